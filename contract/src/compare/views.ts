@@ -1,0 +1,396 @@
+import {
+  type Comparison,
+  type LeftOutReason,
+  NOT_UP_RULES,
+  type NotUpRule,
+  type OverallTest,
+} from '@bright-sprout/core/comparison';
+import type { CalendarDay, Outcome, UndefinedReason } from '@bright-sprout/core/shared';
+import type { Description, Interval, PairDifference } from '@bright-sprout/core/statistics';
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
+import { IsCalendarDay } from '../shared/index.ts';
+
+/** Which comparison is wanted. */
+export class ComparisonQuery {
+  @IsOptional()
+  @IsUUID()
+  variableId?: string;
+
+  /** The day compared; when left out, the last day that any unit was read. */
+  @IsOptional()
+  @IsCalendarDay()
+  day?: string;
+
+  @IsOptional()
+  @IsIn(NOT_UP_RULES)
+  rule?: NotUpRule;
+}
+
+/** A closed interval. */
+export class IntervalView implements Interval {
+  @IsNumber()
+  low: number;
+
+  @IsNumber()
+  high: number;
+}
+
+/** A number, or the reason why there is none. */
+export class NumberOutcome {
+  @IsBoolean()
+  defined: boolean;
+
+  @IsOptional()
+  @IsNumber()
+  value?: number;
+
+  @IsOptional()
+  @IsString()
+  reason?: UndefinedReason;
+}
+
+/** An interval, or the reason why there is none. */
+export class IntervalOutcome {
+  @IsBoolean()
+  defined: boolean;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => IntervalView)
+  value?: IntervalView;
+
+  @IsOptional()
+  @IsString()
+  reason?: UndefinedReason;
+}
+
+/** One sample described, in the variable's base unit. */
+export class DescriptionView {
+  @IsInt()
+  n: number;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  mean: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  median: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  min: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  max: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  lowerQuartile: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  upperQuartile: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  sd: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  standardError: NumberOutcome;
+
+  @ValidateNested()
+  @Type(() => IntervalOutcome)
+  interval: IntervalOutcome;
+}
+
+/** The value of one unit on the day. */
+export class UnitPointView {
+  @IsUUID()
+  unitId: string;
+
+  @IsInt()
+  number: number;
+
+  @IsNumber()
+  value: number;
+}
+
+/** A unit without a value on the day, and why. */
+export class LeftOutView {
+  @IsUUID()
+  unitId: string;
+
+  @IsInt()
+  number: number;
+
+  @IsIn(['not_up', 'up_without_value', 'dead', 'removed', 'not_read'])
+  reason: LeftOutReason;
+}
+
+/** How the units of a treatment were found. */
+export class UnitCountsView {
+  @IsInt()
+  units: number;
+
+  @IsInt()
+  measured: number;
+
+  @IsInt()
+  countedAsZero: number;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => LeftOutView)
+  leftOut: readonly LeftOutView[];
+}
+
+/** A treatment on the day. */
+export class TreatmentGroupView {
+  @IsUUID()
+  treatmentId: string;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => UnitPointView)
+  points: readonly UnitPointView[];
+
+  @ValidateNested()
+  @Type(() => UnitCountsView)
+  counts: UnitCountsView;
+
+  @ValidateNested()
+  @Type(() => DescriptionView)
+  description: Description;
+}
+
+/** Figures of the test over all treatments: t and df (two), or F, df1 and df2 (more). */
+export class OverallResultView {
+  @IsOptional()
+  @IsNumber()
+  difference?: number;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => IntervalView)
+  interval?: IntervalView;
+
+  @IsOptional()
+  @IsNumber()
+  t?: number;
+
+  @IsOptional()
+  @IsNumber()
+  df?: number;
+
+  @IsOptional()
+  @IsNumber()
+  f?: number;
+
+  @IsOptional()
+  @IsNumber()
+  df1?: number;
+
+  @IsOptional()
+  @IsNumber()
+  df2?: number;
+
+  @IsNumber()
+  p: number;
+}
+
+/** The test over all treatments, or why there is none. */
+export class OverallOutcome {
+  @IsBoolean()
+  defined: boolean;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => OverallResultView)
+  value?: OverallResultView;
+
+  @IsOptional()
+  @IsString()
+  reason?: UndefinedReason;
+}
+
+/** Which test was made over all treatments. */
+export class OverallTestView {
+  @IsIn(['welch-t', 'welch-anova', 'none'])
+  kind: OverallTest['kind'];
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => OverallOutcome)
+  result?: OverallOutcome;
+
+  @IsOptional()
+  @IsString()
+  reason?: UndefinedReason;
+}
+
+/** Games–Howell for one pair. */
+export class PairDifferenceView implements PairDifference {
+  @IsNumber()
+  difference: number;
+
+  @ValidateNested()
+  @Type(() => IntervalView)
+  interval: IntervalView;
+
+  @IsNumber()
+  q: number;
+
+  @IsNumber()
+  df: number;
+
+  @IsNumber()
+  p: number;
+}
+
+/** The test of a pair, or why there is none. */
+export class PairOutcome {
+  @IsBoolean()
+  defined: boolean;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => PairDifferenceView)
+  value?: PairDifferenceView;
+
+  @IsOptional()
+  @IsString()
+  reason?: UndefinedReason;
+}
+
+/** Two treatments: second minus first. */
+export class TreatmentPairView {
+  @IsUUID()
+  firstId: string;
+
+  @IsUUID()
+  secondId: string;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  difference: Outcome<number>;
+
+  @ValidateNested()
+  @Type(() => NumberOutcome)
+  relative: Outcome<number>;
+
+  @ValidateNested()
+  @Type(() => PairOutcome)
+  test: Outcome<PairDifference>;
+}
+
+/** A value at an age in days since sowing. */
+export class AgedValueView {
+  @IsNumber()
+  age: number;
+
+  @IsNumber()
+  value: number;
+}
+
+/** One unit over time. */
+export class UnitCurveView {
+  @IsUUID()
+  unitId: string;
+
+  @IsUUID()
+  treatmentId: string;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => AgedValueView)
+  points: readonly AgedValueView[];
+}
+
+/** The mean of a treatment at an age. */
+export class AgedMeanView {
+  @IsNumber()
+  age: number;
+
+  @IsInt()
+  n: number;
+
+  @IsNumber()
+  mean: number;
+
+  @ValidateNested()
+  @Type(() => IntervalOutcome)
+  interval: Outcome<Interval>;
+}
+
+/** A treatment's mean over time. */
+export class TreatmentCurveView {
+  @IsUUID()
+  treatmentId: string;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => AgedMeanView)
+  points: readonly AgedMeanView[];
+}
+
+/** A comparison of treatments on one day, over units; values in the variable's base unit. */
+export class ComparisonView implements Comparison {
+  @IsUUID()
+  variableId: string;
+
+  /** Days on which any unit was read, in order. */
+  @IsCalendarDay({ each: true })
+  readDays: readonly string[];
+
+  @IsCalendarDay()
+  day: CalendarDay;
+
+  @IsOptional()
+  @IsNumber()
+  age: number | null;
+
+  @IsIn(NOT_UP_RULES)
+  rule: NotUpRule;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TreatmentGroupView)
+  groups: readonly TreatmentGroupView[];
+
+  @ValidateNested()
+  @Type(() => OverallTestView)
+  overall: OverallTest;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TreatmentPairView)
+  pairs: readonly TreatmentPairView[];
+
+  @IsOptional()
+  @IsInt()
+  mainPair: number | null;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => UnitCurveView)
+  unitCurves: readonly UnitCurveView[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TreatmentCurveView)
+  treatmentCurves: readonly TreatmentCurveView[];
+}

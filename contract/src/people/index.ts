@@ -1,0 +1,2 @@
+export { peopleRoutes } from './routes.ts';
+export { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';

@@ -1,0 +1,35 @@
+import { route } from '../shared/index.ts';
+import { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';
+
+/** Accounts and sessions. */
+export const peopleRoutes = {
+  register: route({
+    method: 'POST',
+    path: '/teachers',
+    summary: 'Open an account and sign in',
+    access: 'anyone',
+    body: RegisterRequest,
+    answer: TeacherView,
+  }),
+  signIn: route({
+    method: 'POST',
+    path: '/session',
+    summary: 'Sign in',
+    access: 'anyone',
+    body: SignInRequest,
+    answer: TeacherView,
+  }),
+  whoAmI: route({
+    method: 'GET',
+    path: '/session',
+    summary: 'The teacher who is signed in',
+    access: 'teacher',
+    answer: TeacherView,
+  }),
+  signOut: route({
+    method: 'DELETE',
+    path: '/session',
+    summary: 'Sign out on this device',
+    access: 'teacher',
+  }),
+} as const;

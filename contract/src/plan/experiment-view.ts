@@ -1,0 +1,184 @@
+import { VARIABLE_KINDS, type VariableKind } from '@bright-sprout/core/exchange';
+import { EXPERIMENT_STATUSES, type ExperimentStatus } from '@bright-sprout/core/schedule';
+import { Type } from 'class-transformer';
+import {
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  ValidateNested,
+} from 'class-validator';
+import { IsCalendarDay } from '../shared/index.ts';
+import { CropView } from './crop-view.ts';
+
+/** A factor and the names of its levels. */
+export class FactorView {
+  @IsString()
+  name: string;
+
+  @IsString({ each: true })
+  levels: string[];
+}
+
+/** A combination of levels. */
+export class TreatmentView {
+  @IsUUID()
+  id: string;
+
+  /** The letter on the label. */
+  @IsString()
+  code: string;
+
+  @IsString()
+  name: string;
+
+  @IsBoolean()
+  isControl: boolean;
+
+  /** Which colour and mark it wears, from 0. */
+  @IsInt()
+  style: number;
+}
+
+/** A grid of places on the sill. */
+export class ContainerView {
+  @IsUUID()
+  id: string;
+
+  @IsString()
+  kind: string;
+
+  @IsInt()
+  rows: number;
+
+  @IsInt()
+  columns: number;
+}
+
+/** One pot, cell or bag. */
+export class UnitView {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  number: number;
+
+  @IsUUID()
+  containerId: string;
+
+  @IsInt()
+  row: number;
+
+  @IsInt()
+  column: number;
+
+  @IsUUID()
+  treatmentId: string;
+
+  @IsInt()
+  replicate: number;
+
+  @IsString()
+  block: string;
+
+  @IsString()
+  team: string;
+
+  @IsOptional()
+  @IsCalendarDay()
+  sowedOn: string | null;
+
+  @IsOptional()
+  @IsInt()
+  seedsSown: number | null;
+}
+
+/** Something that is read on each unit. */
+export class VariableView {
+  @IsUUID()
+  id: string;
+
+  @IsString()
+  name: string;
+
+  @IsIn(VARIABLE_KINDS)
+  kind: VariableKind;
+
+  @IsString()
+  unit: string;
+
+  @IsNumber()
+  step: number;
+}
+
+/** An experiment with its plan; readings have a route of their own. */
+export class ExperimentView {
+  @IsUUID()
+  id: string;
+
+  @IsInt()
+  version: number;
+
+  @IsIn(EXPERIMENT_STATUSES)
+  status: ExperimentStatus;
+
+  @IsString()
+  question: string;
+
+  @IsString()
+  hypothesis: string;
+
+  /** Absent when a file named a crop that is not in the drawer. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CropView)
+  crop: CropView | null;
+
+  @IsString()
+  cropName: string;
+
+  @IsCalendarDay()
+  sowOn: string;
+
+  @IsCalendarDay()
+  lessonOn: string;
+
+  /** Today in the teacher's time zone. */
+  @IsCalendarDay()
+  today: string;
+
+  @IsInt()
+  layoutSeed: number;
+
+  @IsInt()
+  seedsPerUnit: number;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => FactorView)
+  factors: FactorView[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TreatmentView)
+  treatments: TreatmentView[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => ContainerView)
+  containers: ContainerView[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => UnitView)
+  units: UnitView[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => VariableView)
+  variables: VariableView[];
+}

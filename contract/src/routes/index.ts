@@ -1,0 +1,31 @@
+import { compareRoutes } from '../compare/index.ts';
+import { exchangeRoutes } from '../exchange/index.ts';
+import { peopleRoutes } from '../people/index.ts';
+import { planRoutes } from '../plan/index.ts';
+import { recordRoutes } from '../record/index.ts';
+import { HealthView, type Route, route } from '../shared/index.ts';
+import { shelfRoutes } from '../shelf/index.ts';
+import { sowRoutes } from '../sow/index.ts';
+
+/** The health check. */
+export const healthRoutes = {
+  health: route({
+    method: 'GET',
+    path: '/health',
+    summary: 'Answers once the database does',
+    access: 'anyone',
+    answer: HealthView,
+  }),
+} as const;
+
+/** Every operation of the API under its name. */
+export const ROUTES = {
+  ...healthRoutes,
+  ...peopleRoutes,
+  ...planRoutes,
+  ...sowRoutes,
+  ...recordRoutes,
+  ...compareRoutes,
+  ...exchangeRoutes,
+  ...shelfRoutes,
+} as const satisfies Record<string, Route>;

@@ -1,0 +1,19 @@
+export { IsCalendarDay, IsZone, Trimmed } from './checks.ts';
+export {
+  ERROR_STATUS,
+  type ErrorBody,
+  type ErrorCode,
+  type FieldProblem,
+  type FileRowProblem,
+} from './errors.ts';
+export { HealthView } from './health.ts';
+export {
+  type Access,
+  fillPath,
+  type Method,
+  type ParamsOf,
+  route,
+  type Route,
+  type WireClass,
+} from './route.ts';
+export { check, type Checked, fieldProblems } from './validate.ts';

@@ -1,0 +1,54 @@
+/** A class whose instances cross the wire. */
+export type WireClass<T extends object> = new () => T;
+
+/**
+ * Who may call a route: `anyone`; a signed-in `teacher`; or the `owner` of the experiment that the path
+ * names as `:experimentId`.
+ */
+export type Access = 'anyone' | 'teacher' | 'owner';
+
+/** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** One operation of the API. */
+export interface Route<
+  Path extends string = string,
+  Body extends object = object,
+  Query extends object = object,
+  Answer extends object = object,
+> {
+  readonly method: Method;
+  readonly path: Path;
+  readonly summary: string;
+  readonly access: Access;
+  readonly body?: WireClass<Body>;
+  readonly query?: WireClass<Query>;
+  /** Class of the JSON answer; absent for an answer without content or one that is a file. */
+  readonly answer?: WireClass<Answer>;
+  /** True when the answer is a list of `answer`. */
+  readonly isList?: boolean;
+  /** Media type of an answer that is a file. */
+  readonly file?: string;
+}
+
+/** Names after a colon in a path. */
+export type ParamsOf<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | ParamsOf<Rest>
+  : Path extends `${string}:${infer Name}`
+    ? Name
+    : never;
+
+/** Keeps the literal types of a route. */
+export function route<
+  const Path extends string,
+  Body extends object = never,
+  Query extends object = never,
+  Answer extends object = never,
+>(definition: Route<Path, Body, Query, Answer>): Route<Path, Body, Query, Answer> {
+  return definition;
+}
+
+/** Fills the names of a path: `/experiments/:id` with `{ id: 'x' }` gives `/experiments/x`. */
+export function fillPath(path: string, params: Readonly<Record<string, string>>): string {
+  return path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+}

@@ -1,0 +1,16 @@
+import { route } from '../shared/index.ts';
+import { ExperimentCard } from './shelf-view.ts';
+
+export { CardTreatmentView, ExperimentCard, JobView } from './shelf-view.ts';
+
+/** The shelf. */
+export const shelfRoutes = {
+  shelf: route({
+    method: 'GET',
+    path: '/experiments',
+    summary: 'All experiments of the teacher, what is due today first',
+    access: 'teacher',
+    answer: ExperimentCard,
+    isList: true,
+  }),
+} as const;

@@ -1,0 +1,33 @@
+/** How a plant carries itself; decides how it is drawn. */
+export const CROP_HABITS = ['bush', 'climber', 'grass', 'rosette', 'upright', 'tree'] as const;
+export type CropHabit = (typeof CROP_HABITS)[number];
+
+/** A range of whole days after sowing, both ends included. */
+export interface DayRange {
+  readonly min: number;
+  readonly max: number;
+}
+
+/** A kind of seed or other propagule with typical figures; `null` where there is none to give. */
+export interface Crop {
+  readonly id: string;
+  readonly commonName: string;
+  readonly scientificName: string;
+  readonly propagule: string;
+  readonly emergence: 'epigeal' | 'hypogeal' | null;
+  readonly seedLengthMm: number | null;
+  readonly seedThicknessMm: number | null;
+  readonly sowingDepthMm: number | null;
+  readonly lightToGerminate: 'either' | 'needs-light' | 'needs-dark';
+  readonly daysToEmergence: DayRange | null;
+  readonly daysToRadicle: DayRange | null;
+  readonly daysToHarvestOrFlower: DayRange | null;
+  readonly temperatureC: { readonly min: number; readonly best: number; readonly max: number };
+  readonly germinationPercent: number | null;
+  readonly spacingMm: number | null;
+  readonly matureHeightMm: number | null;
+  readonly heightAtDay21Mm: number | null;
+  readonly habit: CropHabit;
+  /** A caution or a hint in words; empty when there is none. */
+  readonly caution: string;
+}

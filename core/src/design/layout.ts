@@ -1,0 +1,49 @@
+import { chanceFrom, shuffled } from '../shared/index.ts';
+
+/** One unit of a layout: which treatment stands at which place number, and its replicate number within it. */
+export interface LaidOutUnit {
+  /** Place in walking order, from 1; also the number written on the pot. */
+  readonly number: number;
+  /** Index into the plan's treatments. */
+  readonly treatment: number;
+  /** Counted from 1 within the treatment, in walking order. */
+  readonly replicate: number;
+}
+
+/** Why a plan cannot be laid out. */
+export type LayoutProblem =
+  | { readonly code: 'too-few-treatments'; readonly found: number }
+  | { readonly code: 'no-replicates' }
+  | { readonly code: 'more-units-than-places'; readonly units: number; readonly places: number };
+
+/** What stands in the way of laying out `treatments` × `replicates` units in `places`; undefined when nothing does. */
+export function layoutProblem(
+  treatments: number,
+  replicates: number,
+  places: number,
+): LayoutProblem | undefined {
+  if (treatments < 2) return { code: 'too-few-treatments', found: treatments };
+  if (!Number.isInteger(replicates) || replicates < 1) return { code: 'no-replicates' };
+  const units = treatments * replicates;
+  return units > places ? { code: 'more-units-than-places', units, places } : undefined;
+}
+
+/** Numbers the replicates of each treatment in walking order. `order` holds treatment indices by place. */
+export function numberReplicates(order: readonly number[]): LaidOutUnit[] {
+  const seen = new Map<number, number>();
+  return order.map((treatment, index) => {
+    const replicate = (seen.get(treatment) ?? 0) + 1;
+    seen.set(treatment, replicate);
+    return { number: index + 1, treatment, replicate };
+  });
+}
+
+/**
+ * A completely randomised layout: every order of the units is equally likely, and the same seed gives the
+ * same order again.
+ * @param seed whole number from 0 to 2³² − 1
+ */
+export function randomLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
+  const order = Array.from({ length: treatments * replicates }, (_, index) => index % treatments);
+  return numberReplicates(shuffled(order, chanceFrom(seed)));
+}

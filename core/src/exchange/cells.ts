@@ -1,0 +1,77 @@
+import { type CalendarDay, isCalendarDay } from '../shared/index.ts';
+import { unguardText } from './tidy-columns.ts';
+
+/** One thing wrong with a file: where, what was found, and what was expected instead. */
+export interface RowProblem {
+  /** Row as a spreadsheet counts it: the header is row 1. 0 when it is about the file as a whole. */
+  readonly row: number;
+  readonly column: string;
+  readonly found: string;
+  readonly expected: string;
+}
+
+/** Reads the cells of one row and collects what is wrong with them. */
+export class RowReader {
+  readonly #cells: ReadonlyMap<string, string>;
+  readonly #row: number;
+  readonly #problems: RowProblem[];
+
+  constructor(cells: ReadonlyMap<string, string>, row: number, problems: RowProblem[]) {
+    this.#cells = cells;
+    this.#row = row;
+    this.#problems = problems;
+  }
+
+  /** The cell as text; empty when the column is absent. At most `longest` characters. */
+  text(column: string, longest = 300): string {
+    const text = unguardText((this.#cells.get(column) ?? '').trim());
+    if (text.length > longest) {
+      this.problem(column, `${text.slice(0, 30)}…`, `at most ${longest} characters, found ${text.length}`);
+      return '';
+    }
+    return text;
+  }
+
+  /** A whole number from `low` to `high`; undefined when the cell is empty or wrong. */
+  whole(column: string, low: number, high: number): number | undefined {
+    const text = this.text(column);
+    if (text === '') return undefined;
+    const value = Number(text);
+    if (/^\d+$/.test(text) && value >= low && value <= high) return value;
+    this.problem(column, text, `a whole number from ${low} to ${high}`);
+    return undefined;
+  }
+
+  /** A number that is at least `low` and at most `high`; undefined when the cell is empty or wrong. */
+  number(column: string, low: number, high: number): number | undefined {
+    const text = this.text(column);
+    if (text === '') return undefined;
+    const value = Number(text.replace(',', '.'));
+    if (/^-?\d*[.,]?\d+([eE][-+]?\d+)?$/.test(text) && value >= low && value <= high) return value;
+    this.problem(column, text, `a number from ${low} to ${high}`);
+    return undefined;
+  }
+
+  /** A date; undefined when the cell is empty or wrong. */
+  day(column: string): CalendarDay | undefined {
+    const text = this.text(column);
+    if (text === '') return undefined;
+    if (isCalendarDay(text)) return text;
+    this.problem(column, text, 'a date that exists, as YYYY-MM-DD');
+    return undefined;
+  }
+
+  /** One of `choices`; undefined when the cell is empty or wrong. */
+  oneOf<T extends string>(column: string, choices: readonly T[]): T | undefined {
+    const text = this.text(column);
+    if (text === '') return undefined;
+    const choice = choices.find((candidate) => candidate === text.toLowerCase());
+    if (choice === undefined) this.problem(column, text, `one of ${choices.join(', ')}`);
+    return choice;
+  }
+
+  /** Notes a problem with this row. */
+  problem(column: string, found: string, expected: string): void {
+    this.#problems.push({ row: this.#row, column, found, expected });
+  }
+}

@@ -1,0 +1,32 @@
+import type { RowProblem } from './cells.ts';
+import type { ExchangedReading } from './model.ts';
+
+/** Reading ids must be different, and a correction must be of a reading of the same unit, variable and day. */
+export function checkCorrections(
+  entries: readonly { readonly row: number; readonly reading: ExchangedReading }[],
+): RowProblem[] {
+  const problems: RowProblem[] = [];
+  const byId = new Map<string, ExchangedReading>();
+  for (const { row, reading } of entries) {
+    if (reading.id === '') continue;
+    if (byId.has(reading.id)) {
+      problems.push({ row, column: 'reading', found: reading.id, expected: 'an id that no other row has' });
+    }
+    byId.set(reading.id, reading);
+  }
+  for (const { row, reading } of entries) {
+    if (reading.supersedes === '') continue;
+    const earlier = byId.get(reading.supersedes);
+    const matches =
+      earlier !== undefined &&
+      earlier !== reading &&
+      earlier.unit === reading.unit &&
+      earlier.variable === reading.variable &&
+      earlier.observedOn === reading.observedOn;
+    if (!matches) {
+      const expected = 'the id of another reading of the same pot, variable and date, or nothing';
+      problems.push({ row, column: 'supersedes', found: reading.supersedes, expected });
+    }
+  }
+  return problems;
+}

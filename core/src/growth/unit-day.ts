@@ -1,0 +1,57 @@
+import type { CalendarDay, ReadingState } from '../shared/index.ts';
+
+/** A reading that still counts: not superseded by a correction. Given in the order they were made. */
+export interface ReadingFact {
+  readonly unitId: string;
+  readonly day: CalendarDay;
+  readonly state: ReadingState;
+  /** In base units (mm, a count, a plain number); `null` for a state without a value. */
+  readonly value: number | null;
+}
+
+/** What one unit was found to be on one day. */
+export interface UnitDay {
+  readonly unitId: string;
+  readonly day: CalendarDay;
+  readonly state: ReadingState;
+  readonly value: number | null;
+  /** Readings behind the value; 2 when two people read the unit. */
+  readonly readings: number;
+}
+
+/**
+ * Reduces the readings of one unit on one day to one finding: the mean of the values when there are any,
+ * else the state that was noted last. A "not read" counts only when nobody read the unit.
+ */
+export function reduceUnitDay(readings: readonly ReadingFact[]): UnitDay | undefined {
+  const made = readings.filter((reading) => reading.state !== 'not_read');
+  const last = made.at(-1) ?? readings.at(-1);
+  if (!last) return undefined;
+  const values = made.flatMap((reading) => (reading.value === null ? [] : [reading.value]));
+  const { unitId, day } = last;
+  if (values.length > 0) {
+    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+    return { unitId, day, state: 'up', value: mean, readings: values.length };
+  }
+  return { unitId, day, state: last.state, value: null, readings: made.length };
+}
+
+/** All findings, by unit in the order of first reading, each unit's in day order. */
+export function unitDays(readings: readonly ReadingFact[]): Map<string, UnitDay[]> {
+  const byUnitAndDay = new Map<string, Map<CalendarDay, ReadingFact[]>>();
+  for (const reading of readings) {
+    const days = byUnitAndDay.get(reading.unitId) ?? new Map<CalendarDay, ReadingFact[]>();
+    byUnitAndDay.set(reading.unitId, days);
+    const group = days.get(reading.day) ?? [];
+    days.set(reading.day, group);
+    group.push(reading);
+  }
+  return new Map(
+    [...byUnitAndDay].map(([unitId, days]) => [
+      unitId,
+      [...days.values()]
+        .map((group) => reduceUnitDay(group) as UnitDay)
+        .sort((a, b) => a.day.localeCompare(b.day)),
+    ]),
+  );
+}

@@ -1,0 +1,10 @@
+export {
+  EXPERIMENT_STATUSES,
+  type ExperimentStatus,
+  isDueToday,
+  type Job,
+  type JobFacts,
+  jobRank,
+  nextJob,
+} from './jobs.ts';
+export { nextClassDay, type RibbonDay, ribbonDays, type RibbonPlan, SCHOOL_WEEK } from './ribbon.ts';

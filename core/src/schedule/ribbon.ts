@@ -1,0 +1,60 @@
+import { addDays, type CalendarDay, daysBetween, daysFromTo, weekday } from '../shared/index.ts';
+
+/** ISO weekdays on which the class meets. */
+export const SCHOOL_WEEK: readonly number[] = [1, 2, 3, 4, 5];
+
+/** One notch of the day ribbon. */
+export interface RibbonDay {
+  readonly day: CalendarDay;
+  /** Days since the sowing date of the plan; negative before it. */
+  readonly age: number;
+  readonly isClassDay: boolean;
+  readonly isToday: boolean;
+  /** Inside the crop's usual days to emergence. */
+  readonly inEmergenceWindow: boolean;
+}
+
+/** What the ribbon is made from. */
+export interface RibbonPlan {
+  readonly sowOn: CalendarDay;
+  readonly lessonOn: CalendarDay;
+  readonly today: CalendarDay;
+  readonly daysToEmergence: { readonly min: number; readonly max: number } | null;
+  /** Days that hold readings; the ribbon stretches to show them all. */
+  readonly readDays: readonly CalendarDay[];
+  readonly classWeekdays?: readonly number[];
+}
+
+/** The days of the ribbon: from sowing to the lesson, and as far as readings or a growing today reach. */
+export function ribbonDays(plan: RibbonPlan): RibbonDay[] {
+  const start = [plan.sowOn, ...plan.readDays].reduce(earlier);
+  const planned = [plan.lessonOn, ...plan.readDays].reduce(later);
+  const end = later(planned, addDays(start, 1));
+  const classWeekdays = plan.classWeekdays ?? SCHOOL_WEEK;
+  return daysFromTo(start, end).map((day) => {
+    const age = daysBetween(plan.sowOn, day);
+    const window = plan.daysToEmergence;
+    return {
+      day,
+      age,
+      isClassDay: classWeekdays.includes(weekday(day)),
+      isToday: day === plan.today,
+      inEmergenceWindow: window !== null && age >= window.min && age <= window.max,
+    };
+  });
+}
+
+/** The first class day on or after `day`. */
+export function nextClassDay(day: CalendarDay, classWeekdays: readonly number[] = SCHOOL_WEEK): CalendarDay {
+  let next = day;
+  for (let step = 0; step < 7 && !classWeekdays.includes(weekday(next)); step += 1) next = addDays(next, 1);
+  return next;
+}
+
+function earlier(a: CalendarDay, b: CalendarDay): CalendarDay {
+  return a < b ? a : b;
+}
+
+function later(a: CalendarDay, b: CalendarDay): CalendarDay {
+  return a > b ? a : b;
+}

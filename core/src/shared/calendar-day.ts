@@ -1,0 +1,70 @@
+/** A plain date of the proleptic Gregorian calendar, `YYYY-MM-DD`, without time or zone. */
+export type CalendarDay = string & { readonly __brand: 'CalendarDay' };
+
+const DAY_MS = 86_400_000;
+const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
+
+/** True for a date that exists: `2024-02-29` yes, `2026-02-31` and `26-2-1` no. Years 1900 to 2199. */
+export function isCalendarDay(text: unknown): text is CalendarDay {
+  if (typeof text !== 'string') return false;
+  const match = SHAPE.exec(text);
+  if (!match) return false;
+  const year = Number(match[1]);
+  if (year < 1900 || year > 2199) return false;
+  const instant = new Date(`${text}T00:00:00Z`);
+  return !Number.isNaN(instant.getTime()) && instant.toISOString().startsWith(text);
+}
+
+/**
+ * Reads a calendar day.
+ * @throws RangeError when `text` is not a date that exists.
+ */
+export function calendarDay(text: string): CalendarDay {
+  if (!isCalendarDay(text)) throw new RangeError(`expected a date as YYYY-MM-DD, found "${text}"`);
+  return text;
+}
+
+function toEpochDays(day: CalendarDay): number {
+  return Date.parse(`${day}T00:00:00Z`) / DAY_MS;
+}
+
+function fromEpochDays(days: number): CalendarDay {
+  return new Date(days * DAY_MS).toISOString().slice(0, 10) as CalendarDay;
+}
+
+/** The day `count` whole days later (earlier when negative). */
+export function addDays(day: CalendarDay, count: number): CalendarDay {
+  return fromEpochDays(toEpochDays(day) + count);
+}
+
+/** Whole days from `start` to `end`; negative when `end` comes first. */
+export function daysBetween(start: CalendarDay, end: CalendarDay): number {
+  return toEpochDays(end) - toEpochDays(start);
+}
+
+/** ISO weekday: 1 Monday … 7 Sunday. */
+export function weekday(day: CalendarDay): number {
+  return ((((toEpochDays(day) + 3) % 7) + 7) % 7) + 1;
+}
+
+/** All days from `start` to `end`, both included; empty when `end` comes first. */
+export function daysFromTo(start: CalendarDay, end: CalendarDay): CalendarDay[] {
+  const count = daysBetween(start, end);
+  return Array.from({ length: Math.max(0, count + 1) }, (_, index) => addDays(start, index));
+}
+
+/**
+ * The calendar day that an instant falls on in a time zone.
+ * @param instant milliseconds since 1970-01-01 UTC
+ * @param timeZone IANA name
+ * @throws RangeError for an unknown zone.
+ */
+export function dayInZone(instant: number, timeZone: string): CalendarDay {
+  const parts = new Intl.DateTimeFormat('en-CA', {
+    timeZone,
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+  }).format(instant);
+  return calendarDay(parts);
+}

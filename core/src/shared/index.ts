@@ -1,0 +1,29 @@
+export {
+  addDays,
+  calendarDay,
+  type CalendarDay,
+  dayInZone,
+  daysBetween,
+  daysFromTo,
+  isCalendarDay,
+  weekday,
+} from './calendar-day.ts';
+export {
+  amountText,
+  computedLengthText,
+  fromMillimetres,
+  lengthText,
+  LONGEST_MM,
+  type LengthProblem,
+  type LengthScale,
+  type LengthUnit,
+  markText,
+  nearestMark,
+  type ParsedLength,
+  parseLength,
+  stepMillimetres,
+  toMillimetres,
+} from './length.ts';
+export { defined, notDefined, type Outcome, type UndefinedReason, valueOr } from './outcome.ts';
+export { type Chance, chanceFrom, shuffled } from './random.ts';
+export { isReadingState, READING_STATES, type ReadingState } from './reading-state.ts';

@@ -1,0 +1,141 @@
+/** Units a length can be read in. */
+export type LengthUnit = 'mm' | 'cm' | 'in';
+
+/** A ruler as the plan agreed it: its unit and the smallest step that is read, in that unit. */
+export interface LengthScale {
+  readonly unit: LengthUnit;
+  readonly step: number;
+}
+
+const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
+/** The longest length that is taken for one, in mm. */
+export const LONGEST_MM = 30_000;
+const UNIT_WORDS: Record<string, LengthUnit> = {
+  mm: 'mm',
+  cm: 'cm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  '″': 'in',
+};
+const FRACTION_SIGNS: Record<string, string> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅛': '1/8' };
+
+/** Millimetres in `amount` of `unit`, to the millionth, so that 1.1 cm is 11 mm. 1 in = 25.4 mm exactly. */
+export function toMillimetres(amount: number, unit: LengthUnit): number {
+  return Number((amount * MM_PER[unit]).toFixed(6));
+}
+
+/** `mm` expressed in `unit`, not rounded. */
+export function fromMillimetres(mm: number, unit: LengthUnit): number {
+  return mm / MM_PER[unit];
+}
+
+/** `mm` in `unit` as a plain decimal that {@link toMillimetres} takes back exactly. */
+export function amountText(mm: number, unit: LengthUnit): string {
+  return String(Number(fromMillimetres(mm, unit).toFixed(8)));
+}
+
+/** The scale's step in millimetres. */
+export function stepMillimetres(scale: LengthScale): number {
+  return toMillimetres(scale.step, scale.unit);
+}
+
+/** The nearest mark of the ruler to `mm`, in the ruler's own unit; halves go up. */
+export function nearestMark(mm: number, scale: LengthScale): number {
+  const marks = Math.round(fromMillimetres(mm, scale.unit) / scale.step + 1e-9);
+  return Number((marks * scale.step).toFixed(4));
+}
+
+/** What is wrong with a length as typed. */
+export type LengthProblem = 'empty' | 'not-a-length' | 'negative' | 'too-long';
+
+/** A length as typed: the amount in the unit it was typed in and the same in millimetres. */
+export type ParsedLength =
+  | {
+      readonly ok: true;
+      readonly mm: number;
+      readonly amount: number;
+      readonly unit: LengthUnit;
+      /** True when the amount typed lay between two marks and was moved to the nearer. */
+      readonly moved: boolean;
+    }
+  | { readonly ok: false; readonly problem: LengthProblem };
+
+function readAmount(text: string): number | undefined {
+  const mixed = /^(\d+)?\s*(?:(\d+)\s*\/\s*(\d+))?$/.exec(text);
+  if (mixed && (mixed[1] || mixed[2])) {
+    const bottom = Number(mixed[3] ?? 1);
+    if (bottom === 0) return undefined;
+    return Number(mixed[1] ?? 0) + Number(mixed[2] ?? 0) / bottom;
+  }
+  return /^\d*[.,]?\d+$/.test(text) || /^\d+[.,]$/.test(text) ? Number(text.replace(',', '.')) : undefined;
+}
+
+/**
+ * Reads a length as a class writes it: `6.2`, `6,2 cm`, `62mm`, `2 1/4`, `2¼ in`, and ruler spans `30 + 4.5`.
+ * Without a unit the scale's unit is meant; an amount in that unit goes to the nearest mark. An amount in
+ * another unit is kept as typed. Zero is a length.
+ * @param text as typed
+ * @param scale the ruler of the plan
+ */
+export function parseLength(text: string, scale: LengthScale): ParsedLength {
+  let rest = text.trim().toLowerCase();
+  for (const [sign, plain] of Object.entries(FRACTION_SIGNS)) rest = rest.replaceAll(sign, ` ${plain}`);
+  if (rest === '') return { ok: false, problem: 'empty' };
+  if (/^[-−–]/.test(rest)) return { ok: false, problem: 'negative' };
+  const suffix = /\s*(mm|cm|inches|inch|in|"|″)\.?$/.exec(rest);
+  const unit = suffix ? (UNIT_WORDS[suffix[1] as string] as LengthUnit) : scale.unit;
+  if (suffix) rest = rest.slice(0, suffix.index);
+  const spans = rest.split('+').map((part) => readAmount(part.trim()));
+  let amount = 0;
+  for (const span of spans) {
+    if (span === undefined || !Number.isFinite(span)) return { ok: false, problem: 'not-a-length' };
+    amount += span;
+  }
+  amount = Number(amount.toFixed(6));
+  if (toMillimetres(amount, unit) > LONGEST_MM) return { ok: false, problem: 'too-long' };
+  if (unit !== scale.unit) return { ok: true, mm: toMillimetres(amount, unit), amount, unit, moved: false };
+  const mark = nearestMark(toMillimetres(amount, unit), scale);
+  return {
+    ok: true,
+    mm: toMillimetres(mark, unit),
+    amount: mark,
+    unit,
+    moved: Math.abs(mark - amount) > 1e-9,
+  };
+}
+
+function quarterText(amount: number): string {
+  const quarters = Math.round(amount * 4);
+  const sign = ['', '¼', '½', '¾'][quarters % 4] as string;
+  const whole = Math.floor(quarters / 4);
+  return whole === 0 && sign !== '' ? sign : `${whole}${sign}`;
+}
+
+/** A reading in the ruler's own marks, without the unit: `6.5`, `62`, `2¼`. */
+export function markText(mm: number, scale: LengthScale): string {
+  const amount = nearestMark(mm, scale);
+  if (scale.unit === 'in') return quarterText(amount);
+  return amount.toFixed(decimals(scale.step));
+}
+
+/** A reading with its unit: `6.5 cm`. */
+export function lengthText(mm: number, scale: LengthScale): string {
+  return `${markText(mm, scale)} ${scale.unit}`;
+}
+
+/**
+ * A computed length (a mean, a difference), with one decimal more than the ruler reads: `6.47 cm`.
+ * Inches are decimal here, as a mean of quarters is no quarter.
+ */
+export function computedLengthText(mm: number, scale: LengthScale): string {
+  const places = scale.unit === 'in' ? 2 : Math.min(2, decimals(scale.step) + 1);
+  return `${fromMillimetres(mm, scale.unit).toFixed(places)} ${scale.unit}`;
+}
+
+function decimals(step: number): number {
+  const text = String(step);
+  const point = text.indexOf('.');
+  return point === -1 ? 0 : text.length - point - 1;
+}

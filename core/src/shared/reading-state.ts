@@ -1,0 +1,14 @@
+/**
+ * What a reading says of its unit. Never a zero, never a blank that could be either:
+ * `not_up` nothing to see yet, `up` a plant (with or without a value), `dead`,
+ * `removed` thinned or knocked over, `not_read` nobody looked (absent, forgotten).
+ */
+export const READING_STATES = ['not_up', 'up', 'dead', 'removed', 'not_read'] as const;
+
+/** One of {@link READING_STATES}. */
+export type ReadingState = (typeof READING_STATES)[number];
+
+/** True for the name of a state. */
+export function isReadingState(text: unknown): text is ReadingState {
+  return READING_STATES.includes(text as ReadingState);
+}

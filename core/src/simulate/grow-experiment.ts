@@ -1,0 +1,136 @@
+import {
+  type CalendarDay,
+  type Chance,
+  chanceFrom,
+  daysBetween,
+  type LengthScale,
+  nearestMark,
+  toMillimetres,
+} from '../shared/index.ts';
+
+/** What a treatment does to a plant, as multipliers on the untreated plant. */
+export interface TreatmentEffect {
+  readonly germination: number;
+  readonly emergenceTime: number;
+  readonly growthRate: number;
+  readonly finalHeight: number;
+}
+
+/** A treatment without effect. */
+export const NO_EFFECT: TreatmentEffect = {
+  germination: 1,
+  emergenceTime: 1,
+  growthRate: 1,
+  finalHeight: 1,
+};
+
+/** The crop and place that plants grow in. */
+export interface GrowthSetting {
+  /** Probability that an untreated seed comes up, 0–1. */
+  readonly germination: number;
+  /** Usual days to emergence. */
+  readonly daysToEmergence: { readonly min: number; readonly max: number };
+  /** Height that growth levels off at, in mm. */
+  readonly finalHeightMm: number;
+  /** Steepness of the logistic curve, per day. */
+  readonly ratePerDay: number;
+  /** Days from emergence to the fastest growth. */
+  readonly daysToFastest: number;
+  /** Plant-to-plant coefficient of variation of height, 0–1. */
+  readonly plantCv: number;
+  /** Chance of death a day once up. */
+  readonly deathPerDay: number;
+  readonly scale: LengthScale;
+}
+
+/** A unit to be grown. */
+export interface GrownUnit {
+  readonly number: number;
+  readonly seeds: number;
+  readonly effect: TreatmentEffect;
+}
+
+/** What a reader finds; a reading without its day's misfortunes (missed days are the caller's). */
+export interface GrownReading {
+  readonly number: number;
+  readonly day: CalendarDay;
+  readonly state: 'not_up' | 'up' | 'dead';
+  readonly mm: number | null;
+}
+
+interface Plant {
+  readonly emergesAt: number;
+  readonly diesAt: number;
+  readonly final: number;
+  readonly rate: number;
+  readonly fastestAt: number;
+}
+
+/**
+ * Grows units from seed and reads them on `days`. Germination is Bernoulli for each seed, emergence time
+ * log-normal about the middle of the window, height logistic with a log-normal plant effect, death a constant
+ * hazard, and reading error one third of a ruler step (SD). The tallest plant of a unit is read.
+ * @param seed same seed, same plants
+ * @returns one reading for each unit and day, by day and then by unit
+ */
+export function growExperiment(
+  setting: GrowthSetting,
+  units: readonly GrownUnit[],
+  sowedOn: CalendarDay,
+  days: readonly CalendarDay[],
+  seed: number,
+): GrownReading[] {
+  const chance = chanceFrom(seed);
+  const plants = new Map(units.map((unit) => [unit.number, plantsOf(unit, setting, chance)]));
+  return days.flatMap((day) => {
+    const age = daysBetween(sowedOn, day);
+    return units.map((unit) =>
+      readUnit(unit.number, plants.get(unit.number) ?? [], age, day, setting, chance),
+    );
+  });
+}
+
+function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: Chance): Plant[] {
+  const { effect } = unit;
+  const sigma = Math.sqrt(Math.log(1 + setting.plantCv ** 2));
+  const middle = Math.sqrt(setting.daysToEmergence.min * setting.daysToEmergence.max);
+  const spread = Math.log(setting.daysToEmergence.max / setting.daysToEmergence.min) / 4;
+  const plants: Plant[] = [];
+  for (let seedNumber = 0; seedNumber < unit.seeds; seedNumber += 1) {
+    const comesUp = chance.happens(Math.min(1, setting.germination * effect.germination));
+    const emergesAt = middle * effect.emergenceTime * Math.exp(spread * chance.normal());
+    const size = Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
+    const life = -Math.log(1 - chance.uniform()) / Math.max(setting.deathPerDay, 1e-9);
+    if (!comesUp) continue;
+    plants.push({
+      emergesAt,
+      diesAt: emergesAt + life,
+      final: setting.finalHeightMm * effect.finalHeight * size,
+      rate: setting.ratePerDay * effect.growthRate,
+      fastestAt: emergesAt + setting.daysToFastest / effect.growthRate,
+    });
+  }
+  return plants;
+}
+
+function readUnit(
+  number: number,
+  plants: readonly Plant[],
+  age: number,
+  day: CalendarDay,
+  setting: GrowthSetting,
+  chance: Chance,
+): GrownReading {
+  const slip = chance.normal() * (toMillimetres(setting.scale.step, setting.scale.unit) / 3);
+  const up = plants.filter((plant) => plant.emergesAt <= age);
+  if (up.length === 0) return { number, day, state: 'not_up', mm: null };
+  const alive = up.filter((plant) => plant.diesAt > age);
+  if (alive.length === 0) return { number, day, state: 'dead', mm: null };
+  const tallest = Math.max(...alive.map((plant) => heightAt(plant, age)));
+  const mark = nearestMark(Math.max(0, tallest + slip), setting.scale);
+  return { number, day, state: 'up', mm: toMillimetres(mark, setting.scale.unit) };
+}
+
+function heightAt(plant: Plant, age: number): number {
+  return plant.final / (1 + Math.exp(-plant.rate * (age - plant.fastestAt)));
+}

@@ -1,0 +1,8 @@
+export {
+  growExperiment,
+  type GrownReading,
+  type GrownUnit,
+  type GrowthSetting,
+  NO_EFFECT,
+  type TreatmentEffect,
+} from './grow-experiment.ts';

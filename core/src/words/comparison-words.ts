@@ -1,0 +1,147 @@
+import type { Comparison, ComparedTreatment, LeftOutReason, TreatmentPair } from '../comparison/index.ts';
+import { valueOr } from '../shared/index.ts';
+import { luckWords } from './luck-words.ts';
+import type { ReadingLevel } from './reading-level.ts';
+import { undefinedWords } from './undefined-words.ts';
+import { computedText, contrastWord, type ValueStyle } from './value-style.ts';
+
+/** A comparison said in words: the answer with its size first, how sure it is, and what it cannot say. */
+export interface ComparisonWords {
+  readonly headline: string;
+  readonly others: readonly string[];
+  readonly howSure: string;
+  readonly notKnown: readonly string[];
+}
+
+/** What the words need to know beside the result. */
+export interface ComparisonSpeech {
+  readonly comparison: Comparison;
+  readonly treatments: readonly ComparedTreatment[];
+  readonly style: ValueStyle;
+  readonly level: ReadingLevel;
+}
+
+/** Says a comparison at a reading level. The level changes vocabulary, never what is claimed. */
+export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
+  const { comparison } = speech;
+  const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
+  if (!main?.difference.defined) {
+    return {
+      headline: nothingToCompare(speech),
+      others: [],
+      howSure: 'There is no difference to be sure about yet.',
+      notKnown: notKnown(speech),
+    };
+  }
+  const rest = comparison.pairs.filter(
+    (pair) => pair !== main && pair.difference.defined && pair.firstId === main.firstId,
+  );
+  return {
+    headline: pairSentence(speech, main, true),
+    others: rest.map((pair) => pairSentence(speech, pair, false)),
+    howSure: luckWords(main.test, speech.level, comparedCount(comparison)),
+    notKnown: notKnown(speech),
+  };
+}
+
+/** True when the 95 % interval of the pair's difference leaves out zero. */
+export function isClear(pair: TreatmentPair): boolean {
+  if (!pair.test.defined) return false;
+  const { low, high } = pair.test.value.interval;
+  return low > 0 || high < 0;
+}
+
+function comparedCount(comparison: Comparison): number {
+  return comparison.pairs.filter((pair) => pair.test.defined).length;
+}
+
+function nameOf(speech: ComparisonSpeech, treatmentId: string): string {
+  return speech.treatments.find((treatment) => treatment.id === treatmentId)?.name ?? 'unknown';
+}
+
+function whenText({ comparison }: ComparisonSpeech): string {
+  return comparison.age === null ? 'on this day' : `on day ${comparison.age}`;
+}
+
+function nothingToCompare(speech: ComparisonSpeech): string {
+  const filled = speech.comparison.groups.filter((group) => group.points.length > 0);
+  const [only] = filled;
+  if (!only) return `No pot has a value ${whenText(speech)} yet.`;
+  return `Only pots with ${nameOf(speech, only.treatmentId)} have a value ${whenText(speech)}, so there is nothing to compare them with yet.`;
+}
+
+function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: boolean): string {
+  const { level, style } = speech;
+  const difference = valueOr(pair.difference, 0);
+  const [first, second] = [nameOf(speech, pair.firstId), nameOf(speech, pair.secondId)];
+  const size = computedText(Math.abs(difference), style);
+  const when = withDay ? ` ${whenText(speech)}` : '';
+  const sameOnAverage = Math.abs(difference) < 1e-9;
+  const contrast = contrastWord(difference, style);
+  if (sameOnAverage) {
+    return `Pots with ${second} and pots with ${first} had the same average${when}.`;
+  }
+  if (level === '14+') return exactSentence(speech, pair, { first, second, size, contrast, when });
+  const verb = level === '5-7' ? 'were' : 'were on average';
+  const about = `Pots with ${second} ${verb} about ${size} ${contrast} than pots with ${first}${when}`;
+  if (!pair.test.defined) return `${about}, but there are too few pots to tell more.`;
+  if (isClear(pair)) return `${about}.`;
+  return {
+    '5-7': `${about}. That could just be luck.`,
+    '8-10': `${about}, but pots treated the same differ that much too, so we cannot tell yet.`,
+    '11-13': `${about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.`,
+  }[level];
+}
+
+interface SentenceParts {
+  readonly first: string;
+  readonly second: string;
+  readonly size: string;
+  readonly contrast: string;
+  readonly when: string;
+}
+
+function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, parts: SentenceParts): string {
+  const { first, second, size, contrast, when } = parts;
+  const counts = [pair.secondId, pair.firstId].map(
+    (id) => speech.comparison.groups.find((group) => group.treatmentId === id)?.points.length ?? 0,
+  );
+  const lead = `Pots with ${second} were on average ${size} ${contrast} than pots with ${first}${when}`;
+  const sizes = `n = ${counts[0]} and ${counts[1]} pots`;
+  if (!pair.test.defined) return `${lead} (${sizes}; ${undefinedWords(pair.test.reason)}).`;
+  const { low, high } = pair.test.value.interval;
+  const interval = `95 % interval ${computedText(low, speech.style)} to ${computedText(high, speech.style)}`;
+  const doubt = isClear(pair) ? '' : ' These pots do not tell the two apart.';
+  return `${lead} (${interval}; ${sizes}).${doubt}`;
+}
+
+const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
+  not_up: 'not up yet',
+  up_without_value: 'up but not measured',
+  dead: 'dead',
+  removed: 'removed',
+  not_read: 'not read',
+};
+
+function notKnown({ comparison }: ComparisonSpeech): string[] {
+  const leftOut = comparison.groups.flatMap((group) => group.counts.leftOut);
+  const lines = (Object.keys(LEFT_OUT_WORDS) as LeftOutReason[]).flatMap((reason) => {
+    const numbers = leftOut.filter((unit) => unit.reason === reason).map((unit) => unit.number);
+    if (numbers.length === 0) return [];
+    return [
+      `Left out, ${LEFT_OUT_WORDS[reason]}: ${numbers.length === 1 ? 'pot' : 'pots'} ${listed(numbers)}.`,
+    ];
+  });
+  const zeros = comparison.groups.reduce((sum, group) => sum + group.counts.countedAsZero, 0);
+  if (zeros > 0) lines.push(`${zeros} ${zeros === 1 ? 'pot' : 'pots'} not up yet counted as 0.`);
+  if (comparison.age === null && comparison.groups.some((group) => group.points.length > 0)) {
+    lines.push('The pots were not all sown on the same day, so their ages differ.');
+  }
+  lines.push('One class, one place, one time: another could turn out differently.');
+  return lines;
+}
+
+function listed(numbers: readonly number[]): string {
+  const sorted = [...numbers].sort((a, b) => a - b);
+  return sorted.length < 2 ? String(sorted[0]) : `${sorted.slice(0, -1).join(', ')} and ${sorted.at(-1)}`;
+}

@@ -1,0 +1,18 @@
+import type { UndefinedReason } from '../shared/index.ts';
+
+const WORDS: Record<UndefinedReason, string> = {
+  'no-values': 'no pot has a value',
+  'one-value': 'one value has no spread',
+  'too-few-groups': 'only one treatment has values',
+  'group-too-small': 'at least two pots with a value are needed in each treatment',
+  'no-spread': 'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
+  'first-reading': 'first reading, so there is no change yet',
+  'not-a-height': 'there is no height to compare with',
+  'not-sown': 'this pot has no sowing date',
+  'reference-is-zero': 'the reference is 0, so there is no percentage',
+};
+
+/** Why a figure is not there, for a reader. */
+export function undefinedWords(reason: UndefinedReason): string {
+  return WORDS[reason];
+}

@@ -1,0 +1,138 @@
+import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
+import { type GrowthSetting, NO_EFFECT } from '@bright-sprout/core/simulate';
+import {
+  classDayAfter,
+  classDays,
+  classDaysBefore,
+  type DemoExperiment,
+  type DemoPlan,
+  grownExperiment,
+  plannedExperiment,
+} from './experiments.ts';
+
+export { type DemoExperiment } from './experiments.ts';
+export { DEMO_EMAIL, DEMO_TEACHER } from './school.ts';
+
+const READ_DAYS = 18;
+
+/**
+ * The experiments of the made-up school, dated from `today`: one in full growth with a day missed and two
+ * pots still to read, one just planned, one finished. The same day gives the same school.
+ */
+export function demoExperiments(today: CalendarDay): DemoExperiment[] {
+  return [growing(today), planned(today), finished(today)];
+}
+
+function growing(today: CalendarDay): DemoExperiment {
+  const lastRead = classDaysBefore(addDays(today, 1), 1);
+  const sowOn = classDaysBefore(lastRead, READ_DAYS + 1);
+  const plan: DemoPlan = {
+    question: 'Does seaweed feed make zinnias taller?',
+    crop: 'Zinnia',
+    factor: 'Seaweed feed',
+    levels: [
+      { name: 'Plain water', isControl: true, effect: NO_EFFECT },
+      { name: 'Half dose', isControl: false, effect: { ...NO_EFFECT, growthRate: 1.05, finalHeight: 1.12 } },
+      {
+        name: 'Full dose',
+        isControl: false,
+        effect: { germination: 0.95, emergenceTime: 1.15, growthRate: 0.88, finalHeight: 0.55 },
+      },
+    ],
+    replicates: 4,
+    container: 'egg_carton',
+    scale: { unit: 'cm', step: 0.1 },
+    seedsPerUnit: 1,
+    sowOn,
+    lessonOn: classDayAfter(lastRead, 4),
+    seed: GROWING_SEED,
+  };
+  const setting: GrowthSetting = {
+    germination: 0.9,
+    daysToEmergence: { min: 5, max: 10 },
+    finalHeightMm: 118,
+    ratePerDay: 0.26,
+    daysToFastest: 11,
+    plantCv: 0.17,
+    deathPerDay: 0.006,
+    scale: plan.scale,
+  };
+  const days = classDays(sowOn, lastRead).filter((_, index) => index !== MISSED_DAY);
+  const unread = today === lastRead ? [5, 10] : [];
+  return {
+    status: 'growing',
+    hypothesis: 'We think a full dose of seaweed feed makes the tallest zinnias.',
+    experiment: grownExperiment(plan, setting, days, unread),
+  };
+}
+
+/** Seed with which one pot stays empty and one plant dies. */
+const GROWING_SEED = 20;
+
+/** Index of the class day on which nobody read: a school trip. */
+const MISSED_DAY = 12;
+
+function planned(today: CalendarDay): DemoExperiment {
+  const sowOn = classDayAfter(today, 3);
+  const plan: DemoPlan = {
+    question: 'Do turnips mind a sandy mix?',
+    crop: 'Turnip',
+    factor: 'Sand in the mix',
+    levels: [
+      { name: 'No sand', isControl: true, effect: NO_EFFECT },
+      { name: 'Half sand', isControl: false, effect: NO_EFFECT },
+    ],
+    replicates: 5,
+    container: 'flat',
+    scale: { unit: 'mm', step: 1 },
+    seedsPerUnit: 2,
+    sowOn,
+    lessonOn: classDayAfter(sowOn, 24),
+    seed: 11,
+  };
+  return {
+    status: 'draft',
+    hypothesis: 'Sand lets water through fast, so we think turnips in sand stay smaller.',
+    experiment: plannedExperiment(plan, null),
+  };
+}
+
+function finished(today: CalendarDay): DemoExperiment {
+  const sowOn = classDaysBefore(today, 48);
+  const lessonOn = classDayAfter(sowOn, 28);
+  const plan: DemoPlan = {
+    question: 'Do paper hoods make cucumbers stretch?',
+    crop: 'Cucumber',
+    factor: 'Light',
+    levels: [
+      { name: 'Open window', isControl: true, effect: NO_EFFECT },
+      {
+        name: 'Paper hood',
+        isControl: false,
+        effect: { germination: 1, emergenceTime: 1, growthRate: 1.12, finalHeight: 1.45 },
+      },
+    ],
+    replicates: 7,
+    container: 'cups',
+    scale: { unit: 'in', step: 0.25 },
+    seedsPerUnit: 1,
+    sowOn,
+    lessonOn,
+    seed: 5,
+  };
+  const setting: GrowthSetting = {
+    germination: 0.93,
+    daysToEmergence: { min: 5, max: 10 },
+    finalHeightMm: 140,
+    ratePerDay: 0.3,
+    daysToFastest: 9,
+    plantCv: 0.2,
+    deathPerDay: 0.001,
+    scale: plan.scale,
+  };
+  return {
+    status: 'finished',
+    hypothesis: 'Under the hood there is less light, so we think the plants reach up for it.',
+    experiment: grownExperiment(plan, setting, classDays(sowOn, lessonOn), []),
+  };
+}

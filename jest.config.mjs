@@ -1,0 +1,52 @@
+const swc = {
+  '^.+\\.tsx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        target: 'es2022',
+        parser: { syntax: 'typescript', tsx: true, decorators: true },
+        transform: {
+          legacyDecorator: true,
+          decoratorMetadata: true,
+          react: { runtime: 'automatic' },
+          useDefineForClassFields: false,
+        },
+      },
+      module: { type: 'es6' },
+    },
+  ],
+};
+
+const shared = {
+  transform: swc,
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/', '/.build/'],
+  modulePathIgnorePatterns: ['/dist/', '/.build/'],
+};
+
+const node = (displayName, extra = {}) => ({
+  ...shared,
+  ...extra,
+  displayName,
+  rootDir: import.meta.dirname,
+  roots: [`<rootDir>/${displayName}`],
+  testEnvironment: 'node',
+  testEnvironmentOptions: { customExportConditions: ['brightsprout-src', 'node', 'node-addons'] },
+});
+
+export default {
+  projects: [
+    node('core'),
+    node('contract', { setupFiles: ['reflect-metadata'] }),
+    node('demo', { setupFiles: ['reflect-metadata'] }),
+    node('scripts'),
+    node('server', { setupFiles: ['reflect-metadata'] }),
+    {
+      ...node('web'),
+      testEnvironment: 'jest-fixed-jsdom',
+      testEnvironmentOptions: { customExportConditions: ['brightsprout-src', 'browser'] },
+      setupFiles: ['reflect-metadata'],
+      moduleNameMapper: { '\\.(scss|css|svg)$': '<rootDir>/web/src/app/testing/style-stub.ts' },
+    },
+  ],
+};

@@ -1,0 +1,55 @@
+import { createHash } from 'node:crypto';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { runToEnd } from './processes.ts';
+import { Trouble } from './tools.ts';
+
+const SOURCES = [
+  'core/src',
+  'contract/src',
+  'demo/src',
+  'server/src',
+  'server/migrations',
+  'web/src',
+  'web/public',
+  'web/index.html',
+  'web/vite.config.ts',
+  'tsconfig.base.json',
+  'package-lock.json',
+];
+
+/** A short text that changes when any source changes (path, size or time of change). */
+export function sourceStamp(root: string): string {
+  const hash = createHash('sha256');
+  for (const source of SOURCES) addTo(hash, join(root, source));
+  return hash.digest('hex').slice(0, 16);
+}
+
+function addTo(hash: ReturnType<typeof createHash>, path: string): void {
+  if (!existsSync(path)) return;
+  const stat = statSync(path);
+  if (stat.isDirectory()) {
+    for (const name of readdirSync(path).sort()) addTo(hash, join(path, name));
+    return;
+  }
+  hash.update(`${path}|${stat.size}|${stat.mtimeMs}\n`);
+}
+
+/** Builds what is served, unless nothing changed since the last build. Gives the stamp of the build. */
+export async function buildIfChanged(root: string): Promise<string> {
+  const stamp = sourceStamp(root);
+  const stampFile = join(root, '.build', 'stamp');
+  const isBuilt = existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp;
+  if (isBuilt && existsSync(join(root, 'web', 'dist', 'index.html'))) return stamp;
+  console.log('building …');
+  await step(root, 'the server', ['node_modules/typescript/bin/tsc', '-b', 'server']);
+  await step(root, 'the interface', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']);
+  mkdirSync(join(root, '.build'), { recursive: true });
+  writeFileSync(stampFile, stamp);
+  return stamp;
+}
+
+async function step(root: string, what: string, args: readonly string[]): Promise<void> {
+  const code = await runToEnd(process.execPath, args, { cwd: root });
+  if (code !== 0) throw new Trouble(`Building ${what} failed; the lines above say why.`);
+}

@@ -1,0 +1,11 @@
+export { buildIfChanged } from './build.ts';
+export { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
+export { freePort, runToEnd } from './processes.ts';
+export {
+  type RunningServer,
+  runLoadDemo,
+  runMigrations,
+  type ServerSettings,
+  startServer,
+} from './server-process.ts';
+export { CHROMIUM, ensureTool, findProgram } from './tools.ts';

@@ -1,0 +1,77 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
+import { runToEnd, stopProcess } from './processes.ts';
+import { Trouble } from './tools.ts';
+
+const START_TRIES = 300;
+
+/** Where a server finds its database and what it listens on. */
+export interface ServerSettings {
+  readonly root: string;
+  readonly host: string;
+  readonly port: number;
+  readonly appUrl: string;
+  readonly migrationUrl: string;
+  readonly extra?: Readonly<Record<string, string>>;
+}
+
+/** A server that answers. */
+export interface RunningServer {
+  readonly child: ChildProcess;
+  stop(): Promise<void>;
+}
+
+function environment(settings: ServerSettings): NodeJS.ProcessEnv {
+  return {
+    ...process.env,
+    NODE_ENV: 'production',
+    HOST: settings.host,
+    PORT: String(settings.port),
+    BRIGHT_SPROUT_DB_URL: settings.appUrl,
+    BRIGHT_SPROUT_MIGRATION_DB_URL: settings.migrationUrl,
+    BRIGHT_SPROUT_WEB: join(settings.root, 'web', 'dist'),
+    ...settings.extra,
+  };
+}
+
+function built(root: string, name: string): string {
+  return join(root, 'server', 'dist', 'src', 'app', name);
+}
+
+/** Brings the database up to date. */
+export async function runMigrations(settings: ServerSettings): Promise<void> {
+  const code = await runToEnd(process.execPath, [built(settings.root, 'run-migrate.js')], {
+    env: environment(settings),
+  });
+  if (code !== 0)
+    throw new Trouble(
+      'The database could not be brought up to date; the lines above say why. Nothing was lost.',
+    );
+}
+
+/** Loads the made-up school when there is no teacher yet, or anew with `fresh`. */
+export async function runLoadDemo(settings: ServerSettings, password: string, fresh: boolean): Promise<void> {
+  const env = { ...environment(settings), BRIGHT_SPROUT_DEMO_PASSWORD: password };
+  const args = [built(settings.root, 'run-load-demo.js'), ...(fresh ? ['--fresh'] : [])];
+  const code = await runToEnd(process.execPath, args, { env });
+  if (code !== 0) throw new Trouble('The demo could not be loaded; the lines above say why.');
+}
+
+/** Starts the server and waits until it answers. */
+export async function startServer(settings: ServerSettings): Promise<RunningServer> {
+  const child = spawn(process.execPath, [built(settings.root, 'main.js')], {
+    env: environment(settings),
+    stdio: ['ignore', 'inherit', 'inherit'],
+    detached: true,
+  });
+  const address = `http://${settings.host}:${settings.port}/api/health`;
+  for (let attempt = 0; attempt < START_TRIES; attempt += 1) {
+    if (child.exitCode !== null) break;
+    const answer = await fetch(address).catch(() => undefined);
+    if (answer?.ok) return { child, stop: () => stopProcess(child.pid ?? 0, 'main.js') };
+    await sleep(100);
+  }
+  await stopProcess(child.pid ?? 0, 'main.js');
+  throw new Trouble('The server did not start; the lines above say why.');
+}

@@ -1,0 +1,172 @@
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { createInterface } from 'node:readline/promises';
+import { buildIfChanged } from './build.ts';
+import { demoPassword } from './demo-password.ts';
+import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
+import { requireFreePort } from './processes.ts';
+import { RunLock } from './run-lock.ts';
+import {
+  type RunningServer,
+  runLoadDemo,
+  runMigrations,
+  type ServerSettings,
+  startServer,
+} from './server-process.ts';
+import { Trouble } from './tools.ts';
+
+const DEMO_EMAIL = 'tansy.holloway@fernhollow.example';
+const DATABASE_RESTARTS = 5;
+
+/** What was started, in the order in which it is to be stopped. */
+const started: { lock?: RunLock; server?: RunningServer; database?: PrivateDatabase } = {};
+let isStopping = false;
+
+/** Starts everything and stays until it is told to stop. */
+export async function start(root: string, args: readonly string[]): Promise<void> {
+  stopOnSignals();
+  try {
+    await run(root, args);
+  } catch (error) {
+    if (isStopping) return;
+    console.error(error instanceof Trouble ? `\n${error.message}\n` : error);
+    await stopAll(1);
+  }
+}
+
+async function run(root: string, args: readonly string[]): Promise<void> {
+  const unknown = args.find((argument) => argument !== '--fresh' && argument !== '--yes');
+  if (unknown)
+    throw new Trouble(
+      `"${unknown}" is not known. Use: npm start, npm start -- --fresh, npm start -- --fresh --yes`,
+    );
+  const fresh = args.includes('--fresh') && (args.includes('--yes') || (await askForReset()));
+  const folder = resolve(root, process.env['BRIGHT_SPROUT_DATA'] ?? '.data');
+  const host = process.env['HOST'] ?? '127.0.0.1';
+  const port = portFrom(process.env['PORT']);
+  const address = `http://${host}:${port}`;
+  makeFolder(folder);
+  started.lock = await RunLock.take(folder, address);
+  await requireFreePort(port, host);
+
+  const external = process.env['BRIGHT_SPROUT_DB_URL'];
+  const [database, stamp] = await Promise.all([
+    external ? undefined : startPrivateDatabase(folder).then((it) => (started.database = it)),
+    buildIfChanged(root),
+  ]);
+  const settings: ServerSettings = {
+    root,
+    host,
+    port,
+    appUrl: external ?? (database as PrivateDatabase).appUrl,
+    migrationUrl:
+      process.env['BRIGHT_SPROUT_MIGRATION_DB_URL'] ?? external ?? (database as PrivateDatabase).migrationUrl,
+  };
+  const password = demoPassword(folder);
+  await prepare(settings, folder, stamp, password, fresh, external !== undefined);
+  if (isStopping) return;
+  started.server = await startServer(settings);
+  started.lock.noteServer(started.server.child.pid);
+  started.server.child.once('exit', (code) => {
+    if (isStopping) return;
+    console.error(
+      `\nThe server ended by itself (code ${code}). Everything saved is kept; start it again with npm start.\n`,
+    );
+    void stopAll(1);
+  });
+  if (database) keepDatabaseRunning(folder, database, DATABASE_RESTARTS);
+  stopWithParent();
+  console.log(`\nBright Sprout is ready: ${address}`);
+  console.log(`Sign in: ${DEMO_EMAIL} / ${password}`);
+  console.log('Stop with Ctrl-C.\n');
+}
+
+/** Migrations and the demo, skipped when this very build prepared this very folder before. */
+async function prepare(
+  settings: ServerSettings,
+  folder: string,
+  stamp: string,
+  password: string,
+  fresh: boolean,
+  isExternal: boolean,
+): Promise<void> {
+  const mark = join(folder, 'prepared');
+  const isPrepared = !isExternal && existsSync(mark) && readFileSync(mark, 'utf8') === stamp;
+  if (isPrepared && !fresh) return;
+  await runMigrations(settings);
+  if (process.env['BRIGHT_SPROUT_DEMO'] !== 'off' || fresh) await runLoadDemo(settings, password, fresh);
+  writeFileSync(mark, stamp);
+}
+
+async function askForReset(): Promise<boolean> {
+  if (!process.stdin.isTTY) throw new Trouble('Resetting the demo needs a yes: npm start -- --fresh --yes');
+  const terminal = createInterface({ input: process.stdin, output: process.stdout });
+  const answer = await terminal.question(
+    'Reset the demo teacher and all experiments of that account? Others stay. Type yes: ',
+  );
+  terminal.close();
+  if (answer.trim().toLowerCase() !== 'yes') console.log('The demo stays as it is.');
+  return answer.trim().toLowerCase() === 'yes';
+}
+
+function portFrom(text: string | undefined): number {
+  const port = Number(text ?? '8080');
+  if (Number.isInteger(port) && port > 0 && port < 65_536) return port;
+  throw new Trouble(`PORT is "${text}": give a number from 1 to 65535.`);
+}
+
+function makeFolder(folder: string): void {
+  try {
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+  } catch (error) {
+    throw new Trouble(`The data folder ${folder} cannot be made: ${(error as Error).message}`);
+  }
+}
+
+function keepDatabaseRunning(folder: string, database: PrivateDatabase, restartsLeft: number): void {
+  const port = Number(new URL(database.appUrl).port);
+  database.onUnexpectedEnd(() => {
+    if (isStopping) return;
+    if (restartsLeft === 0) {
+      console.error('\nThe database keeps ending by itself; see mariadb.log in the data folder.\n');
+      void stopAll(1);
+      return;
+    }
+    console.error('the database ended by itself; starting it again …');
+    startPrivateDatabase(folder, { port }).then(
+      (next) => {
+        started.database = next;
+        keepDatabaseRunning(folder, next, restartsLeft - 1);
+      },
+      (error: unknown) => {
+        console.error(error instanceof Trouble ? error.message : error);
+        void stopAll(1);
+      },
+    );
+  });
+}
+
+function stopOnSignals(): void {
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+    process.on(signal, () => void stopAll(signal === 'SIGINT' ? 130 : 0));
+  }
+}
+
+/** npm does not pass every signal on, so when it is gone we go too. */
+function stopWithParent(): void {
+  const parent = process.ppid;
+  if (parent === 1) return;
+  setInterval(() => {
+    if (process.ppid !== parent) void stopAll(0);
+  }, 500).unref();
+}
+
+async function stopAll(code: number): Promise<void> {
+  if (isStopping) return;
+  isStopping = true;
+  if (started.server) console.log('stopping …');
+  await started.server?.stop();
+  await started.database?.stop();
+  started.lock?.release();
+  process.exit(code);
+}

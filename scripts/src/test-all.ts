@@ -1,0 +1,112 @@
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { startPrivateDatabase } from './private-database.ts';
+import { runToEnd } from './processes.ts';
+import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
+
+/** Tests that passed and failed in one suite. */
+interface Tally {
+  passed: number;
+  failed: number;
+}
+
+/** Runs every suite, prints `N passed, N failed` over all, and gives the exit code. */
+export async function testAll(root: string): Promise<number> {
+  try {
+    ensureTool(MARIADB);
+    ensureTool(CHROMIUM);
+  } catch (error) {
+    if (!(error instanceof Trouble)) throw error;
+    console.error(`\n${error.message}\n\n0 passed, 1 failed`);
+    return 1;
+  }
+  const node = process.execPath;
+  const command = async (name: string, args: readonly string[]): Promise<Tally> => {
+    console.log(`\n== ${name}`);
+    const code = await runToEnd(node, args, { cwd: root });
+    return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
+  };
+  const tallies: Tally[] = [
+    await command('types', ['node_modules/typescript/bin/tsc', '-b']),
+    await command('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']),
+    await command('format', [
+      'node_modules/prettier/bin/prettier.cjs',
+      '--check',
+      '--log-level',
+      'warn',
+      '.',
+    ]),
+    await jestTests(root, []),
+    await command('build', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']),
+    await browserTests(root),
+  ];
+  const total = tallies.reduce((sum, one) => ({
+    passed: sum.passed + one.passed,
+    failed: sum.failed + one.failed,
+  }));
+  console.log(`\n${total.passed} passed, ${total.failed} failed`);
+  return total.failed === 0 ? 0 : 1;
+}
+
+/** Unit and server tests, the latter against a MariaDB of their own on loopback. */
+export async function jestTests(root: string, extra: readonly string[]): Promise<Tally> {
+  console.log('\n== unit and server tests');
+  const folder = mkdtempSync(join(tmpdir(), 'sprout-test-'));
+  const database = await startPrivateDatabase(folder, { durable: false });
+  try {
+    const report = join(folder, 'jest.json');
+    const code = await runToEnd(
+      process.execPath,
+      [
+        '--experimental-vm-modules',
+        '--disable-warning=ExperimentalWarning',
+        'node_modules/jest/bin/jest.js',
+        '--json',
+        `--outputFile=${report}`,
+        ...extra,
+      ],
+      {
+        cwd: root,
+        env: { ...process.env, BRIGHT_SPROUT_TEST_DB_URL: database.rootUrl },
+        stdio: ['ignore', 'ignore', 'inherit'],
+      },
+    );
+    return fromReport(report, code, (json) => {
+      const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = json as Record<string, number>;
+      return {
+        passed: numPassedTests ?? 0,
+        failed: (numFailedTests ?? 0) + (numRuntimeErrorTestSuites ?? 0),
+      };
+    });
+  } finally {
+    await database.stop();
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
+
+async function browserTests(root: string): Promise<Tally> {
+  console.log('\n== browser tests');
+  const report = join(root, '.build', 'playwright.json');
+  mkdirSync(join(root, '.build'), { recursive: true });
+  rmSync(report, { force: true });
+  const code = await runToEnd(
+    process.execPath,
+    ['node_modules/@playwright/test/cli.js', 'test', '--config', 'e2e/playwright.config.ts'],
+    {
+      cwd: root,
+      env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+    },
+  );
+  return fromReport(report, code, (json) => {
+    const { stats } = json as { stats: { expected: number; unexpected: number; flaky: number } };
+    return { passed: stats.expected, failed: stats.unexpected + stats.flaky };
+  });
+}
+
+/** Reads a suite's own report; a suite that ended badly without saying why counts as one failure. */
+function fromReport(path: string, code: number, read: (json: unknown) => Tally): Tally {
+  if (!existsSync(path)) return { passed: 0, failed: 1 };
+  const tally = read(JSON.parse(readFileSync(path, 'utf8')));
+  return code !== 0 && tally.failed === 0 ? { ...tally, failed: 1 } : tally;
+}

@@ -1,0 +1,55 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { delimiter, join } from 'node:path';
+
+/** Something that stops the script, said in words that tell what to do. */
+export class Trouble extends Error {}
+
+/** A Debian package and the programs that it brings. */
+interface Tool {
+  readonly what: string;
+  readonly programs: readonly string[];
+  readonly packages: readonly string[];
+}
+
+/** The database server. */
+export const MARIADB: Tool = {
+  what: 'MariaDB',
+  programs: ['mariadbd', 'mariadb-install-db'],
+  packages: ['mariadb-server-core', 'mariadb-client-core'],
+};
+
+/** The browser of the end-to-end tests. */
+export const CHROMIUM: Tool = { what: 'Chromium', programs: ['chromium'], packages: ['chromium'] };
+
+/** Full path of a program; undefined when it is not installed. */
+export function findProgram(name: string): string | undefined {
+  const folders = [...(process.env['PATH'] ?? '').split(delimiter), '/usr/sbin', '/usr/bin'];
+  return folders.map((folder) => join(folder, name)).find((path) => existsSync(path));
+}
+
+/**
+ * Makes sure that a tool is there; as root it is installed from Debian's packages.
+ * @throws Trouble with the exact command when it is missing and cannot be installed
+ */
+export function ensureTool(tool: Tool): void {
+  if (tool.programs.every(findProgram)) return;
+  const install = `apt-get install -y --no-install-recommends ${tool.packages.join(' ')}`;
+  const canInstall = process.getuid?.() === 0 && findProgram('apt-get') !== undefined;
+  if (!canInstall)
+    throw new Trouble(
+      `${tool.what} is missing. Install it with:\n\n  sudo ${install}\n\nthen run this again.`,
+    );
+  console.log(`installing ${tool.what} (${tool.packages.join(', ')}) …`);
+  for (const command of ['apt-get update -qq', `${install} -qq`]) {
+    const run = spawnSync('sh', ['-c', command], {
+      stdio: ['ignore', 'ignore', 'pipe'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    });
+    if (run.status !== 0) {
+      throw new Trouble(
+        `${tool.what} could not be installed: "${command}" failed.\n${run.stderr.toString().trim()}`,
+      );
+    }
+  }
+}

@@ -1,0 +1,59 @@
+import type { Route } from '@bright-sprout/contract/shared';
+import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import { type KnownRequest, SessionsService, tokenOf } from '../people/index.ts';
+import { ExperimentStore } from '../plan/index.ts';
+import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
+
+const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
+
+/**
+ * Decides for every request who may make it, from the route table and the owner of the row that the path
+ * names. A handler without a route is closed to everybody.
+ */
+@Injectable()
+export class AccessGuard implements CanActivate {
+  constructor(
+    private readonly reflector: Reflector,
+    private readonly sessions: SessionsService,
+    private readonly experiments: ExperimentStore,
+  ) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const request = context.switchToHttp().getRequest<KnownRequest>();
+    const route = this.reflector.get<Route | undefined>(ROUTE_KEY, context.getHandler());
+    if (!route) throw notFound();
+    if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request);
+    if (route.access === 'anyone') return true;
+    const token = tokenOf(request);
+    const teacher = token === '' ? undefined : await this.sessions.teacherOf(token);
+    if (!teacher) throw new ApiError('not_signed_in', 'Please sign in to go on.');
+    request.teacher = teacher;
+    if (route.access === 'owner') {
+      const owner = await this.experiments.ownerOf(String(request.params['experimentId']));
+      if (owner !== teacher.id) throw notFound();
+    }
+    return true;
+  }
+}
+
+/** A write must come from our own pages: the cookie is SameSite, and the browser's own word is checked too. */
+function refuseCrossSite(request: KnownRequest): void {
+  const site = request.get('sec-fetch-site');
+  const origin = request.get('origin');
+  const host = request.get('host');
+  const isForeignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
+  const isForeignOrigin = origin !== undefined && hostOf(origin) !== host;
+  if (isForeignSite || isForeignOrigin) {
+    throw new ApiError('cross_site', 'This request came from another site and was refused.');
+  }
+  const hasBody =
+    Number(request.get('content-length') ?? 0) > 0 || request.get('transfer-encoding') !== undefined;
+  if (hasBody && !request.is('application/json')) {
+    throw new ApiError('not_json', 'Send application/json.');
+  }
+}
+
+function hostOf(origin: string): string | undefined {
+  return URL.canParse(origin) ? new URL(origin).host : undefined;
+}

@@ -1,0 +1,69 @@
+import { type DynamicModule, Module } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
+import { ServeStaticModule } from '@nestjs/serve-static';
+import { TypeOrmModule } from '@nestjs/typeorm';
+import { CompareModule } from '../compare/index.ts';
+import { ExchangeModule } from '../exchange/index.ts';
+import { PeopleModule } from '../people/index.ts';
+import { PlanModule } from '../plan/index.ts';
+import { RecordModule } from '../record/index.ts';
+import { ContractPipe, ErrorFilter, type Settings, SharedModule } from '../shared/index.ts';
+import { ShelfModule } from '../shelf/index.ts';
+import { SowModule } from '../sow/index.ts';
+import { AccessGuard } from './access.guard.ts';
+import { databaseOptions } from './database.ts';
+import { HealthController } from './health.controller.ts';
+
+const YEAR_MS = 365 * 86_400_000;
+
+/** The whole server. */
+@Module({})
+export class AppModule {
+  static with(settings: Settings): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        SharedModule.with(settings),
+        TypeOrmModule.forRoot({
+          ...databaseOptions(settings.databaseUrl),
+          retryAttempts: 3,
+          retryDelay: 500,
+        }),
+        PeopleModule,
+        PlanModule,
+        RecordModule,
+        SowModule,
+        CompareModule,
+        ExchangeModule,
+        ShelfModule,
+        ...staticFiles(settings.webFolder),
+      ],
+      controllers: [HealthController],
+      providers: [
+        { provide: APP_GUARD, useClass: AccessGuard },
+        { provide: APP_PIPE, useClass: ContractPipe },
+        { provide: APP_FILTER, useClass: ErrorFilter },
+      ],
+    };
+  }
+}
+
+/** The built interface: hashed assets for a year, the page itself always fresh, a missing asset is a 404. */
+function staticFiles(folder: string): DynamicModule[] {
+  if (folder === '') return [];
+  return [
+    ServeStaticModule.forRoot({
+      rootPath: `${folder}/assets`,
+      serveRoot: '/assets',
+      serveStaticOptions: { index: false, fallthrough: false, immutable: true, maxAge: YEAR_MS },
+    }),
+    ServeStaticModule.forRoot({
+      rootPath: folder,
+      exclude: ['/api/{*rest}', '/assets/{*rest}'],
+      serveStaticOptions: {
+        cacheControl: false,
+        setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
+      },
+    }),
+  ];
+}

@@ -1,0 +1,53 @@
+import 'reflect-metadata';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { NestFactory } from '@nestjs/core';
+import compression from 'compression';
+import cookieParser from 'cookie-parser';
+import type { Request, Response } from 'express';
+import helmet from 'helmet';
+import { pinoHttp } from 'pino-http';
+import type { Settings } from '../shared/index.ts';
+import { AppModule } from './app.module.ts';
+import { openApi } from './openapi.ts';
+
+/** Builds the server without listening. */
+export async function createApp(settings: Settings): Promise<NestExpressApplication> {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
+    logger: settings.logLevel === 'silent' ? false : ['error', 'warn'],
+    bodyParser: false,
+  });
+  app.set('trust proxy', settings.trustedProxies);
+  app.set('query parser', 'simple');
+  app.use(
+    pinoHttp({ level: settings.logLevel, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] }),
+  );
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'font-src': ["'self'"],
+          'worker-src': ["'self'", 'blob:'],
+          'upgrade-insecure-requests': null,
+        },
+      },
+    }),
+  );
+  app.use(compression());
+  app.use(cookieParser());
+  app.useBodyParser('json', { limit: '24mb' });
+  app.setGlobalPrefix('api');
+  const description = openApi();
+  app.use('/api', (_request: Request, response: Response, next: () => void) => {
+    response.setHeader('Cache-Control', 'no-store');
+    next();
+  });
+  app.use('/api/openapi.json', (_request: Request, response: Response) => {
+    response.json(description);
+  });
+  app.enableShutdownHooks();
+  return app;
+}

@@ -1,0 +1,51 @@
+import type { DataSourceOptions } from 'typeorm';
+import { FirstTables1700000000000 } from '../../migrations/1700000000000-first-tables.ts';
+import { Session, SignInAttempts, Teacher } from '../people/index.ts';
+import {
+  Container,
+  Crop,
+  Experiment,
+  Factor,
+  Level,
+  Treatment,
+  TreatmentLevel,
+  Unit,
+  Variable,
+} from '../plan/index.ts';
+import { Reading } from '../record/index.ts';
+import { UnderscoreNaming } from '../shared/index.ts';
+
+const ENTITIES = [
+  Teacher,
+  Session,
+  SignInAttempts,
+  Crop,
+  Experiment,
+  Factor,
+  Level,
+  Treatment,
+  TreatmentLevel,
+  Container,
+  Unit,
+  Variable,
+  Reading,
+];
+
+/** How the server talks to MariaDB. The schema changes by migrations only. */
+export function databaseOptions(url: string): DataSourceOptions {
+  return {
+    type: 'mariadb',
+    url,
+    entities: ENTITIES,
+    migrations: [FirstTables1700000000000],
+    migrationsTransactionMode: 'each',
+    namingStrategy: new UnderscoreNaming(),
+    synchronize: false,
+    timezone: 'Z',
+    dateStrings: ['DATE'],
+    charset: 'utf8mb4',
+    connectorPackage: 'mysql2',
+    connectTimeout: 5000,
+    extra: { connectionLimit: 20, maxIdle: 20 },
+  } as DataSourceOptions;
+}

@@ -1,0 +1,17 @@
+import 'reflect-metadata';
+import { NestFactory } from '@nestjs/core';
+import { readSettings } from '../shared/index.ts';
+import { AppModule } from './app.module.ts';
+import { countTeachers, loadDemo } from './load-demo.ts';
+
+const password = process.env['BRIGHT_SPROUT_DEMO_PASSWORD'] ?? '';
+if (password === '') throw new Error('BRIGHT_SPROUT_DEMO_PASSWORD is not set');
+const isReset = process.argv.includes('--fresh');
+const app = await NestFactory.createApplicationContext(AppModule.with(readSettings(process.env)), {
+  logger: ['error', 'warn'],
+});
+if (isReset || (await countTeachers(app)) === 0) {
+  await loadDemo(app, password);
+  console.log('demo loaded');
+}
+await app.close();

@@ -1,0 +1,1 @@
+export { CompareModule } from './compare.module.ts';

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { PlanModule } from '../plan/index.ts';
+import { RecordModule } from '../record/index.ts';
+import { ExchangeController } from './exchange.controller.ts';
+import { ExchangeService } from './exchange.service.ts';
+
+/** Files in and out. */
+@Module({
+  imports: [PlanModule, RecordModule],
+  controllers: [ExchangeController],
+  providers: [ExchangeService],
+  exports: [ExchangeService],
+})
+export class ExchangeModule {}

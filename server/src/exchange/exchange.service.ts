@@ -1,0 +1,187 @@
+import type { OpenFileRequest } from '@bright-sprout/contract/exchange';
+import type { ExperimentStatus } from '@bright-sprout/core/schedule';
+import { type ExchangedExperiment, readTidy, writeTidy } from '@bright-sprout/core/exchange';
+import type { CalendarDay } from '@bright-sprout/core/shared';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import Papa from 'papaparse';
+import { DataSource } from 'typeorm';
+import type { Teacher } from '../people/index.ts';
+import { Crop, Experiment, ExperimentStore, PlanService, type StoredPlan, Variable } from '../plan/index.ts';
+import { Reading, ReadingsService } from '../record/index.ts';
+import { ApiError, Clock, inTransaction, isDuplicate } from '../shared/index.ts';
+import { exchangedRows } from './exchanged-rows.ts';
+
+const MOST_ROWS_LISTED = 200;
+const INSERT_CHUNK = 1000;
+
+/** What a new experiment from outside is given beside its data. */
+export interface NewExperiment {
+  readonly id: string;
+  readonly teacherId: string;
+  readonly hypothesis?: string;
+  readonly status?: ExperimentStatus;
+  readonly createdAt?: Date;
+}
+
+/** Files in and out. */
+@Injectable()
+export class ExchangeService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly store: ExperimentStore,
+    private readonly plans: PlanService,
+    private readonly readings: ReadingsService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The experiment as tidy CSV with its header, UTF-8, lines ended by CR LF (RFC 4180). */
+  async tidyCsv(experimentId: string): Promise<string> {
+    const plan = await this.store.load(experimentId);
+    return `${Papa.unparse(writeTidy(await this.#exchanged(plan)))}\r\n`;
+  }
+
+  /**
+   * Opens a tidy CSV as a new experiment, whole or not at all. Opening it again under the same id changes nothing.
+   * @throws ApiError `unreadable_file` with the rows that are wrong, `id_in_use`
+   */
+  async openTidy(id: string, request: OpenFileRequest, teacher: Teacher): Promise<void> {
+    const parsed = Papa.parse<string[]>(request.text, { skipEmptyLines: 'greedy' });
+    const [quoting] = parsed.errors.filter((error) => error.type === 'Quotes');
+    if (quoting) {
+      const row = {
+        row: (quoting.row ?? 0) + 1,
+        column: 'all',
+        found: 'a quotation mark that is never closed',
+        expected: 'each " to have its partner',
+      };
+      throw unreadable([row]);
+    }
+    const name = request.fileName.replace(/\.[a-z]{1,5}$/i, '');
+    const result = readTidy(parsed.data, name);
+    if (!result.ok) throw unreadable(result.problems);
+    try {
+      await this.insert({ id, teacherId: teacher.id }, result.experiment);
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+      await this.plans.claim(id, teacher);
+    }
+  }
+
+  /** Stores an experiment from outside in one transaction. */
+  async insert(to: NewExperiment, from: ExchangedExperiment): Promise<void> {
+    const rows = exchangedRows(to.id, from);
+    const crop = await this.source.getRepository(Crop).findOneBy({ commonName: from.crop });
+    const replicates = Math.max(1, ...from.units.map((unit) => unit.replicate));
+    await inTransaction(this.source, async (manager) => {
+      await manager.insert(Experiment, {
+        id: to.id,
+        teacherId: to.teacherId,
+        status: to.status ?? statusOf(from),
+        question: from.question.slice(0, 300),
+        hypothesis: to.hypothesis ?? '',
+        cropId: crop?.id ?? null,
+        cropName: from.crop,
+        sowOn: from.sowOn,
+        lessonOn: from.lessonOn,
+        replicates,
+        seedsPerUnit: Math.max(1, from.units[0]?.seedsSown ?? 1),
+        layoutSeed: 0,
+        createdAt: to.createdAt ?? this.clock.now(),
+      });
+      await this.store.insertRows(manager, rows.plan);
+      await manager.insert(Variable, [...rows.variables]);
+      const readings = correctedFirst(rows.readings);
+      for (let start = 0; start < readings.length; start += INSERT_CHUNK) {
+        await manager.insert(Reading, readings.slice(start, start + INSERT_CHUNK));
+      }
+    });
+  }
+
+  async #exchanged(plan: StoredPlan): Promise<ExchangedExperiment> {
+    const { experiment } = plan;
+    const unitIndex = new Map(plan.units.map((unit, index) => [unit.id, index]));
+    const variableIndex = new Map(plan.variables.map((variable, index) => [variable.id, index]));
+    const readings = await this.readings.all(experiment.id);
+    return {
+      question: experiment.question,
+      crop: experiment.cropName,
+      sowOn: experiment.sowOn as CalendarDay,
+      lessonOn: experiment.lessonOn as CalendarDay,
+      factors: plan.factors.map((factor) => factor.name),
+      containers: plan.containers.map(({ kind, gridRows, gridColumns }) => ({
+        kind,
+        rows: gridRows,
+        columns: gridColumns,
+      })),
+      treatments: plan.treatments.map((treatment) => ({
+        name: treatment.name,
+        isControl: treatment.isControl,
+        levels: levelNames(plan, treatment.id),
+      })),
+      units: plan.units.map((unit) => ({
+        number: unit.number,
+        container: plan.containers.findIndex((container) => container.id === unit.containerId),
+        row: unit.placeRow,
+        column: unit.placeColumn,
+        treatment: plan.treatments.findIndex((treatment) => treatment.id === unit.treatmentId),
+        replicate: unit.replicate,
+        block: unit.block,
+        team: unit.team,
+        sowedOn: unit.sowedOn as CalendarDay | null,
+        seedsSown: unit.seedsSown,
+      })),
+      variables: plan.variables.map(({ name, kind, unit, step }) => ({ name, kind, unit, step })),
+      readings: readings.map((reading) => ({
+        ...reading,
+        unit: unitIndex.get(reading.unitId) ?? 0,
+        variable: variableIndex.get(reading.variableId) ?? 0,
+        observedOn: reading.observedOn as CalendarDay,
+        supersedes: reading.supersedesId ?? '',
+      })),
+    };
+  }
+}
+
+function unreadable(
+  problems: readonly { row: number; column: string; found: string; expected: string }[],
+): ApiError {
+  const count = problems.length;
+  const what = count === 1 ? 'one place needs' : `${count} places need`;
+  return new ApiError('unreadable_file', `Nothing was opened: ${what} mending first.`, {
+    rows: problems.slice(0, MOST_ROWS_LISTED),
+    rowCount: count,
+  });
+}
+
+function statusOf(from: ExchangedExperiment): ExperimentStatus {
+  if (from.readings.some((reading) => reading.state === 'up')) return 'growing';
+  return from.units.some((unit) => unit.sowedOn !== null) ? 'planted' : 'draft';
+}
+
+function levelNames(plan: StoredPlan, treatmentId: string): string[] {
+  const ids = plan.treatmentLevels
+    .filter((link) => link.treatmentId === treatmentId)
+    .map((link) => link.levelId);
+  return plan.factors.map(
+    (factor) =>
+      plan.levels.find((level) => level.factorId === factor.id && ids.includes(level.id))?.name ?? '',
+  );
+}
+
+/** Readings in an order in which each correction comes after what it corrects, as the foreign key asks. */
+function correctedFirst(readings: readonly Reading[]): Reading[] {
+  const placed = new Set<string>();
+  const ordered: Reading[] = [];
+  let waiting = [...readings];
+  while (waiting.length > 0) {
+    const ready = waiting.filter(
+      (reading) => reading.supersedesId === null || placed.has(reading.supersedesId),
+    );
+    if (ready.length === 0) throw new Error('corrections form a circle');
+    for (const reading of ready) placed.add(reading.id);
+    ordered.push(...ready);
+    waiting = waiting.filter((reading) => !placed.has(reading.id));
+  }
+  return ordered;
+}

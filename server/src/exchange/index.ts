@@ -1,0 +1,2 @@
+export { ExchangeModule } from './exchange.module.ts';
+export { ExchangeService, type NewExperiment } from './exchange.service.ts';

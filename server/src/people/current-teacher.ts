@@ -1,0 +1,23 @@
+import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
+import type { Request } from 'express';
+import type { Teacher } from './teacher.entity.ts';
+
+/** A request after the guard found who sends it. */
+export type KnownRequest = Request & { teacher?: Teacher };
+
+/** Cookie that carries the session's token. */
+export const SESSION_COOKIE = 'bright_sprout_session';
+
+/** The teacher who sends the request; only on routes that ask for one. */
+export const CurrentTeacher = createParamDecorator((_: unknown, context: ExecutionContext): Teacher => {
+  const { teacher } = context.switchToHttp().getRequest<KnownRequest>();
+  if (!teacher) throw new Error('a route without a teacher asked for one');
+  return teacher;
+});
+
+/** The session token of a request; empty when it has none. */
+export function tokenOf(request: Request): string {
+  const cookies = request.cookies as Record<string, unknown> | undefined;
+  const token = cookies?.[SESSION_COOKIE];
+  return typeof token === 'string' ? token : '';
+}

@@ -1,0 +1,66 @@
+import {
+  peopleRoutes,
+  RegisterRequest,
+  SignInRequest,
+  type TeacherView,
+} from '@bright-sprout/contract/people';
+import { Body, Controller, Req, Res, UseGuards } from '@nestjs/common';
+import { ThrottlerGuard } from '@nestjs/throttler';
+import type { Request, Response } from 'express';
+import { Operation } from '../shared/index.ts';
+import { CurrentTeacher, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
+import { SESSION_MS, SessionsService } from './sessions.service.ts';
+import type { Teacher } from './teacher.entity.ts';
+import { TeachersService, teacherView } from './teachers.service.ts';
+
+/** Accounts and sessions. */
+@Controller()
+export class PeopleController {
+  constructor(
+    private readonly teachers: TeachersService,
+    private readonly sessions: SessionsService,
+  ) {}
+
+  @Operation(peopleRoutes.register)
+  @UseGuards(ThrottlerGuard)
+  async register(
+    @Body() body: RegisterRequest,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<TeacherView> {
+    return this.#welcome(await this.teachers.register(body), request, response);
+  }
+
+  @Operation(peopleRoutes.signIn)
+  @UseGuards(ThrottlerGuard)
+  async signIn(
+    @Body() body: SignInRequest,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<TeacherView> {
+    return this.#welcome(await this.teachers.signIn(body), request, response);
+  }
+
+  @Operation(peopleRoutes.whoAmI)
+  whoAmI(@CurrentTeacher() teacher: Teacher): TeacherView {
+    return teacherView(teacher);
+  }
+
+  @Operation(peopleRoutes.signOut)
+  async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<void> {
+    await this.sessions.revoke(tokenOf(request));
+    response.clearCookie(SESSION_COOKIE, { path: '/' });
+  }
+
+  async #welcome(teacher: Teacher, request: Request, response: Response): Promise<TeacherView> {
+    const token = await this.sessions.open(teacher.id);
+    response.cookie(SESSION_COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+      maxAge: SESSION_MS,
+    });
+    return teacherView(teacher);
+  }
+}

@@ -1,0 +1,51 @@
+import type { RegisterRequest, SignInRequest, TeacherView } from '@bright-sprout/contract/people';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { ApiError, isDuplicate } from '../shared/index.ts';
+import { hashPassword, passwordMatches } from './passwords.ts';
+import { Teacher } from './teacher.entity.ts';
+
+/** Accounts. */
+@Injectable()
+export class TeachersService {
+  /** Compared with when there is no such account, so that the answer takes as long. */
+  readonly #decoy = hashPassword('no account has this password');
+
+  constructor(@InjectRepository(Teacher) private readonly teachers: Repository<Teacher>) {}
+
+  /** @throws ApiError `email_taken` */
+  async register(request: RegisterRequest, isDemo = false): Promise<Teacher> {
+    const { email, displayName, password, timeZone } = request;
+    const passwordHash = await hashPassword(password);
+    const teacher = this.teachers.create({ id: uuid(), email, displayName, passwordHash, timeZone, isDemo });
+    try {
+      await this.teachers.insert(teacher);
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+      const message = 'There is an account with this e-mail address. Sign in, or use another address.';
+      throw new ApiError('email_taken', message, { fields: [{ field: 'email', message }] });
+    }
+    return teacher;
+  }
+
+  /** @throws ApiError `wrong_sign_in`, without telling whether the account exists */
+  async signIn(request: SignInRequest): Promise<Teacher> {
+    const teacher = await this.teachers.findOneBy({ email: request.email });
+    const matches = await passwordMatches(teacher?.passwordHash ?? (await this.#decoy), request.password);
+    if (!teacher || !matches) {
+      throw new ApiError(
+        'wrong_sign_in',
+        'This e-mail address and password do not go together. Check both and try again.',
+      );
+    }
+    return teacher;
+  }
+}
+
+/** What the interface may know of a teacher. */
+export function teacherView(teacher: Teacher): TeacherView {
+  const { id, email, displayName, timeZone, isDemo } = teacher;
+  return { id, email, displayName, timeZone, isDemo };
+}

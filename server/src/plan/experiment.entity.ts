@@ -1,0 +1,64 @@
+import type { ExperimentStatus } from '@bright-sprout/core/schedule';
+import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Teacher } from '../people/index.ts';
+import { Crop } from './crop.entity.ts';
+
+/** A question and the plan to answer it. */
+@Entity('experiment')
+export class Experiment {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_experiment_teacher')
+  @Column('uuid')
+  teacherId: string;
+
+  @ManyToOne(() => Teacher, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'teacher_id', foreignKeyConstraintName: 'fk_experiment_teacher' })
+  teacher: Relation<Teacher>;
+
+  /** Counts changes of the plan; a change states the version it was made on. */
+  @Column('int', { default: 0 })
+  version: number;
+
+  @Column('varchar', { length: 12, default: 'draft' })
+  status: ExperimentStatus;
+
+  @Column('varchar', { length: 300 })
+  question: string;
+
+  @Column('varchar', { length: 1000, default: '' })
+  hypothesis: string;
+
+  @Index('ix_experiment_crop')
+  @Column('varchar', { length: 40, nullable: true })
+  cropId: string | null;
+
+  @ManyToOne(() => Crop, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'crop_id', foreignKeyConstraintName: 'fk_experiment_crop' })
+  crop: Relation<Crop> | null;
+
+  @Column('varchar', { length: 80 })
+  cropName: string;
+
+  @Column('date')
+  sowOn: string;
+
+  @Column('date')
+  lessonOn: string;
+
+  @Column('int')
+  replicates: number;
+
+  @Column('int')
+  seedsPerUnit: number;
+
+  @Column('int', { unsigned: true })
+  layoutSeed: number;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  discardedAt: Date | null;
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  createdAt: Date;
+}

@@ -1,0 +1,85 @@
+import {
+  type CropView,
+  DescriptionRequest,
+  type ExperimentView,
+  FinishRequest,
+  LayoutRequest,
+  PlanRequest,
+  planRoutes,
+  StartRequest,
+} from '@bright-sprout/contract/plan';
+import { Body, Controller, Param } from '@nestjs/common';
+import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { Operation } from '../shared/index.ts';
+import { PlanService } from './plan.service.ts';
+
+/** Crops and plans. */
+@Controller()
+export class PlanController {
+  constructor(private readonly plans: PlanService) {}
+
+  @Operation(planRoutes.crops)
+  crops(): Promise<CropView[]> {
+    return this.plans.crops();
+  }
+
+  @Operation(planRoutes.start)
+  start(
+    @Param('newExperimentId') id: string,
+    @Body() body: StartRequest,
+    @CurrentTeacher() teacher: Teacher,
+  ): Promise<ExperimentView> {
+    return this.plans.start(id, body, teacher);
+  }
+
+  @Operation(planRoutes.experiment)
+  experiment(@Param('experimentId') id: string, @CurrentTeacher() teacher: Teacher): Promise<ExperimentView> {
+    return this.plans.view(id, teacher);
+  }
+
+  @Operation(planRoutes.savePlan)
+  savePlan(
+    @Param('experimentId') id: string,
+    @Body() body: PlanRequest,
+    @CurrentTeacher() teacher: Teacher,
+  ): Promise<ExperimentView> {
+    return this.plans.savePlan(id, body, teacher);
+  }
+
+  @Operation(planRoutes.describe)
+  describe(
+    @Param('experimentId') id: string,
+    @Body() body: DescriptionRequest,
+    @CurrentTeacher() teacher: Teacher,
+  ): Promise<ExperimentView> {
+    return this.plans.describe(id, body, teacher);
+  }
+
+  @Operation(planRoutes.arrange)
+  arrange(
+    @Param('experimentId') id: string,
+    @Body() body: LayoutRequest,
+    @CurrentTeacher() teacher: Teacher,
+  ): Promise<ExperimentView> {
+    return this.plans.arrange(id, body, teacher);
+  }
+
+  @Operation(planRoutes.finish)
+  finish(
+    @Param('experimentId') id: string,
+    @Body() body: FinishRequest,
+    @CurrentTeacher() teacher: Teacher,
+  ): Promise<ExperimentView> {
+    return this.plans.finish(id, body.finished, teacher);
+  }
+
+  @Operation(planRoutes.discard)
+  discard(@Param('experimentId') id: string): Promise<void> {
+    return this.plans.setDiscarded(id, true);
+  }
+
+  @Operation(planRoutes.putBack)
+  putBack(@Param('experimentId') id: string): Promise<void> {
+    return this.plans.setDiscarded(id, false);
+  }
+}

@@ -1,0 +1,60 @@
+import type { ReadingRequest } from '@bright-sprout/contract/record';
+import { LONGEST_MM } from '@bright-sprout/core/shared';
+import type { ExperimentStatus } from '@bright-sprout/core/schedule';
+import { ApiError, invalidField } from '../shared/index.ts';
+
+/** What is stored about the unit and variable of a reading. */
+export interface ReadingPlace {
+  readonly status: ExperimentStatus;
+  readonly sowedOn: string | null;
+  readonly kind: string;
+  /** Unit, variable and day of the reading to be corrected, when one was named and exists. */
+  readonly corrected: { unitId: string; variableId: string; observedOn: string } | null;
+}
+
+/**
+ * Refuses a reading that cannot be: before sowing, in the future, a value beside a state, a negative height.
+ * @throws ApiError
+ */
+export function checkReading(request: ReadingRequest, place: ReadingPlace, today: string): void {
+  const { state, value, observedOn } = request;
+  if (place.status === 'finished') {
+    throw new ApiError(
+      'experiment_finished',
+      'This experiment is finished. Open it again on the Plan page to add readings.',
+    );
+  }
+  if (place.sowedOn === null)
+    throw new ApiError('not_planted', 'This pot has no sowing date yet. Mark it as sown first.');
+  if (observedOn < place.sowedOn)
+    throw invalidField(
+      'observedOn',
+      `This pot was sown on ${place.sowedOn}; choose that day or a later one.`,
+    );
+  if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
+  if (value !== null && value !== undefined && state !== 'up') {
+    throw invalidField('value', 'Give a value, or a state in its place, not both.');
+  }
+  if (value !== null && value !== undefined) checkValue(place.kind, value);
+  if (request.supersedesId && !isSamePlace(request, place.corrected)) {
+    throw invalidField('supersedesId', 'A correction is of a reading of the same pot, variable and day.');
+  }
+}
+
+function checkValue(kind: string, value: number): void {
+  if (kind === 'length' && (value < 0 || value > LONGEST_MM)) {
+    throw invalidField('value', 'Give a length from 0 to 30 m.');
+  }
+  if (kind === 'count' && (value < 0 || !Number.isInteger(value))) {
+    throw invalidField('value', 'Give a whole number, 0 or more.');
+  }
+}
+
+function isSamePlace(request: ReadingRequest, corrected: ReadingPlace['corrected']): boolean {
+  return (
+    corrected !== null &&
+    corrected.unitId === request.unitId &&
+    corrected.variableId === request.variableId &&
+    corrected.observedOn === request.observedOn
+  );
+}

@@ -1,0 +1,59 @@
+import type { ReadingState } from '@bright-sprout/core/shared';
+import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Unit, Variable } from '../plan/index.ts';
+
+/** One reading. Rows are only ever added; a correction names the row that it supersedes. */
+@Entity('reading')
+@Index('ix_reading_unit', ['unitId', 'variableId', 'observedOn'])
+export class Reading {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Column('uuid')
+  unitId: string;
+
+  @ManyToOne(() => Unit, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'unit_id', foreignKeyConstraintName: 'fk_reading_unit' })
+  unit: Relation<Unit>;
+
+  @Index('ix_reading_variable')
+  @Column('uuid')
+  variableId: string;
+
+  @ManyToOne(() => Variable, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'variable_id', foreignKeyConstraintName: 'fk_reading_variable' })
+  variable: Relation<Variable>;
+
+  @Column('date')
+  observedOn: string;
+
+  @Column('varchar', { length: 10 })
+  state: ReadingState;
+
+  /** In the base unit of the variable: mm for lengths. */
+  @Column('double', { nullable: true })
+  value: number | null;
+
+  @Column('varchar', { length: 60 })
+  entered: string;
+
+  @Column('varchar', { length: 20 })
+  unitOfMeasure: string;
+
+  @Column('double')
+  precision: number;
+
+  @Column('varchar', { length: 60 })
+  observer: string;
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  recordedAt: Date;
+
+  @Index('ix_reading_supersedes')
+  @Column('uuid', { nullable: true })
+  supersedesId: string | null;
+
+  @ManyToOne(() => Reading, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'supersedes_id', foreignKeyConstraintName: 'fk_reading_supersedes' })
+  supersedes: Relation<Reading> | null;
+}

@@ -1,0 +1,140 @@
+import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, type Repository } from 'typeorm';
+import type { Teacher } from '../people/index.ts';
+import { Experiment } from '../plan/index.ts';
+import { ApiError, Clock, isDuplicate, notFound } from '../shared/index.ts';
+import { checkReading, type ReadingPlace } from './check-reading.ts';
+import { Reading } from './reading.entity.ts';
+
+interface PlaceRow {
+  status: ReadingPlace['status'];
+  sowedOn: string | null;
+  kind: string;
+  correctedUnit: string | null;
+  correctedVariable: string | null;
+  correctedDay: string | null;
+}
+
+/** Readings: added, never changed. */
+@Injectable()
+export class ReadingsService {
+  readonly #readings: Repository<Reading>;
+
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clock: Clock,
+  ) {
+    this.#readings = source.getRepository(Reading);
+  }
+
+  /** Every reading of an experiment in the order they were made. */
+  async all(experimentId: string): Promise<ReadingView[]> {
+    const readings = await this.#readings.find({
+      where: { unit: { experimentId } },
+      order: { recordedAt: 'ASC', id: 'ASC' },
+    });
+    const superseded = new Set(readings.map((reading) => reading.supersedesId));
+    return readings.map((reading) => readingView(reading, !superseded.has(reading.id)));
+  }
+
+  /**
+   * Keeps a reading. Sent twice under the same id it is stored once; another reading under that id is refused.
+   * @throws ApiError `not_found`, `invalid_fields`, `not_planted`, `experiment_finished`, `id_in_use`
+   */
+  async keep(
+    experimentId: string,
+    id: string,
+    request: ReadingRequest,
+    teacher: Teacher,
+  ): Promise<ReadingView> {
+    const place = await this.#placeOf(experimentId, request);
+    checkReading(request, place, this.clock.today(teacher.timeZone));
+    const reading = this.#readings.create({
+      id,
+      unitId: request.unitId,
+      variableId: request.variableId,
+      observedOn: request.observedOn,
+      state: request.state,
+      value: request.value ?? null,
+      entered: request.entered,
+      unitOfMeasure: request.unitOfMeasure,
+      precision: request.precision,
+      supersedesId: request.supersedesId ?? null,
+      observer: teacher.displayName,
+      recordedAt: this.clock.now(),
+    });
+    try {
+      await this.#readings.insert(reading);
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+      return this.#keptBefore(reading);
+    }
+    if (place.status === 'planted' && request.state === 'up') {
+      await this.source
+        .getRepository(Experiment)
+        .update({ id: experimentId, status: 'planted' }, { status: 'growing' });
+    }
+    return readingView(reading, true);
+  }
+
+  async #keptBefore(sent: Reading): Promise<ReadingView> {
+    const kept = await this.#readings.findOneBy({ id: sent.id });
+    const same =
+      kept !== null &&
+      kept.unitId === sent.unitId &&
+      kept.variableId === sent.variableId &&
+      kept.observedOn === sent.observedOn &&
+      kept.state === sent.state &&
+      kept.value === sent.value &&
+      kept.supersedesId === sent.supersedesId;
+    if (!same)
+      throw new ApiError(
+        'id_in_use',
+        'Another reading was kept under this id. Reload the page and enter it again.',
+      );
+    const counts = !(await this.#readings.existsBy({ supersedesId: kept.id }));
+    return readingView(kept, counts);
+  }
+
+  async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
+    const [row] = await this.source.query<PlaceRow[]>(
+      `SELECT e.status, u.sowed_on AS sowedOn, v.kind,
+              c.unit_id AS correctedUnit, c.variable_id AS correctedVariable, c.observed_on AS correctedDay
+       FROM experiment e
+       JOIN unit u ON u.experiment_id = e.id AND u.id = ?
+       JOIN variable v ON v.experiment_id = e.id AND v.id = ?
+       LEFT JOIN reading c ON c.id = ?
+       WHERE e.id = ?`,
+      [request.unitId, request.variableId, request.supersedesId ?? null, experimentId],
+    );
+    if (!row) throw notFound();
+    const { correctedUnit, correctedVariable, correctedDay } = row;
+    const corrected =
+      correctedUnit === null
+        ? null
+        : { unitId: correctedUnit, variableId: correctedVariable ?? '', observedOn: correctedDay ?? '' };
+    return { status: row.status, sowedOn: row.sowedOn, kind: row.kind, corrected };
+  }
+}
+
+function readingView(reading: Reading, counts: boolean): ReadingView {
+  const { id, unitId, variableId, observedOn, state, value, entered } = reading;
+  const { unitOfMeasure, precision, observer, supersedesId } = reading;
+  return {
+    id,
+    unitId,
+    variableId,
+    observedOn,
+    state,
+    value,
+    entered,
+    unitOfMeasure,
+    precision,
+    observer,
+    recordedAt: reading.recordedAt.toISOString(),
+    supersedesId,
+    counts,
+  };
+}

@@ -1,0 +1,20 @@
+import { check } from '@bright-sprout/contract/shared';
+import { type ArgumentMetadata, Injectable, type PipeTransform } from '@nestjs/common';
+import { invalidFields, notFound } from './api-error.ts';
+
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
+
+/** Checks every body and query against its contract class, and every id in a path. */
+@Injectable()
+export class ContractPipe implements PipeTransform {
+  transform(value: unknown, metadata: ArgumentMetadata): unknown {
+    if (metadata.type === 'param') {
+      if (typeof value !== 'string' || !UUID.test(value)) throw notFound();
+      return value.toLowerCase();
+    }
+    if (metadata.type === 'custom' || metadata.metatype === undefined) return value;
+    const checked = check(metadata.metatype as new () => object, { ...(value as object | undefined) });
+    if (!checked.ok) throw invalidFields(checked.fields);
+    return checked.value;
+  }
+}

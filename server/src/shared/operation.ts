@@ -1,0 +1,19 @@
+import type { Route } from '@bright-sprout/contract/shared';
+import { applyDecorators, Delete, Get, Header, HttpCode, Post, Put, SetMetadata } from '@nestjs/common';
+
+/** Metadata key under which a handler carries its route. */
+export const ROUTE_KEY = 'bright-sprout:route';
+
+const VERBS = { GET: Get, POST: Post, PUT: Put, DELETE: Delete } as const;
+
+/** Registers a handler for an operation of the contract: method, path, status and who may call it. */
+export function Operation(route: Route): MethodDecorator {
+  const hasContent = route.answer !== undefined || route.file !== undefined;
+  const file = route.file === undefined ? [] : [Header('Content-Type', `${route.file}; charset=utf-8`)];
+  return applyDecorators(
+    VERBS[route.method](route.path),
+    SetMetadata(ROUTE_KEY, route),
+    HttpCode(hasContent ? 200 : 204),
+    ...file,
+  );
+}

@@ -1,0 +1,1 @@
+export { ShelfModule } from './shelf.module.ts';

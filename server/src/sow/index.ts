@@ -1,0 +1,1 @@
+export { SowModule } from './sow.module.ts';

@@ -1,0 +1,8 @@
+import { Module } from '@nestjs/common';
+import { PlanModule } from '../plan/index.ts';
+import { SowController } from './sow.controller.ts';
+import { SowingService } from './sowing.service.ts';
+
+/** Sowing. */
+@Module({ imports: [PlanModule], controllers: [SowController], providers: [SowingService] })
+export class SowModule {}

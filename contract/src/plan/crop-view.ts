@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
 import { Type } from 'class-transformer';
 import { IsIn, IsInt, IsNumber, IsOptional, IsString, ValidateNested } from 'class-validator';

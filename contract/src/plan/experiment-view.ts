@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { VARIABLE_KINDS, type VariableKind } from '@bright-sprout/core/exchange';
 import { EXPERIMENT_STATUSES, type ExperimentStatus } from '@bright-sprout/core/schedule';
 import { Type } from 'class-transformer';

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { CONTAINER_KINDS, type ContainerKind, MOST_LEVELS } from '@bright-sprout/core/design';
 import type { LengthUnit } from '@bright-sprout/core/shared';
 import { Type } from 'class-transformer';

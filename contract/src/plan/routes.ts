@@ -1,4 +1,4 @@
-import { route } from '../shared/index.ts';
+import { listRoute, route } from '../shared/index.ts';
 import { CropView } from './crop-view.ts';
 import { ExperimentView } from './experiment-view.ts';
 import {
@@ -11,13 +11,12 @@ import {
 
 /** Crops and plans. */
 export const planRoutes = {
-  crops: route({
+  crops: listRoute({
     method: 'GET',
     path: '/crops',
     summary: 'Crops to choose from',
     access: 'teacher',
     answer: CropView,
-    isList: true,
   }),
   start: route({
     method: 'PUT',

@@ -12,7 +12,7 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */
 export class ReadingRequest {
@@ -103,13 +103,12 @@ export class ReadingView {
 
 /** Readings. */
 export const recordRoutes = {
-  readings: route({
+  readings: listRoute({
     method: 'GET',
     path: '/experiments/:experimentId/readings',
     summary: 'Every reading in the order they were made, corrected ones too',
     access: 'owner',
     answer: ReadingView,
-    isList: true,
   }),
   keepReading: route({
     method: 'PUT',

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { Transform } from 'class-transformer';
 import { ValidateBy, type ValidationOptions } from 'class-validator';

@@ -10,6 +10,7 @@ export { HealthView } from './health.ts';
 export {
   type Access,
   fillPath,
+  listRoute,
   type Method,
   type ParamsOf,
   route,

@@ -48,6 +48,18 @@ export function route<
   return definition;
 }
 
+/** A route whose answer is a list of its answer class. */
+export function listRoute<
+  const Path extends string,
+  Body extends object = never,
+  Query extends object = never,
+  Answer extends object = never,
+>(
+  definition: Route<Path, Body, Query, Answer>,
+): Route<Path, Body, Query, Answer> & { readonly isList: true } {
+  return { ...definition, isList: true };
+}
+
 /** Fills the names of a path: `/experiments/:id` with `{ id: 'x' }` gives `/experiments/x`. */
 export function fillPath(path: string, params: Readonly<Record<string, string>>): string {
   return path.replaceAll(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { type ClassConstructor, plainToInstance } from 'class-transformer';
 import { validateSync, type ValidationError } from 'class-validator';
 import type { FieldProblem } from './errors.ts';

@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import { EXPERIMENT_STATUSES, type ExperimentStatus, type Job } from '@bright-sprout/core/schedule';
 import { Type } from 'class-transformer';
 import {

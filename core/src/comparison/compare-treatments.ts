@@ -33,7 +33,7 @@ export function compareTreatments(input: ComparisonInput): Comparison {
   const findings = unitDays(input.readings);
   const onDay = new Map<string, UnitDay>();
   for (const [unitId, history] of findings) {
-    const finding = history.find((candidate) => candidate.day === input.day);
+    const finding = findingOn(history, input.day);
     if (finding) onDay.set(unitId, finding);
   }
   const groups = input.treatments.map((treatment) => groupOf(treatment, input, onDay));
@@ -50,6 +50,13 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     unitCurves: curves,
     treatmentCurves: treatmentCurves(input.treatments, curves),
   };
+}
+
+/** The finding of the very day, or the earlier one that a unit was dead or removed, which lasts. */
+function findingOn(history: readonly UnitDay[], day: CalendarDay): UnitDay | undefined {
+  const last = history.filter((candidate) => candidate.day <= day).at(-1);
+  const isLasting = last?.state === 'dead' || last?.state === 'removed';
+  return last?.day === day || isLasting ? last : undefined;
 }
 
 function groupOf(

@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { around, type Interval, meanOf } from './describe.ts';
 import { studentizedRangeForInterval, upperStudentizedRange } from './distributions.ts';
-import { isNegligible, welchError } from './welch-t.ts';
+import { isNegligible, welchError, welchT } from './welch-t.ts';
 
 /** One pair out of several groups, allowing for all the pairs that could be compared. */
 export interface PairDifference {
@@ -15,10 +15,14 @@ export interface PairDifference {
   readonly p: number;
 }
 
+/** The studentised range is computed from 2 degrees of freedom upward (Copenhaver and Holland 1988). */
+const LEAST_DF = 2;
+
 /**
  * One pair by Games and Howell (1976): Welch's standard error and degrees of freedom with the studentised
- * range of `groupCount` means. With two groups it equals Welch's t test.
- * Undefined with fewer than two values in either group, or when neither varies.
+ * range of `groupCount` means. With two groups it is Welch's t test, which is what is computed then.
+ * Undefined with fewer than two values in either group, when neither varies, and, with three groups or more,
+ * below 2 degrees of freedom, where the algorithm for the studentised range does not reach.
  */
 export function gamesHowellPair(
   first: readonly number[],
@@ -31,6 +35,8 @@ export function gamesHowellPair(
   if (isNegligible(se, [...first, ...second])) return notDefined('no-spread');
   const difference = meanOf(second) - meanOf(first);
   const q = (Math.abs(difference) / se) * Math.SQRT2;
+  if (groupCount === 2) return twoGroups(first, second, q);
+  if (df < LEAST_DF) return notDefined('too-uncertain');
   const reach = (studentizedRangeForInterval(0.95, groupCount, df) * se) / Math.SQRT2;
   return defined({
     difference,
@@ -39,4 +45,11 @@ export function gamesHowellPair(
     df,
     p: upperStudentizedRange(q, groupCount, df),
   });
+}
+
+function twoGroups(first: readonly number[], second: readonly number[], q: number): Outcome<PairDifference> {
+  const test = welchT(first, second);
+  if (!test.defined) return test;
+  const { difference, interval, df, p } = test.value;
+  return defined({ difference, interval, q, df, p });
 }

@@ -6,7 +6,7 @@ import type {
   PlanRequest,
   StartRequest,
 } from '@bright-sprout/contract/plan';
-import { numberReplicates } from '@bright-sprout/core/design';
+import { numberReplicates, randomLayout } from '@bright-sprout/core/design';
 import { nextClassDay } from '@bright-sprout/core/schedule';
 import { addDays } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
@@ -198,19 +198,32 @@ export class PlanService {
     const isSameDesign =
       treatments.length === plan.levels.length &&
       experiment.replicates === plan.replicates &&
-      experiment.layoutSeed === plan.layoutSeed &&
       container?.kind === plan.containerKind;
     if (!isSameDesign) {
       await this.store.deleteRows(manager, id);
       await this.store.insertRows(manager, planRows(id, plan));
       return;
     }
+    if (experiment.layoutSeed !== plan.layoutSeed) await this.#shuffle(manager, treatments, plan);
     const [factor] = await manager.findBy(Factor, { experimentId: id });
     await manager.update(Factor, { experimentId: id }, { name: plan.factorName });
     await manager.update(Unit, { experimentId: id }, { seedsSown: plan.seedsPerUnit });
     for (const [position, { name, isControl }] of plan.levels.entries()) {
       await manager.update(Treatment, { experimentId: id, position }, { name, isControl });
       if (factor) await manager.update(Level, { factorId: factor.id, position }, { name });
+    }
+  }
+
+  /** Lays the same units out by another seed; units and treatments keep their ids. */
+  async #shuffle(manager: EntityManager, treatments: readonly Treatment[], plan: PlanRequest): Promise<void> {
+    const [first] = treatments;
+    if (!first) return;
+    for (const place of randomLayout(treatments.length, plan.replicates, plan.layoutSeed)) {
+      await manager.update(
+        Unit,
+        { experimentId: first.experimentId, number: place.number },
+        { treatmentId: treatments[place.treatment]?.id ?? first.id, replicate: place.replicate },
+      );
     }
   }
 }

@@ -1,0 +1,53 @@
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+import { buildIfChanged } from '@bright-sprout/scripts';
+import { DEMO_EMAIL, ROOT, startApplication } from './support/application.ts';
+import { LAUNCH } from './support/browser.ts';
+
+const FOLDER = join(ROOT, 'docs', 'screenshots');
+
+/** One picture of each main view, from the demo data. */
+async function takeAll(page: Page, address: string, password: string): Promise<void> {
+  const shoot = async (name: string): Promise<void> => {
+    await page.waitForLoadState('networkidle');
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: join(FOLDER, `${name}.png`) });
+    console.log(`docs/screenshots/${name}.png`);
+  };
+  const open = (question: string): Promise<void> => page.getByRole('link', { name: question }).click();
+
+  await page.goto(address);
+  await page.getByLabel('E-mail').fill(DEMO_EMAIL);
+  await page.getByLabel('Password').fill(password);
+  await shoot('sign-in');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await page.getByRole('heading', { name: /to do today|is due today/ }).waitFor();
+  await shoot('shelf');
+
+  await open('Do turnips mind a sandy mix?');
+  await page.getByLabel('Crop', { exact: true }).waitFor();
+  await shoot('plan');
+  await page.getByRole('link', { name: /^Sow/ }).click();
+  await shoot('sow');
+
+  await page.goto(address);
+  await open('Does seaweed feed make zinnias taller?');
+  await page.getByRole('link', { name: /^Record/ }).click();
+  await page.getByLabel(/How tall/).fill('9.8');
+  await shoot('record');
+
+  await page.getByRole('link', { name: /^Compare/ }).click();
+  await page.locator('.figure .main-svg').first().waitFor();
+  await shoot('compare');
+}
+
+await buildIfChanged(ROOT);
+const application = await startApplication();
+const browser = await chromium.launch(LAUNCH);
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  await takeAll(page, application.address, application.password);
+} finally {
+  await browser.close();
+  await application.stop();
+}

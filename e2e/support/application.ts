@@ -1,0 +1,57 @@
+import { randomBytes } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import {
+  freePort,
+  runLoadDemo,
+  runMigrations,
+  type ServerSettings,
+  startPrivateDatabase,
+  startServer,
+} from '@bright-sprout/scripts';
+
+/** Root of the repository. */
+export const ROOT = dirname(dirname(import.meta.dirname));
+
+/** E-mail of the demo teacher. */
+export const DEMO_EMAIL = 'tansy.holloway@fernhollow.example';
+
+/** The built application with the demo, in a folder and on ports of its own. */
+export interface Application {
+  readonly address: string;
+  readonly password: string;
+  readonly databaseUrl: string;
+  readonly rootUrl: string;
+  stop(): Promise<void>;
+}
+
+/** Starts the built application with the demo loaded. */
+export async function startApplication(extra: Readonly<Record<string, string>> = {}): Promise<Application> {
+  const folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-'));
+  const database = await startPrivateDatabase(folder, { durable: extra['DURABLE'] === 'yes' });
+  const port = await freePort();
+  const settings: ServerSettings = {
+    root: ROOT,
+    host: '127.0.0.1',
+    port,
+    appUrl: database.appUrl,
+    migrationUrl: database.migrationUrl,
+    extra,
+  };
+  const password = randomBytes(12).toString('base64url');
+  await runMigrations(settings);
+  await runLoadDemo(settings, password, true);
+  const server = await startServer(settings);
+  return {
+    address: `http://127.0.0.1:${port}`,
+    password,
+    databaseUrl: database.appUrl,
+    rootUrl: database.rootUrl,
+    stop: async () => {
+      await server.stop();
+      await database.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,75 @@
+import { useQuery } from '@tanstack/react-query';
+import { lazy, Suspense } from 'react';
+import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
+import { AccountMenu, SignInPage } from '../people/index.ts';
+import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
+import { FailureNote, Logo } from '../shared/ui/index.ts';
+import { ShortcutHelp } from './shortcut-help.tsx';
+
+const ShelfPage = lazy(() => import('../shelf/shelf-page.tsx'));
+const ExperimentFrame = lazy(() => import('./experiment-frame.tsx'));
+const PlanStage = lazy(() => import('../plan/plan-stage.tsx'));
+const SowStage = lazy(() => import('../sow/sow-stage.tsx'));
+const RecordStage = lazy(() => import('../record/record-stage.tsx'));
+const CompareStage = lazy(() => import('../compare/compare-stage.tsx'));
+
+/** The whole interface: the door, or the shelf and the experiments. */
+export function App() {
+  const session = useQuery(sessionQuery);
+  if (session.isPending) return <p className="visually-hidden">Opening …</p>;
+  if (!session.data) {
+    const isSignedOut = session.error instanceof ApiFailure && session.error.body.code === 'not_signed_in';
+    if (isSignedOut) return <SignInPage />;
+    return (
+      <main className="trouble">
+        <FailureNote error={session.error} />
+        <button type="button" className="btn btn-primary" onClick={() => void session.refetch()}>
+          Try again
+        </button>
+      </main>
+    );
+  }
+  return (
+    <>
+      <Suspense fallback={null}>
+        <Routes>
+          <Route
+            element={
+              <>
+                <header className="page-head">
+                  <Link to="/" className="brand">
+                    <Logo size={38} /> Bright Sprout
+                  </Link>
+                  <AccountMenu teacher={session.data} />
+                </header>
+                <Outlet />
+              </>
+            }
+          >
+            <Route index element={<ShelfPage />} />
+            <Route path="*" element={<NotHere />} />
+          </Route>
+          <Route path="experiments/:experimentId" element={<ExperimentFrame />}>
+            <Route index element={<Navigate to="plan" replace />} />
+            <Route path="plan" element={<PlanStage />} />
+            <Route path="sow" element={<SowStage />} />
+            <Route path="record" element={<RecordStage />} />
+            <Route path="compare" element={<CompareStage />} />
+          </Route>
+        </Routes>
+      </Suspense>
+      <ShortcutHelp />
+    </>
+  );
+}
+
+function NotHere() {
+  return (
+    <main className="trouble">
+      <h1>There is nothing at this address</h1>
+      <Link className="btn btn-primary" to="/">
+        To the shelf
+      </Link>
+    </main>
+  );
+}

@@ -1,0 +1,133 @@
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ReadingView } from '@bright-sprout/contract/record';
+import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
+import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
+import { Link, NavLink, Outlet, useParams, useSearchParams } from 'react-router';
+import { ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
+import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
+import { Ribbon } from '../shared/ribbon/index.ts';
+import { FailureNote, Logo, shortDay } from '../shared/ui/index.ts';
+
+/** The frame of an experiment: question, stages, the day ribbon, and the stage that is open. */
+export default function ExperimentFrame() {
+  const { experimentId = '' } = useParams();
+  const plan = useQuery(experimentQuery(experimentId));
+  const readings = useQuery(readingsQuery(experimentId));
+  const error = plan.error ?? readings.error;
+  if (error && !(plan.data && readings.data)) return <CannotOpen error={error} />;
+  if (!plan.data || !readings.data) return <p className="visually-hidden">Opening …</p>;
+  return <Frame experiment={plan.data} readings={readings.data} />;
+}
+
+function Frame({ experiment, readings }: { experiment: ExperimentView; readings: readonly ReadingView[] }) {
+  const [search, setSearch] = useSearchParams();
+  const [variable] = experiment.variables;
+  const findings = useMemo(() => findingsOf(readings, variable?.id ?? ''), [readings, variable]);
+  const asked = search.get('day');
+  const day = isCalendarDay(asked) ? asked : firstDay(experiment, readings);
+  if (!variable) return <CannotOpen error={new Error('no variable')} />;
+  const setDay = (next: string): void => setSearch({ day: next }, { replace: true });
+  return (
+    <ExperimentProvider value={{ experiment, readings, variable, findings, day, setDay }}>
+      <div className="frame">
+        <header className="frame-head">
+          <Link to="/" className="home-link" aria-label="To the shelf">
+            <Logo />
+          </Link>
+          <div className="frame-title">
+            <h1>{experiment.question}</h1>
+            <p>
+              {experiment.cropName && `${experiment.cropName.toLowerCase()}, `}
+              {experiment.units.length} pots · Bright Sprout
+            </p>
+          </div>
+          <StageLinks
+            experiment={experiment}
+            findings={findings}
+            hasReadings={readings.length > 0}
+            search={search.toString()}
+          />
+        </header>
+        <Ribbon />
+        <main className="frame-work">
+          <Outlet />
+        </main>
+      </div>
+    </ExperimentProvider>
+  );
+}
+
+function StageLinks({
+  experiment,
+  findings,
+  hasReadings,
+  search,
+}: {
+  experiment: ExperimentView;
+  findings: Findings;
+  hasReadings: boolean;
+  search: string;
+}) {
+  const isDraft = experiment.status === 'draft';
+  const left = isDraft ? 0 : unreadUnits(experiment, findings, experiment.today).length;
+  const toRead = left === 0 ? 'all read today' : `${left} ${left === 1 ? 'pot' : 'pots'} left today`;
+  const stages = [
+    {
+      to: 'plan',
+      name: 'Plan',
+      state: isDraft ? 'draft' : experiment.status === 'finished' ? 'finished' : 'set',
+    },
+    {
+      to: 'sow',
+      name: 'Sow',
+      state: isDraft ? `planned ${shortDay(experiment.sowOn)}` : `done ${shortDay(experiment.sowOn)}`,
+    },
+    {
+      to: 'record',
+      name: 'Record',
+      state: isDraft ? 'after sowing' : experiment.status === 'finished' ? 'closed' : toRead,
+    },
+    {
+      to: 'compare',
+      name: 'Compare',
+      state: hasReadings ? `day ${lastAge(experiment, findings)} so far` : 'nothing read yet',
+    },
+  ];
+  return (
+    <nav className="stages" aria-label="Stages">
+      {stages.map(({ to, name, state }) => (
+        <NavLink key={to} to={{ pathname: to, search }}>
+          <b>{name}</b>
+          <small>{state}</small>
+        </NavLink>
+      ))}
+    </nav>
+  );
+}
+
+function lastAge(experiment: ExperimentView, findings: Findings): number {
+  const days = [...findings.values()].flatMap((history) => history.map((finding) => finding.day)).sort();
+  return daysBetween(calendarDay(experiment.sowOn), days.at(-1) ?? calendarDay(experiment.sowOn));
+}
+
+/** The day to begin with: today while it lasts, else the last day read. */
+function firstDay(experiment: ExperimentView, readings: readonly ReadingView[]): string {
+  const days = readings.map((reading) => reading.observedOn).sort();
+  if (experiment.status === 'draft') return experiment.sowOn;
+  const isOver = experiment.status === 'finished' || experiment.today > experiment.lessonOn;
+  return isOver ? (days.at(-1) ?? experiment.sowOn) : experiment.today;
+}
+
+function CannotOpen({ error }: { error: unknown }) {
+  const isGone = error instanceof ApiFailure && error.body.code === 'not_found';
+  return (
+    <main className="trouble">
+      <h1>{isGone ? 'This experiment is not on your shelf' : 'This could not be opened'}</h1>
+      <FailureNote error={error} />
+      <Link className="btn btn-primary" to="/">
+        To the shelf
+      </Link>
+    </main>
+  );
+}

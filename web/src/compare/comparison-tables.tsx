@@ -1,0 +1,106 @@
+import type { ComparisonView } from '@bright-sprout/contract/compare';
+import type { TreatmentView } from '@bright-sprout/contract/plan';
+import type { Outcome } from '@bright-sprout/core/shared';
+import type { Interval } from '@bright-sprout/core/statistics';
+import { computedText, isClear, pText, undefinedWords, type ValueStyle } from '@bright-sprout/core/words';
+import Table from 'react-bootstrap/Table';
+
+/** The figures behind the charts: each treatment described, each pair compared, and the test over all. */
+export function ComparisonTables({
+  comparison,
+  treatments,
+  style,
+}: {
+  comparison: ComparisonView;
+  treatments: readonly TreatmentView[];
+  style: ValueStyle;
+}) {
+  const nameOf = (id: string): string => treatments.find((treatment) => treatment.id === id)?.name ?? '';
+  const figure = (outcome: Outcome<number>): string =>
+    outcome.defined ? computedText(outcome.value, style) : `– (${undefinedWords(outcome.reason)})`;
+  const interval = (outcome: Outcome<Interval>): string =>
+    outcome.defined
+      ? `${computedText(outcome.value.low, style)} to ${computedText(outcome.value.high, style)}`
+      : '–';
+  return (
+    <details className="figures-table">
+      <summary>The figures as a table</summary>
+      <Table size="sm" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Treatment</th>
+            <th scope="col">n pots</th>
+            <th scope="col">mean</th>
+            <th scope="col">95 % interval</th>
+            <th scope="col">SD</th>
+            <th scope="col">median</th>
+            <th scope="col">smallest</th>
+            <th scope="col">largest</th>
+          </tr>
+        </thead>
+        <tbody>
+          {comparison.groups.map(({ treatmentId, description, counts }) => (
+            <tr key={treatmentId}>
+              <th scope="row">{nameOf(treatmentId)}</th>
+              <td>
+                {description.n} of {counts.units}
+              </td>
+              <td>{figure(description.mean)}</td>
+              <td>{interval(description.interval)}</td>
+              <td>{figure(description.sd)}</td>
+              <td>{figure(description.median)}</td>
+              <td>{figure(description.min)}</td>
+              <td>{figure(description.max)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <Table size="sm" responsive>
+        <thead>
+          <tr>
+            <th scope="col">Pair</th>
+            <th scope="col">difference of means</th>
+            <th scope="col">95 % interval</th>
+            <th scope="col">p</th>
+            <th scope="col">in words</th>
+          </tr>
+        </thead>
+        <tbody>
+          {comparison.pairs.map((pair) => (
+            <tr key={`${pair.firstId} ${pair.secondId}`}>
+              <th scope="row">
+                {nameOf(pair.secondId)} minus {nameOf(pair.firstId)}
+              </th>
+              <td>{figure(pair.difference)}</td>
+              <td>
+                {pair.test.defined ? interval({ defined: true, value: pair.test.value.interval }) : '–'}
+              </td>
+              <td>{pair.test.defined ? pText(pair.test.value.p) : '–'}</td>
+              <td>
+                {pair.test.defined
+                  ? isClear(pair)
+                    ? 'more than luck usually makes'
+                    : 'cannot be told apart here'
+                  : undefinedWords(pair.test.reason)}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      <p className="quiet">{overallText(comparison)}</p>
+    </details>
+  );
+}
+
+function overallText({ overall, pairs }: ComparisonView): string {
+  const method = `Pairs by ${pairs.length > 1 ? 'Games–Howell, which allows for the number of pairs' : 'Welch’s t test'}. Each pot counts once.`;
+  if (overall.kind === 'none') return `No test over all treatments: ${undefinedWords(overall.reason)}.`;
+  if (!overall.result.defined)
+    return `No test over all treatments: ${undefinedWords(overall.result.reason)}. ${method}`;
+  if (overall.kind === 'welch-t') {
+    const { t, df, p } = overall.result.value;
+    return `Welch’s t test: t = ${t.toFixed(2)}, df = ${df.toFixed(1)}, ${pText(p)}. ${method}`;
+  }
+  const { f, df1, df2, p } = overall.result.value;
+  return `All treatments at once, Welch’s analysis of variance: F(${df1}, ${df2.toFixed(1)}) = ${f.toFixed(2)}, ${pText(p)}. ${method}`;
+}

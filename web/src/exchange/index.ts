@@ -1,0 +1,1 @@
+export { OpenFile } from './open-file.tsx';

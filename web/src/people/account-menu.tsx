@@ -1,0 +1,27 @@
+import type { TeacherView } from '@bright-sprout/contract/people';
+import { peopleRoutes } from '@bright-sprout/contract/people';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { LogOut } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { call, sessionQuery } from '../shared/api/index.ts';
+
+/** Who is signed in, and the way out. */
+export function AccountMenu({ teacher }: { teacher: TeacherView }) {
+  const queries = useQueryClient();
+  const signOut = useMutation({
+    mutationFn: () => call(peopleRoutes.signOut, {}),
+    onSuccess: () => {
+      queries.clear();
+      void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      window.location.assign('/');
+    },
+  });
+  return (
+    <div className="account">
+      <span>{teacher.displayName}</span>
+      <Button variant="light" size="sm" onClick={() => signOut.mutate()}>
+        <LogOut size={16} aria-hidden="true" /> Sign out
+      </Button>
+    </div>
+  );
+}

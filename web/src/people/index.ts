@@ -1,0 +1,2 @@
+export { AccountMenu } from './account-menu.tsx';
+export { SignInPage } from './sign-in-page.tsx';

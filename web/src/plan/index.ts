@@ -1,0 +1,1 @@
+export { useKeepExperiment } from './use-save-plan.ts';

@@ -1,0 +1,18 @@
+import { useExperiment } from '../shared/experiment/index.ts';
+import { DescriptionForm } from './description-form.tsx';
+import { LayoutSill } from './layout-sill.tsx';
+import { PlanForm } from './plan-form.tsx';
+
+/** Plan: the question and the design beside the sill that it makes. */
+export default function PlanStage() {
+  const { experiment } = useExperiment();
+  const isDraft = experiment.status === 'draft';
+  return (
+    <div className="stage">
+      <LayoutSill canArrange={isDraft} />
+      <section className="panel" aria-label="Plan">
+        {isDraft ? <PlanForm key={experiment.id} /> : <DescriptionForm key={experiment.id} />}
+      </section>
+    </div>
+  );
+}

@@ -1,0 +1,188 @@
+import type { UnitView } from '@bright-sprout/contract/plan';
+import type { ReadingView } from '@bright-sprout/contract/record';
+import { lastValueBefore } from '@bright-sprout/core/growth';
+import {
+  calendarDay,
+  fromMillimetres,
+  lengthText,
+  markText,
+  parseLength,
+  type ReadingState,
+} from '@bright-sprout/core/shared';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { scaleOf, standingOn, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
+import { ChangeNote } from './change-note.tsx';
+import { lengthProblemText } from './length-problem.ts';
+import { ReadingsOfDay } from './readings-of-day.tsx';
+import { Ruler } from './ruler.tsx';
+import { rulerLength } from './ruler-marks.ts';
+import { useKeepReading } from './use-keep-reading.ts';
+
+/** How a new reading relates to those of the same pot and day. */
+export type Intent = { readonly kind: 'add' } | { readonly kind: 'correct'; readonly reading: ReadingView };
+
+/** Reads one pot on one day. */
+export function ReadingPanel({
+  unit,
+  nextUnit,
+  onKept,
+}: {
+  unit: UnitView;
+  nextUnit: UnitView | undefined;
+  onKept: () => void;
+}) {
+  const { experiment, readings, findings, variable, day } = useExperiment();
+  const treatment = treatmentOf(experiment, unit);
+  const scale = scaleOf(variable);
+  const history = findings.get(unit.id) ?? [];
+  const last = lastValueBefore(history, calendarDay(day));
+  const today = readings.filter(
+    (reading) =>
+      reading.unitId === unit.id && reading.observedOn === day && reading.variableId === variable.id,
+  );
+  const [intent, setIntent] = useState<Intent | undefined>(today.length === 0 ? { kind: 'add' } : undefined);
+  const [text, setText] = useState('');
+  const [isTouched, setIsTouched] = useState(false);
+  const [longer, setLonger] = useState(0);
+  const keep = useKeepReading(unit, intent, onKept);
+
+  const parsed = parseLength(text, scale);
+  const valueMm = parsed.ok ? parsed.mm : undefined;
+  const lastAmount = fromMillimetres(last?.value ?? 0, scale.unit);
+  const length = Math.max(
+    rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? 0, scale.unit) / 1.2)),
+    longer,
+  );
+  const { isGone, finding } = standingOn(findings, unit.id, day);
+  const cannotRead = whyNot(experiment.status, day, experiment.today, unit.sowedOn);
+
+  const save = (state: ReadingState): void => {
+    keep.save(
+      state,
+      state === 'up' && parsed.ok ? { mm: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
+    );
+  };
+  const submit = (event: React.FormEvent): void => {
+    event.preventDefault();
+    setIsTouched(true);
+    if (parsed.ok) save('up');
+  };
+  const problem =
+    isTouched && !parsed.ok ? lengthProblemText(parsed.problem, scale) : fieldMessage(keep.error, 'value');
+
+  return (
+    <section className="panel reading-panel" aria-label={`Read pot ${unit.number}`}>
+      <Ruler
+        scale={scale}
+        length={length}
+        valueMm={valueMm}
+        last={
+          last?.value == null
+            ? undefined
+            : { mm: last.value, label: `${recentDay(last.day, day)}: ${markText(last.value, scale)}` }
+        }
+        habit={experiment.crop?.habit ?? 'upright'}
+        isDisabled={!intent || cannotRead !== undefined}
+        onChange={(mm) => setText(markText(mm, scale))}
+      />
+      <div className="reading-side">
+        <h2>Pot {unit.number}</h2>
+        <p className="reading-treatment">
+          <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
+          {unit.team && <span className="quiet"> · {unit.team}</span>}
+        </p>
+        {cannotRead ? (
+          <p className="note-attention">{cannotRead}</p>
+        ) : !intent ? (
+          <ReadingsOfDay
+            readings={today}
+            variable={variable}
+            onIntent={setIntent}
+            nextUnit={nextUnit}
+            onNext={onKept}
+          />
+        ) : (
+          <Form noValidate onSubmit={submit}>
+            {isGone && finding && (
+              <p className="note-attention">
+                Was {finding.state} on {recentDay(finding.day, day)}. Read it only if that was a mistake.
+              </p>
+            )}
+            {intent.kind === 'correct' && (
+              <p className="note-attention">
+                Correcting {intent.reading.entered || 'the reading'}: the old one is kept.
+              </p>
+            )}
+            <Form.Label htmlFor="height">How tall, from the soil line to the top of the stem?</Form.Label>
+            <div className="height-entry">
+              <Form.Control
+                id="height"
+                value={text}
+                inputMode="decimal"
+                autoComplete="off"
+                placeholder="–"
+                aria-describedby="height-note"
+                isInvalid={problem !== undefined}
+                onChange={(event) => setText(event.target.value)}
+              />
+              <span>{scale.unit}</span>
+            </div>
+            <div id="height-note" aria-live="polite">
+              {problem && <p className="field-problem">{problem}</p>}
+              {parsed.ok && (
+                <ChangeNote history={history} day={day} valueMm={parsed.mm} variable={variable} />
+              )}
+              {parsed.ok && parsed.moved && (
+                <p className="quiet">Read to the nearest mark: {lengthText(parsed.mm, scale)}.</p>
+              )}
+              {parsed.ok && parsed.unit !== scale.unit && (
+                <p className="note-attention">
+                  Typed in {parsed.unit}, while this plan reads in {scale.unit}: kept as{' '}
+                  {lengthText(parsed.mm, scale)}. Is that right?
+                </p>
+              )}
+            </div>
+            <div className="state-buttons">
+              <Button variant="light" onClick={() => save('not_up')} disabled={keep.isPending}>
+                Not up yet
+              </Button>
+              <Button variant="light" onClick={() => save('dead')} disabled={keep.isPending}>
+                Dead
+              </Button>
+              <Button variant="light" onClick={() => save('not_read')} disabled={keep.isPending}>
+                Not read
+              </Button>
+              <Button
+                variant="light"
+                onClick={() => setLonger(rulerLength(scale, length))}
+                disabled={keep.isPending}
+              >
+                Longer ruler
+              </Button>
+            </div>
+            {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
+            <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
+              {keep.isPending ? 'Keeping …' : nextUnit ? `Keep, next pot ${nextUnit.number}` : 'Keep'}
+            </Button>
+          </Form>
+        )}
+      </div>
+    </section>
+  );
+}
+
+function whyNot(
+  status: string,
+  day: string,
+  today: string,
+  sowedOn: string | null | undefined,
+): string | undefined {
+  if (status === 'finished') return 'This experiment is finished. Open it again in Plan to add readings.';
+  if (day > today) return 'This day has not come yet. Choose today or an earlier day on the ribbon.';
+  if (sowedOn && day < sowedOn) return 'This day is before the sowing.';
+  return undefined;
+}

@@ -1,0 +1,63 @@
+import type { UnitView, VariableView } from '@bright-sprout/contract/plan';
+import type { ReadingView } from '@bright-sprout/contract/record';
+import { calendarDay } from '@bright-sprout/core/shared';
+import Button from 'react-bootstrap/Button';
+import { findingText } from '../shared/experiment/index.ts';
+import type { Intent } from './reading-panel.tsx';
+
+/** What was read of a pot on a day, corrected readings too; correct one, or read again. */
+export function ReadingsOfDay({
+  readings,
+  variable,
+  onIntent,
+  nextUnit,
+  onNext,
+}: {
+  readings: readonly ReadingView[];
+  variable: VariableView;
+  onIntent: (intent: Intent) => void;
+  nextUnit: UnitView | undefined;
+  onNext: () => void;
+}) {
+  return (
+    <div className="readings-of-day">
+      <p className="quiet">Read on this day:</p>
+      <ul>
+        {readings.map((reading) => (
+          <li key={reading.id} className={reading.counts ? '' : 'is-corrected'}>
+            <b>{textOf(reading, variable)}</b>
+            <span className="quiet">
+              {reading.observer}
+              {!reading.counts && ', corrected'}
+            </span>
+            {reading.counts && (
+              <Button size="sm" variant="light" onClick={() => onIntent({ kind: 'correct', reading })}>
+                Correct
+              </Button>
+            )}
+          </li>
+        ))}
+      </ul>
+      <div className="button-row">
+        <Button variant="light" onClick={() => onIntent({ kind: 'add' })}>
+          Read it a second time
+        </Button>
+        {nextUnit && <Button onClick={onNext}>Next pot {nextUnit.number}</Button>}
+      </div>
+      <p className="quiet">Two readings of one day are both kept; their mean is compared.</p>
+    </div>
+  );
+}
+
+function textOf(reading: ReadingView, variable: VariableView): string {
+  return findingText(
+    {
+      unitId: reading.unitId,
+      day: calendarDay(reading.observedOn),
+      state: reading.state,
+      value: reading.value ?? null,
+      readings: 1,
+    },
+    variable,
+  );
+}

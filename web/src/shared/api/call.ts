@@ -1,0 +1,71 @@
+import { type ErrorBody, fillPath, type ParamsOf, type Route } from '@bright-sprout/contract/shared';
+
+/** An answer that was not a success, or no answer at all. */
+export class ApiFailure extends Error {
+  readonly body: ErrorBody;
+
+  constructor(body: ErrorBody) {
+    super(body.message);
+    this.body = body;
+  }
+}
+
+const NO_ANSWER: ErrorBody = {
+  code: 'server_error',
+  message: 'Bright Sprout did not answer. Check the network and try again; what you typed is still here.',
+  fields: [],
+};
+
+type Input<Path extends string, Body, Query> = ([ParamsOf<Path>] extends [never]
+  ? object
+  : { params: Record<ParamsOf<Path>, string> }) &
+  ([Body] extends [never] ? object : { body: Body }) &
+  ([Query] extends [never] ? object : { query?: Query });
+
+/**
+ * Calls an operation of the API.
+ * @throws ApiFailure with the words of the server, or of this device when there was no answer
+ */
+export async function call<
+  Path extends string,
+  Body extends object,
+  Query extends object,
+  Answer extends object,
+>(
+  route: Route<Path, Body, Query, Answer> & { isList: true },
+  input: Input<Path, Body, Query>,
+): Promise<Answer[]>;
+export async function call<
+  Path extends string,
+  Body extends object,
+  Query extends object,
+  Answer extends object,
+>(route: Route<Path, Body, Query, Answer>, input: Input<Path, Body, Query>): Promise<Answer>;
+export async function call(
+  route: Route,
+  input: { params?: Record<string, string>; body?: object; query?: object },
+): Promise<unknown> {
+  const address = addressOf(route, input.params ?? {}, input.query);
+  const answer = await fetch(address, {
+    method: route.method,
+    ...(input.body
+      ? { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(input.body) }
+      : {}),
+  }).catch(() => undefined);
+  if (!answer) throw new ApiFailure(NO_ANSWER);
+  if (answer.status === 204) return undefined;
+  const content: unknown = await answer.json().catch(() => undefined);
+  if (answer.ok && content !== undefined) return content;
+  throw new ApiFailure(isErrorBody(content) ? content : NO_ANSWER);
+}
+
+/** Address of an operation, for links that download. */
+export function addressOf(route: Route, params: Record<string, string>, query: object = {}): string {
+  const given = Object.entries(query).filter(([, value]) => value !== undefined);
+  const search = new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString();
+  return `/api${fillPath(route.path, params)}${search === '' ? '' : `?${search}`}`;
+}
+
+function isErrorBody(content: unknown): content is ErrorBody {
+  return typeof content === 'object' && content !== null && 'code' in content && 'message' in content;
+}

@@ -1,0 +1,12 @@
+export { ExperimentProvider, type OpenExperiment, treatmentOf, useExperiment } from './context.tsx';
+export {
+  type Findings,
+  findingsOf,
+  findingText,
+  scaleOf,
+  type Standing,
+  standingOn,
+  styleOf,
+  unreadUnits,
+} from './findings.ts';
+export { TreatmentKey } from './treatment-key.tsx';

@@ -1,0 +1,17 @@
+import type { TreatmentView } from '@bright-sprout/contract/plan';
+import { TreatmentMark } from '../plants/index.ts';
+
+/** Treatments with their marks, under the sill. */
+export function TreatmentKey({ treatments }: { treatments: readonly TreatmentView[] }) {
+  return (
+    <ul className="treatment-key" aria-label="Treatments">
+      {treatments.map(({ id, name, style, isControl }) => (
+        <li key={id}>
+          <TreatmentMark style={style} size={16} />
+          <span>{name}</span>
+          {isControl && <small>control</small>}
+        </li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,29 @@
+/** How a treatment looks on sill, chart, label and print: a colour, and a mark that works without it. */
+export interface TreatmentStyle {
+  readonly color: string;
+  /** Name of the mark in the chart library. */
+  readonly symbol: string;
+  /** The same mark as a path in a box of 24 by 24. */
+  readonly path: string;
+}
+
+/** Eight styles, apart in lightness as well as hue, each with a mark of its own. */
+export const TREATMENT_STYLES: readonly TreatmentStyle[] = [
+  { color: '#1f5f8b', symbol: 'circle', path: 'M12 3a9 9 0 1 1 0 18a9 9 0 1 1 0-18Z' },
+  { color: '#b06f00', symbol: 'triangle-up', path: 'M12 3 22 20H2Z' },
+  { color: '#6d3a8c', symbol: 'diamond-tall', path: 'M12 1 19 12 12 23 5 12Z' },
+  { color: '#2a2f2c', symbol: 'square', path: 'M4 4H20V20H4Z' },
+  { color: '#1d8375', symbol: 'cross', path: 'M9 2H15V9H22V15H15V22H9V15H2V9H9Z' },
+  {
+    color: '#b8336f',
+    symbol: 'star',
+    path: 'M12 1 14.9 9H23.4L16.6 14.1 19.1 22.2 12 17.3 4.9 22.2 7.4 14.1.6 9H9.1Z',
+  },
+  { color: '#6a6a12', symbol: 'hexagon', path: 'M12 2 20.7 7V17L12 22 3.3 17V7Z' },
+  { color: '#4a8fc2', symbol: 'bowtie', path: 'M2 4V20L12 12 22 20V4L12 12Z' },
+];
+
+/** The style of a treatment; after eight they begin again. */
+export function treatmentStyle(style: number): TreatmentStyle {
+  return TREATMENT_STYLES[style % TREATMENT_STYLES.length] as TreatmentStyle;
+}

@@ -1,0 +1,148 @@
+import { type RibbonDay, ribbonDays } from '@bright-sprout/core/schedule';
+import { calendarDay } from '@bright-sprout/core/shared';
+import { useMemo, useRef } from 'react';
+import { treatmentOf, useExperiment } from '../experiment/index.ts';
+import { treatmentStyle } from '../plants/index.ts';
+import { longDay, monthOf } from '../ui/index.ts';
+
+const MOST_DOTS = 4;
+
+/** The day ribbon: a notch a day from sowing to the lesson. Choosing a day moves every view to it. */
+export function Ribbon() {
+  const { experiment, readings, day, setDay } = useExperiment();
+  const strip = useRef<HTMLDivElement>(null);
+  const stylesByDay = useMemo(() => treatmentsReadByDay(experiment, readings), [experiment, readings]);
+  const days = useMemo(
+    () =>
+      ribbonDays({
+        sowOn: calendarDay(experiment.sowOn),
+        lessonOn: calendarDay(experiment.lessonOn),
+        today: calendarDay(experiment.today),
+        daysToEmergence: experiment.crop?.daysToEmergence ?? null,
+        readDays: [...stylesByDay.keys()].map(calendarDay),
+      }),
+    [experiment, stylesByDay],
+  );
+  const chosen = days.some((notch) => notch.day === day) ? day : days[0]?.day;
+
+  const step = (event: React.KeyboardEvent): void => {
+    const moves: Record<string, number> = {
+      ArrowLeft: -1,
+      ArrowRight: 1,
+      PageUp: -7,
+      PageDown: 7,
+      Home: -days.length,
+      End: days.length,
+    };
+    const move = moves[event.key];
+    if (move === undefined) return;
+    event.preventDefault();
+    const at = days.findIndex((notch) => notch.day === chosen);
+    const next = days[Math.max(0, Math.min(days.length - 1, at + move))];
+    if (!next) return;
+    setDay(next.day);
+    strip.current?.querySelector<HTMLElement>(`[data-day="${next.day}"]`)?.focus();
+  };
+
+  const emergence = days.filter((notch) => notch.inEmergenceWindow);
+  const firstUp = days.findIndex((notch) => notch.inEmergenceWindow);
+  return (
+    <nav
+      className="ribbon"
+      aria-label="Days from sowing to the lesson"
+      style={{ '--days': days.length } as React.CSSProperties}
+    >
+      <div className="ribbon-band" aria-hidden="true">
+        {emergence.length > 0 && (
+          <span style={{ gridColumn: `${firstUp + 1} / span ${emergence.length}` }}>most come up here</span>
+        )}
+      </div>
+      <div ref={strip} className="ribbon-strip" role="radiogroup" aria-label="Day" onKeyDown={step}>
+        {days.map((notch, index) => (
+          <Notch
+            key={notch.day}
+            notch={notch}
+            isFirst={index === 0 || notch.day.endsWith('-01')}
+            isChosen={notch.day === chosen}
+            isSowing={notch.day === experiment.sowOn}
+            isLesson={notch.day === experiment.lessonOn}
+            styles={stylesByDay.get(notch.day) ?? []}
+            onChoose={() => setDay(notch.day)}
+          />
+        ))}
+      </div>
+    </nav>
+  );
+}
+
+function Notch({
+  notch,
+  isFirst,
+  isChosen,
+  isSowing,
+  isLesson,
+  styles,
+  onChoose,
+}: {
+  notch: RibbonDay;
+  isFirst: boolean;
+  isChosen: boolean;
+  isSowing: boolean;
+  isLesson: boolean;
+  styles: readonly number[];
+  onChoose: () => void;
+}) {
+  const classes = ['notch'];
+  if (!notch.isClassDay) classes.push('is-off');
+  if (notch.inEmergenceWindow) classes.push('is-emergence');
+  if (styles.length > 0) classes.push('is-read');
+  if (isChosen) classes.push('is-chosen');
+  const words = [
+    longDay(notch.day),
+    notch.age >= 0 ? `day ${notch.age}` : '',
+    notch.isToday ? 'today' : '',
+    isSowing ? 'sowing' : '',
+    isLesson ? 'lesson' : '',
+    styles.length > 0 ? 'has readings' : '',
+  ].filter(Boolean);
+  return (
+    <div className="notch-place">
+      <span className="notch-above" aria-hidden="true">
+        {notch.isToday && <b className="stake">today</b>}
+        {isLesson && <b className="lesson-flag">lesson</b>}
+      </span>
+      <button
+        type="button"
+        role="radio"
+        aria-checked={isChosen}
+        aria-label={words.join(', ')}
+        data-day={notch.day}
+        tabIndex={isChosen ? 0 : -1}
+        className={classes.join(' ')}
+        onClick={onChoose}
+      >
+        {Number(notch.day.slice(8))}
+      </button>
+      <span className="notch-below" aria-hidden="true">
+        {styles.slice(0, MOST_DOTS).map((style) => (
+          <i key={style} style={{ background: treatmentStyle(style).color }} />
+        ))}
+        {styles.length === 0 && isSowing && <small>sow</small>}
+        {styles.length === 0 && isFirst && !isSowing && <small>{monthOf(notch.day)}</small>}
+      </span>
+    </div>
+  );
+}
+
+function treatmentsReadByDay(
+  experiment: ReturnType<typeof useExperiment>['experiment'],
+  readings: ReturnType<typeof useExperiment>['readings'],
+): Map<string, number[]> {
+  const styleOfUnit = new Map(experiment.units.map((unit) => [unit.id, treatmentOf(experiment, unit).style]));
+  const byDay = new Map<string, Set<number>>();
+  for (const { observedOn, unitId } of readings) {
+    const styles = byDay.get(observedOn) ?? new Set<number>();
+    byDay.set(observedOn, styles.add(styleOfUnit.get(unitId) ?? 0));
+  }
+  return new Map([...byDay].map(([day, styles]) => [day, [...styles].sort((a, b) => a - b)]));
+}

@@ -1,0 +1,3 @@
+export { Pot, usePotLabel } from './pot.tsx';
+export { Sill, type SillProps } from './sill.tsx';
+export { type Direction, neighbour } from './walk.ts';

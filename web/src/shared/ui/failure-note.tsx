@@ -1,0 +1,22 @@
+import Alert from 'react-bootstrap/Alert';
+import { ApiFailure } from '../api/index.ts';
+
+/** Words for something that failed. */
+export function FailureNote({ error }: { error: unknown }) {
+  if (!error) return null;
+  const message =
+    error instanceof ApiFailure
+      ? error.message
+      : 'Something went wrong on this device. Reload the page and try again.';
+  return (
+    <Alert variant="danger" className="note-harm">
+      {message}
+    </Alert>
+  );
+}
+
+/** The words of the server for one field; undefined when it said nothing of it. */
+export function fieldMessage(error: unknown, field: string): string | undefined {
+  if (!(error instanceof ApiFailure)) return undefined;
+  return error.body.fields.find((problem) => problem.field === field)?.message;
+}

@@ -1,0 +1,4 @@
+export { inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
+export { FailureNote, fieldMessage } from './failure-note.tsx';
+export { Logo } from './logo.tsx';
+export { useRemembered } from './remembered.ts';

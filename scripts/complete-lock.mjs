@@ -4,7 +4,18 @@ import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './bootstrap.mjs';
 
-const SYSTEMS = ['aix', 'android', 'darwin', 'freebsd', 'linux', 'netbsd', 'openbsd', 'openharmony', 'sunos', 'win32'];
+const SYSTEMS = [
+  'aix',
+  'android',
+  'darwin',
+  'freebsd',
+  'linux',
+  'netbsd',
+  'openbsd',
+  'openharmony',
+  'sunos',
+  'win32',
+];
 const CPUS = ['arm64', 'arm', 'ia32', 'loong64', 'mips64el', 'ppc64', 'riscv64', 's390x', 'x64', 'wasm32'];
 
 const path = join(root, 'package-lock.json');
@@ -16,7 +27,11 @@ for (const [place, entry] of Object.entries(lock.packages)) {
     const version = /\d+\.\d+\.\d+\S*/.exec(range)?.[0] ?? '0.0.0';
     const near = `${place}/node_modules/${name}`;
     const far = `node_modules/${name}`;
-    if (lock.packages[near] || (lock.packages[far] && (range !== version || lock.packages[far].version === version))) continue;
+    if (
+      lock.packages[near] ||
+      (lock.packages[far] && (range !== version || lock.packages[far].version === version))
+    )
+      continue;
     const words = name.split(/[-/]/);
     const system = SYSTEMS.find((candidate) => words.includes(candidate)) ?? 'none';
     const cpu = CPUS.find((candidate) => words.some((word) => word.startsWith(candidate))) ?? 'none';

@@ -29,7 +29,7 @@ export interface Application {
 /** Starts the built application with the demo loaded. */
 export async function startApplication(extra: Readonly<Record<string, string>> = {}): Promise<Application> {
   const folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-'));
-  const database = await startPrivateDatabase(folder, { durable: extra['DURABLE'] === 'yes' });
+  const database = await startPrivateDatabase(folder, { durable: extra.DURABLE === 'yes' });
   const port = await freePort();
   const settings: ServerSettings = {
     root: ROOT,

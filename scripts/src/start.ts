@@ -41,15 +41,15 @@ async function run(root: string, args: readonly string[]): Promise<void> {
       `"${unknown}" is not known. Use: npm start, npm start -- --fresh, npm start -- --fresh --yes`,
     );
   const fresh = args.includes('--fresh') && (args.includes('--yes') || (await askForReset()));
-  const folder = resolve(root, process.env['BRIGHT_SPROUT_DATA'] ?? '.data');
-  const host = process.env['HOST'] ?? '127.0.0.1';
-  const port = portFrom(process.env['PORT']);
+  const folder = resolve(root, process.env.BRIGHT_SPROUT_DATA ?? '.data');
+  const host = process.env.HOST ?? '127.0.0.1';
+  const port = portFrom(process.env.PORT);
   const address = `http://${host}:${port}`;
   makeFolder(folder);
   started.lock = await RunLock.take(folder, address);
   await requireFreePort(port, host);
 
-  const external = process.env['BRIGHT_SPROUT_DB_URL'];
+  const external = process.env.BRIGHT_SPROUT_DB_URL;
   const [database, stamp] = await Promise.all([
     external ? undefined : startPrivateDatabase(folder).then((it) => (started.database = it)),
     buildIfChanged(root),
@@ -60,7 +60,7 @@ async function run(root: string, args: readonly string[]): Promise<void> {
     port,
     appUrl: external ?? (database as PrivateDatabase).appUrl,
     migrationUrl:
-      process.env['BRIGHT_SPROUT_MIGRATION_DB_URL'] ?? external ?? (database as PrivateDatabase).migrationUrl,
+      process.env.BRIGHT_SPROUT_MIGRATION_DB_URL ?? external ?? (database as PrivateDatabase).migrationUrl,
   };
   const password = demoPassword(folder);
   await prepare(settings, folder, stamp, password, fresh, external !== undefined);
@@ -94,7 +94,7 @@ async function prepare(
   const isPrepared = !isExternal && existsSync(mark) && readFileSync(mark, 'utf8') === stamp;
   if (isPrepared && !fresh) return;
   await runMigrations(settings);
-  if (process.env['BRIGHT_SPROUT_DEMO'] !== 'off' || fresh) await runLoadDemo(settings, password, fresh);
+  if (process.env.BRIGHT_SPROUT_DEMO !== 'off' || fresh) await runLoadDemo(settings, password, fresh);
   writeFileSync(mark, stamp);
 }
 

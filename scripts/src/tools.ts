@@ -24,7 +24,7 @@ export const CHROMIUM: Tool = { what: 'Chromium', programs: ['chromium'], packag
 
 /** Full path of a program; undefined when it is not installed. */
 export function findProgram(name: string): string | undefined {
-  const folders = [...(process.env['PATH'] ?? '').split(delimiter), '/usr/sbin', '/usr/bin'];
+  const folders = [...(process.env.PATH ?? '').split(delimiter), '/usr/sbin', '/usr/bin'];
   return folders.map((folder) => join(folder, name)).find((path) => existsSync(path));
 }
 

@@ -22,13 +22,13 @@ const TABLES = [
     revoked_at datetime(3) NULL,
     UNIQUE KEY uq_session_token (token_hash),
     KEY ix_session_teacher (teacher_id),
-    CONSTRAINT fk_session_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE
+    CONSTRAINT fk_session_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
   `CREATE TABLE sign_in_attempts (
-    bucket varchar(120) NOT NULL PRIMARY KEY,
-    hits int NOT NULL,
-    window_ends_at datetime(3) NOT NULL,
-    KEY ix_attempts_end (window_ends_at)
+    \`key\` varchar(255) NOT NULL PRIMARY KEY,
+    points int NOT NULL DEFAULT 0,
+    expire bigint unsigned NULL,
+    KEY ix_attempts_expire (expire)
   )`,
   `CREATE TABLE crop (
     id varchar(40) NOT NULL PRIMARY KEY,
@@ -56,8 +56,8 @@ const TABLES = [
     created_at datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3),
     KEY ix_experiment_teacher (teacher_id),
     KEY ix_experiment_crop (crop_id),
-    CONSTRAINT fk_experiment_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE,
-    CONSTRAINT fk_experiment_crop FOREIGN KEY (crop_id) REFERENCES crop (id) ON DELETE SET NULL,
+    CONSTRAINT fk_experiment_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_experiment_crop FOREIGN KEY (crop_id) REFERENCES crop (id) ON DELETE SET NULL ON UPDATE NO ACTION,
     CONSTRAINT ck_experiment_status CHECK (status IN ('draft', 'planted', 'growing', 'finished')),
     CONSTRAINT ck_experiment_question CHECK (question <> ''),
     CONSTRAINT ck_experiment_replicates CHECK (replicates >= 1),
@@ -69,7 +69,7 @@ const TABLES = [
     position int NOT NULL,
     name varchar(60) NOT NULL,
     UNIQUE KEY uq_factor_position (experiment_id, position),
-    CONSTRAINT fk_factor_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE
+    CONSTRAINT fk_factor_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
   `CREATE TABLE level (
     id uuid NOT NULL PRIMARY KEY,
@@ -77,7 +77,7 @@ const TABLES = [
     position int NOT NULL,
     name varchar(60) NOT NULL,
     UNIQUE KEY uq_level_position (factor_id, position),
-    CONSTRAINT fk_level_factor FOREIGN KEY (factor_id) REFERENCES factor (id) ON DELETE CASCADE
+    CONSTRAINT fk_level_factor FOREIGN KEY (factor_id) REFERENCES factor (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
   `CREATE TABLE treatment (
     id uuid NOT NULL PRIMARY KEY,
@@ -87,7 +87,7 @@ const TABLES = [
     name varchar(120) NOT NULL,
     is_control tinyint(1) NOT NULL DEFAULT 0,
     UNIQUE KEY uq_treatment_position (experiment_id, position),
-    CONSTRAINT fk_treatment_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE,
+    CONSTRAINT fk_treatment_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_treatment_name CHECK (name <> '')
   )`,
   `CREATE TABLE treatment_level (
@@ -95,8 +95,8 @@ const TABLES = [
     level_id uuid NOT NULL,
     PRIMARY KEY (treatment_id, level_id),
     KEY ix_treatment_level_level (level_id),
-    CONSTRAINT fk_treatment_level_treatment FOREIGN KEY (treatment_id) REFERENCES treatment (id) ON DELETE CASCADE,
-    CONSTRAINT fk_treatment_level_level FOREIGN KEY (level_id) REFERENCES level (id) ON DELETE CASCADE
+    CONSTRAINT fk_treatment_level_treatment FOREIGN KEY (treatment_id) REFERENCES treatment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_treatment_level_level FOREIGN KEY (level_id) REFERENCES level (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
   `CREATE TABLE container (
     id uuid NOT NULL PRIMARY KEY,
@@ -106,7 +106,7 @@ const TABLES = [
     grid_rows int NOT NULL,
     grid_columns int NOT NULL,
     UNIQUE KEY uq_container_position (experiment_id, position),
-    CONSTRAINT fk_container_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE,
+    CONSTRAINT fk_container_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_container_grid CHECK (grid_rows BETWEEN 1 AND 500 AND grid_columns BETWEEN 1 AND 500)
   )`,
   `CREATE TABLE unit (
@@ -125,9 +125,9 @@ const TABLES = [
     UNIQUE KEY uq_unit_number (experiment_id, number),
     UNIQUE KEY uq_unit_place (container_id, place_row, place_column),
     KEY ix_unit_treatment (treatment_id),
-    CONSTRAINT fk_unit_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE,
-    CONSTRAINT fk_unit_container FOREIGN KEY (container_id) REFERENCES container (id) ON DELETE CASCADE,
-    CONSTRAINT fk_unit_treatment FOREIGN KEY (treatment_id) REFERENCES treatment (id) ON DELETE CASCADE,
+    CONSTRAINT fk_unit_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_unit_container FOREIGN KEY (container_id) REFERENCES container (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_unit_treatment FOREIGN KEY (treatment_id) REFERENCES treatment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_unit_counts CHECK (number >= 1 AND place_row >= 1 AND place_column >= 1 AND replicate >= 1),
     CONSTRAINT ck_unit_seeds CHECK (seeds_sown IS NULL OR seeds_sown >= 0)
   )`,
@@ -140,7 +140,7 @@ const TABLES = [
     unit varchar(20) NOT NULL,
     step double NOT NULL,
     UNIQUE KEY uq_variable_position (experiment_id, position),
-    CONSTRAINT fk_variable_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE,
+    CONSTRAINT fk_variable_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_variable_kind CHECK (kind IN ('length', 'count', 'number')),
     CONSTRAINT ck_variable_step CHECK (step > 0)
   )`,
@@ -160,9 +160,9 @@ const TABLES = [
     KEY ix_reading_unit (unit_id, variable_id, observed_on),
     KEY ix_reading_variable (variable_id),
     KEY ix_reading_supersedes (supersedes_id),
-    CONSTRAINT fk_reading_unit FOREIGN KEY (unit_id) REFERENCES unit (id) ON DELETE CASCADE,
-    CONSTRAINT fk_reading_variable FOREIGN KEY (variable_id) REFERENCES variable (id) ON DELETE CASCADE,
-    CONSTRAINT fk_reading_supersedes FOREIGN KEY (supersedes_id) REFERENCES reading (id) ON DELETE CASCADE,
+    CONSTRAINT fk_reading_unit FOREIGN KEY (unit_id) REFERENCES unit (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_reading_variable FOREIGN KEY (variable_id) REFERENCES variable (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_reading_supersedes FOREIGN KEY (supersedes_id) REFERENCES reading (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_reading_state CHECK (state IN ('not_up', 'up', 'dead', 'removed', 'not_read')),
     CONSTRAINT ck_reading_value CHECK (value IS NULL OR state = 'up'),
     CONSTRAINT ck_reading_precision CHECK (\`precision\` > 0)

@@ -33,7 +33,7 @@ export class ReadingRequest {
   @IsNumber()
   @Min(-1e9)
   @Max(1e9)
-  value: number | null;
+  value?: number | null;
 
   /** The text as it was entered. */
   @Trimmed()
@@ -53,7 +53,7 @@ export class ReadingRequest {
   /** The reading that this one corrects. */
   @IsOptional()
   @IsUUID()
-  supersedesId: string | null;
+  supersedesId?: string | null;
 }
 
 /** A reading as it is kept. */

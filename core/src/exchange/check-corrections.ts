@@ -22,11 +22,24 @@ export function checkCorrections(
       earlier !== reading &&
       earlier.unit === reading.unit &&
       earlier.variable === reading.variable &&
-      earlier.observedOn === reading.observedOn;
+      earlier.observedOn === reading.observedOn &&
+      !comesBack(reading, byId);
     if (!matches) {
       const expected = 'the id of another reading of the same pot, variable and date, or nothing';
       problems.push({ row, column: 'supersedes', found: reading.supersedes, expected });
     }
   }
   return problems;
+}
+
+/** True when following the corrections from a reading leads back to it: none of them would stand. */
+function comesBack(reading: ExchangedReading, byId: ReadonlyMap<string, ExchangedReading>): boolean {
+  const seen = new Set<string>();
+  let next = byId.get(reading.supersedes);
+  while (next !== undefined && !seen.has(next.id)) {
+    if (next.id === reading.id) return true;
+    seen.add(next.id);
+    next = byId.get(next.supersedes);
+  }
+  return false;
 }

@@ -16,6 +16,9 @@ export const MOST_UNITS = 500;
 const MOST_TREATMENTS = 24;
 const DEFAULT_COLUMNS = 6;
 
+/** Order of what the file gives no order: after all that has one, as first met. */
+const LAST = Number.MAX_SAFE_INTEGER;
+
 interface UnitDraft {
   number: number;
   firstRow: Omit<ExchangedUnit, 'row' | 'column' | 'replicate' | 'container'>;
@@ -27,9 +30,9 @@ interface UnitDraft {
 export class PlanCollector {
   readonly #factors: readonly string[];
   readonly #units = new Map<number, UnitDraft & { index: number }>();
-  readonly #treatments = new Map<string, ExchangedTreatment>();
+  readonly #treatments = new Map<string, ExchangedTreatment & { order: number }>();
   readonly #containers = new Map<number, ExchangedContainer>();
-  readonly #variables = new Map<string, ExchangedVariable>();
+  readonly #variables = new Map<string, ExchangedVariable & { order: number }>();
   #question = '';
   #crop = '';
   #sowOn: CalendarDay | undefined;
@@ -93,8 +96,8 @@ export class PlanCollector {
   }
 
   /** Index of a variable, made on first sight. */
-  variable(found: ExchangedVariable): number {
-    if (!this.#variables.has(found.name)) this.#variables.set(found.name, found);
+  variable(found: ExchangedVariable, order = LAST): number {
+    if (!this.#variables.has(found.name)) this.#variables.set(found.name, { ...found, order });
     return [...this.#variables.keys()].indexOf(found.name);
   }
 
@@ -107,11 +110,16 @@ export class PlanCollector {
   finish(readings: readonly ExchangedReading[], name: string): ExchangedExperiment {
     const drafts = [...this.#units.values()];
     const containers = this.#containersWithRoom(drafts);
-    const units = placed(drafts, containers);
+    if (this.#variables.size === 0) this.variable({ name: 'height', kind: 'length', unit: 'cm', step: 0.1 });
+    const treatments = inOrder([...this.#treatments.values()]);
+    const variables = inOrder([...this.#variables.values()]);
+    const units = placed(drafts, containers).map((unit) => ({
+      ...unit,
+      treatment: treatments.rankOf(unit.treatment),
+    }));
     const days = readings.map((reading) => reading.observedOn).sort();
     const sown = units.flatMap((unit) => unit.sowedOn ?? []).sort();
     const sowOn = this.#sowOn ?? sown[0] ?? days[0] ?? ('2000-01-01' as CalendarDay);
-    if (this.#variables.size === 0) this.variable({ name: 'height', kind: 'length', unit: 'cm', step: 0.1 });
     return {
       question: this.#question || name,
       crop: this.#crop,
@@ -122,10 +130,19 @@ export class PlanCollector {
           ? this.#factors.map((factor) => factor.slice(FACTOR_PREFIX.length))
           : ['Treatment'],
       containers,
-      treatments: [...this.#treatments.values()],
+      treatments: treatments.items.map(({ name: label, isControl, levels }) => ({
+        name: label,
+        isControl,
+        levels,
+      })),
       units,
-      variables: [...this.#variables.values()],
-      readings,
+      variables: variables.items.map(({ name: label, kind, unit, step }) => ({
+        name: label,
+        kind,
+        unit,
+        step,
+      })),
+      readings: readings.map((reading) => ({ ...reading, variable: variables.rankOf(reading.variable) })),
     };
   }
 
@@ -162,7 +179,8 @@ export class PlanCollector {
       if (isControl && [...this.#treatments.values()].some((treatment) => treatment.isControl)) {
         reader.problem('control', 'a second control', 'one treatment at most marked as the control');
       }
-      this.#treatments.set(name, { name, isControl, levels: levels.length > 0 ? levels : [name] });
+      const order = reader.whole('treatment_order', 1, 999) ?? LAST;
+      this.#treatments.set(name, { name, isControl, levels: levels.length > 0 ? levels : [name], order });
     }
     return [...this.#treatments.keys()].indexOf(name);
   }
@@ -222,6 +240,19 @@ export class PlanCollector {
       return { ...container, rows, columns };
     });
   }
+}
+
+/** Items by their order, and where each went. */
+function inOrder<T extends { order: number }>(
+  found: readonly T[],
+): { items: T[]; rankOf: (index: number) => number } {
+  const ranked = found
+    .map((item, index) => ({ item, index }))
+    .sort((a, b) => a.item.order - b.item.order || a.index - b.index);
+  return {
+    items: ranked.map(({ item }) => item),
+    rankOf: (index) => ranked.findIndex((entry) => entry.index === index),
+  };
 }
 
 function largest(drafts: readonly UnitDraft[], side: 'row' | 'column'): number {

@@ -22,7 +22,7 @@ export function readReading(
 ): ExchangedReading | undefined {
   const variable = readVariable(reader, plan);
   if (!variable) return undefined;
-  const variableIndex = plan.variable(variable);
+  const variableIndex = plan.variable(variable, reader.whole('variable_order', 1, 999));
   const valueText = reader.text('value');
   const stateText = reader.text('state');
   if (valueText === '' && stateText === '') {

@@ -12,6 +12,7 @@ export const COLUMNS_BEFORE_FACTORS = [
   'row',
   'column',
   'treatment',
+  'treatment_order',
   'control',
 ] as const;
 
@@ -25,6 +26,7 @@ export const COLUMNS_AFTER_FACTORS = [
   'observed',
   'day',
   'variable',
+  'variable_order',
   'variable_kind',
   'planned_unit',
   'planned_precision',

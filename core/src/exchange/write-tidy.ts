@@ -49,6 +49,7 @@ function tidyRow(
     row: String(unit.row),
     column: String(unit.column),
     treatment: guardText(treatment?.name ?? ''),
+    treatment_order: String(unit.treatment + 1),
     control: treatment?.isControl ? 'yes' : 'no',
     replicate: String(unit.replicate),
     block: guardText(unit.block),
@@ -68,6 +69,7 @@ type ReadingColumn =
   | 'observed'
   | 'day'
   | 'variable'
+  | 'variable_order'
   | 'variable_kind'
   | 'planned_unit'
   | 'planned_precision'
@@ -89,6 +91,7 @@ function readingCells(
   const variable = experiment.variables[reading?.variable ?? 0];
   const plan = {
     variable: guardText(variable?.name ?? ''),
+    variable_order: String((reading?.variable ?? 0) + 1),
     variable_kind: variable?.kind ?? '',
     planned_unit: guardText(variable?.unit ?? ''),
     planned_precision: String(variable?.step ?? ''),

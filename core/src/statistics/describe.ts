@@ -21,7 +21,10 @@ export interface Description {
   readonly sd: Outcome<number>;
   /** Standard error of the mean, sd / √n. */
   readonly standardError: Outcome<number>;
-  /** 95 % confidence interval of the mean from Student's t with n − 1 degrees of freedom. */
+  /**
+   * 95 % confidence interval of the mean from Student's t with n − 1 degrees of freedom. Undefined when all
+   * values are the same: an interval of no width would claim more than the ruler can read.
+   */
   readonly interval: Outcome<Interval>;
 }
 
@@ -81,10 +84,14 @@ export function describe(values: readonly number[]): Description {
     upperQuartile: defined(quantileSorted(sorted, 0.75)),
     sd: spread,
     standardError,
-    interval: standardError.defined
-      ? defined(around(mean, tForInterval(0.95, n - 1) * standardError.value))
-      : standardError,
+    interval: meanInterval(mean, n, standardError),
   };
+}
+
+function meanInterval(mean: number, n: number, standardError: Outcome<number>): Outcome<Interval> {
+  if (!standardError.defined) return standardError;
+  if (standardError.value === 0) return notDefined('no-spread');
+  return defined(around(mean, tForInterval(0.95, n - 1) * standardError.value));
 }
 
 /** The interval that reaches `reach` to either side of `centre`. */

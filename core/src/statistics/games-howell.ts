@@ -32,7 +32,7 @@ export function gamesHowellPair(
   if (groupCount < 2) return notDefined('too-few-groups');
   if (first.length < 2 || second.length < 2) return notDefined('group-too-small');
   const { se, df } = welchError(first, second);
-  if (isNegligible(se, [...first, ...second])) return notDefined('no-spread');
+  if (isNegligible(se, [...first, ...second]) || !Number.isFinite(df)) return notDefined('no-spread');
   const difference = meanOf(second) - meanOf(first);
   const q = (Math.abs(difference) / se) * Math.SQRT2;
   if (groupCount === 2) return twoGroups(first, second, q);

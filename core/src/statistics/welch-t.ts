@@ -31,7 +31,7 @@ export function welchT(first: readonly number[], second: readonly number[]): Out
   if (first.length < 2 || second.length < 2) return notDefined('group-too-small');
   const { se, df } = welchError(first, second);
   const difference = meanOf(second) - meanOf(first);
-  if (isNegligible(se, [...first, ...second])) return notDefined('no-spread');
+  if (isNegligible(se, [...first, ...second]) || !Number.isFinite(df)) return notDefined('no-spread');
   const t = difference / se;
   return defined({
     difference,

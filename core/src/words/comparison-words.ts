@@ -3,7 +3,7 @@ import { valueOr } from '../shared/index.ts';
 import { luckWords } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
 import { undefinedWords } from './undefined-words.ts';
-import { computedText, contrastWord, type ValueStyle } from './value-style.ts';
+import { computedText, contrastWord, roundedText, type ValueStyle } from './value-style.ts';
 
 /** A comparison said in words: the answer with its size first, how sure it is, and what it cannot say. */
 export interface ComparisonWords {
@@ -55,8 +55,10 @@ function comparedCount(comparison: Comparison): number {
   return comparison.pairs.filter((pair) => pair.test.defined).length;
 }
 
+/** A treatment's name within a sentence. */
 function nameOf(speech: ComparisonSpeech, treatmentId: string): string {
-  return speech.treatments.find((treatment) => treatment.id === treatmentId)?.name ?? 'unknown';
+  const name = speech.treatments.find((treatment) => treatment.id === treatmentId)?.name ?? '';
+  return /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
 }
 
 function whenText({ comparison }: ComparisonSpeech): string {
@@ -74,7 +76,7 @@ function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: bo
   const { level, style } = speech;
   const difference = valueOr(pair.difference, 0);
   const [first, second] = [nameOf(speech, pair.firstId), nameOf(speech, pair.secondId)];
-  const size = computedText(Math.abs(difference), style);
+  const size = (level === '14+' ? computedText : roundedText)(Math.abs(difference), style);
   const when = withDay ? ` ${whenText(speech)}` : '';
   const sameOnAverage = Math.abs(difference) < 1e-9;
   const contrast = contrastWord(difference, style);
@@ -83,7 +85,7 @@ function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: bo
   }
   if (level === '14+') return exactSentence(speech, pair, { first, second, size, contrast, when });
   const verb = level === '5-7' ? 'were' : 'were on average';
-  const about = `Pots with ${second} ${verb} about ${size} ${contrast} than pots with ${first}${when}`;
+  const about = `Pots with ${second} ${verb} ${size.startsWith('less') ? size : `about ${size}`} ${contrast} than pots with ${first}${when}`;
   if (!pair.test.defined) return `${about}, but there are too few pots to tell more.`;
   if (isClear(pair)) return `${about}.`;
   return {
@@ -110,7 +112,7 @@ function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, parts: Sen
   const sizes = `n = ${counts[0]} and ${counts[1]} pots`;
   if (!pair.test.defined) return `${lead} (${sizes}; ${undefinedWords(pair.test.reason)}).`;
   const { low, high } = pair.test.value.interval;
-  const interval = `95 % interval ${computedText(low, speech.style)} to ${computedText(high, speech.style)}`;
+  const interval = `95 % interval of the difference ${computedText(low, speech.style)} to ${computedText(high, speech.style)}`;
   const doubt = isClear(pair) ? '' : ' These pots do not tell the two apart.';
   return `${lead} (${interval}; ${sizes}).${doubt}`;
 }

@@ -18,6 +18,15 @@ export function computedText(value: number, style: ValueStyle): string {
   }
 }
 
+/** A computed figure for the ear: rounded as the ruler reads, `6.5 cm`; counts and numbers to one decimal. */
+export function roundedText(value: number, style: ValueStyle): string {
+  if (style.kind !== 'length') return computedText(value, style);
+  const text = lengthText(value, style.scale);
+  return text.startsWith('0 ') || text.startsWith('0.0 ')
+    ? `less than ${style.scale.step} ${style.scale.unit}`
+    : text;
+}
+
 /** A value as read: `6.5 cm`, `3`, `6.4 pH`. */
 export function readText(value: number, style: ValueStyle): string {
   switch (style.kind) {

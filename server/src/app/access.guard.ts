@@ -30,7 +30,7 @@ export class AccessGuard implements CanActivate {
     if (!teacher) throw new ApiError('not_signed_in', 'Please sign in to go on.');
     request.teacher = teacher;
     if (route.access === 'owner') {
-      const owner = await this.experiments.ownerOf(String(request.params['experimentId']));
+      const owner = await this.experiments.ownerOf(String(request.params.experimentId));
       if (owner !== teacher.id) throw notFound();
     }
     return true;

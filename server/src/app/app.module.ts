@@ -1,3 +1,4 @@
+import type { ServerResponse } from 'node:http';
 import { type DynamicModule, Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
@@ -62,7 +63,7 @@ function staticFiles(folder: string): DynamicModule[] {
       exclude: ['/api/{*rest}', '/assets/{*rest}'],
       serveStaticOptions: {
         cacheControl: false,
-        setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
+        setHeaders: (response: ServerResponse) => response.setHeader('Cache-Control', 'no-cache'),
       },
     }),
   ];

@@ -4,7 +4,7 @@ import { readSettings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
 import { countTeachers, loadDemo } from './load-demo.ts';
 
-const password = process.env['BRIGHT_SPROUT_DEMO_PASSWORD'] ?? '';
+const password = process.env.BRIGHT_SPROUT_DEMO_PASSWORD ?? '';
 if (password === '') throw new Error('BRIGHT_SPROUT_DEMO_PASSWORD is not set');
 const isReset = process.argv.includes('--fresh');
 const app = await NestFactory.createApplicationContext(AppModule.with(readSettings(process.env)), {

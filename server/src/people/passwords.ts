@@ -1,4 +1,4 @@
-import { Algorithm, hash, verify } from '@node-rs/argon2';
+import { type Algorithm, hash, verify } from '@node-rs/argon2';
 
 const COST = { algorithm: 2 satisfies Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 };
 

@@ -5,10 +5,10 @@ import {
   type TeacherView,
 } from '@bright-sprout/contract/people';
 import { Body, Controller, Req, Res, UseGuards } from '@nestjs/common';
-import { ThrottlerGuard } from '@nestjs/throttler';
 import type { Request, Response } from 'express';
 import { Operation } from '../shared/index.ts';
 import { CurrentTeacher, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
+import { SignInLimiter } from './sign-in-limiter.ts';
 import { SESSION_MS, SessionsService } from './sessions.service.ts';
 import type { Teacher } from './teacher.entity.ts';
 import { TeachersService, teacherView } from './teachers.service.ts';
@@ -22,7 +22,7 @@ export class PeopleController {
   ) {}
 
   @Operation(peopleRoutes.register)
-  @UseGuards(ThrottlerGuard)
+  @UseGuards(SignInLimiter)
   async register(
     @Body() body: RegisterRequest,
     @Req() request: Request,
@@ -32,7 +32,7 @@ export class PeopleController {
   }
 
   @Operation(peopleRoutes.signIn)
-  @UseGuards(ThrottlerGuard)
+  @UseGuards(SignInLimiter)
   async signIn(
     @Body() body: SignInRequest,
     @Req() request: Request,

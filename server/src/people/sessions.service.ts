@@ -42,7 +42,7 @@ export class SessionsService {
       relations: { teacher: true },
     });
     const now = this.clock.now();
-    if (!session || session.revokedAt !== null || session.expiresAt <= now) return undefined;
+    if (session?.revokedAt !== null || session.expiresAt <= now) return undefined;
     if (now.getTime() - session.lastSeenAt.getTime() > REFRESH_MS) {
       await this.sessions.update(session.id, {
         lastSeenAt: now,

@@ -1,15 +1,16 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
-/** Tries counted against one account or address, shared by all servers. */
+/** Tries counted against one account or address, in the columns of the rate limiter; shared by all servers. */
 @Entity('sign_in_attempts')
 export class SignInAttempts {
-  @PrimaryColumn('varchar', { length: 120 })
-  bucket: string;
+  @PrimaryColumn('varchar', { length: 255 })
+  key: string;
 
-  @Column('int')
-  hits: number;
+  @Column('int', { default: 0 })
+  points: number;
 
-  @Index('ix_attempts_end')
-  @Column('datetime', { precision: 3 })
-  windowEndsAt: Date;
+  /** End of the window, in milliseconds since 1970. */
+  @Index('ix_attempts_expire')
+  @Column('bigint', { unsigned: true, nullable: true })
+  expire: string | null;
 }

@@ -32,10 +32,10 @@ export function checkReading(request: ReadingRequest, place: ReadingPlace, today
       `This pot was sown on ${place.sowedOn}; choose that day or a later one.`,
     );
   if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
-  if (value !== null && value !== undefined && state !== 'up') {
+  if (value != null && state !== 'up') {
     throw invalidField('value', 'Give a value, or a state in its place, not both.');
   }
-  if (value !== null && value !== undefined) checkValue(place.kind, value);
+  if (value != null) checkValue(place.kind, value);
   if (request.supersedesId && !isSamePlace(request, place.corrected)) {
     throw invalidField('supersedesId', 'A correction is of a reading of the same pot, variable and day.');
   }

@@ -28,8 +28,6 @@ export class ErrorFilter implements ExceptionFilter {
     const status = statusOf(thrown);
     if (status === 404) return bodyFor('not_found', 'There is nothing at this address.');
     if (status === 413) return bodyFor('too_large', 'That is too large to send.');
-    if (status === 429)
-      return bodyFor('too_many_tries', 'Too many tries. Wait a quarter of an hour, then try again.');
     if (status !== undefined && status >= 400 && status < 500) {
       return bodyFor('bad_request', 'The request could not be read. Reload the page and try again.');
     }

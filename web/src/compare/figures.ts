@@ -133,7 +133,7 @@ export function growthCurves(props: ChartsProps): Figure {
         title: { text: 'days since sowing', font: { ...FONT, color: QUIET } },
         gridcolor: 'rgba(0,0,0,0)',
         fixedrange: true,
-        rangemode: 'tozero',
+        range: [0, lastAge(comparison)],
         zeroline: false,
         tickfont: { color: QUIET },
       },
@@ -156,6 +156,10 @@ export function growthCurves(props: ChartsProps): Figure {
             ],
     },
   };
+}
+
+function lastAge(comparison: ChartsProps['comparison']): number {
+  return Math.max(1, ...comparison.unitCurves.flatMap((curve) => curve.points.map(({ age }) => age)));
 }
 
 function title(text: string): object {
@@ -204,6 +208,7 @@ export function dotPlot(props: ChartsProps): Figure {
       hoverinfo: 'text',
       marker: {
         symbol,
+        opacity: 1,
         color,
         size: group.points.map(({ unitId }) => (unitId === highlightId ? 18 : 11)),
         line: { color: INK, width: group.points.map(({ unitId }) => (unitId === highlightId ? 2 : 0)) },

@@ -59,7 +59,7 @@ export function PlanForm() {
   const saveNow = (): void => void handleSubmit((plan) => mutate(structuredClone({ ...plan })))();
   const problem = (field: string): string | undefined => fieldMessage(save.error, field);
   const crop = crops.data?.find(({ id }) => id === watch('cropId'));
-  const pots = watch('levels').length * Number(watch('replicates'));
+  const pots = watch('levels').length * watch('replicates');
   const serverFieldProblem =
     ['levels', 'replicates', 'lessonOn', 'sowOn'].some(problem) ||
     levels.fields.some((_, index) => problem(`levels.${index}.name`));
@@ -87,11 +87,11 @@ export function PlanForm() {
             max={50}
           />
         </PlanField>
-        <PlanField id="hypothesis" label="What we expect" error={errors.hypothesis?.message} isWide>
-          <Form.Control {...register('hypothesis')} placeholder="We think … because …" autoComplete="off" />
-        </PlanField>
       </div>
       {crop && <CropFacts crop={crop} />}
+      <PlanField id="hypothesis" label="What we expect" error={errors.hypothesis?.message}>
+        <Form.Control {...register('hypothesis')} placeholder="We think … because …" autoComplete="off" />
+      </PlanField>
       <fieldset className="levels">
         <legend>What we change, and to what</legend>
         <PlanField id="factorName" label="We change" error={errors.factorName?.message}>
@@ -214,8 +214,7 @@ export function PlanForm() {
         <p className="plan-sum" aria-live="polite">
           {Number.isFinite(pots) && (
             <>
-              <b>{pots} pots</b> in{' '}
-              {placeCount(CONTAINER_GRIDS[watch('containerKind')] ?? CONTAINER_GRIDS.cups)} places
+              <b>{pots} pots</b> in {placeCount(CONTAINER_GRIDS[watch('containerKind')])} places
             </>
           )}
           <span className="save-state">{saveState(save.isPending, save.isError, formState.isValid)}</span>

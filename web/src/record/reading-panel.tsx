@@ -66,7 +66,7 @@ export function ReadingPanel({
       state === 'up' && parsed.ok ? { mm: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
     );
   };
-  const submit = (event: React.FormEvent): void => {
+  const submit = (event: React.SyntheticEvent): void => {
     event.preventDefault();
     setIsTouched(true);
     if (parsed.ok) save('up');

@@ -78,7 +78,7 @@ function LineUp({ card }: { card: ExperimentCard }) {
   const tallest = Math.max(FULL_SCALE_MM, ...card.treatments.map((treatment) => treatment.meanHeightMm ?? 0));
   const gap = LINE_UP_WIDTH / (card.treatments.length + 1);
   return (
-    <svg className="line-up" viewBox={`0 0 ${LINE_UP_WIDTH} 150`} aria-hidden="true">
+    <svg className="line-up" viewBox={`0 0 ${LINE_UP_WIDTH} 142`} aria-hidden="true">
       {card.treatments.map((treatment, index) => (
         <g key={treatment.style} transform={`translate(${gap * (index + 1)} 106)`}>
           <PotFromSide width={48} depth={36} />
@@ -88,7 +88,6 @@ function LineUp({ card }: { card: ExperimentCard }) {
           />
         </g>
       ))}
-      <rect x="0" y="141" width={LINE_UP_WIDTH} height="8" rx="2" fill="#d8c59c" />
     </svg>
   );
 }

@@ -4,7 +4,7 @@ import { treatmentStyle } from './treatment-style.ts';
 export function TreatmentMark({ style, size = 14 }: { style: number; size?: number }) {
   const { color, path } = treatmentStyle(style);
   return (
-    <svg className="mark" width={size} height={size} viewBox="0 0 24 24" aria-hidden="true">
+    <svg className="treatment-mark" width={size} height={size} viewBox="0 0 24 24" aria-hidden="true">
       <path d={path} fill={color} strokeLinejoin="round" />
     </svg>
   );

@@ -11,7 +11,7 @@ export interface TreatmentStyle {
 export const TREATMENT_STYLES: readonly TreatmentStyle[] = [
   { color: '#1f5f8b', symbol: 'circle', path: 'M12 3a9 9 0 1 1 0 18a9 9 0 1 1 0-18Z' },
   { color: '#b06f00', symbol: 'triangle-up', path: 'M12 3 22 20H2Z' },
-  { color: '#6d3a8c', symbol: 'diamond-tall', path: 'M12 1 19 12 12 23 5 12Z' },
+  { color: '#6d3a8c', symbol: 'diamond', path: 'M12 1 23 12 12 23 1 12Z' },
   { color: '#2a2f2c', symbol: 'square', path: 'M4 4H20V20H4Z' },
   { color: '#1d8375', symbol: 'cross', path: 'M9 2H15V9H22V15H15V22H9V15H2V9H9Z' },
   {

@@ -32,7 +32,7 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
 
   const walk = (event: React.KeyboardEvent): void => {
     const direction = ARROWS[event.key];
-    const unitId = (event.target as HTMLElement).closest<HTMLElement>('[data-unit]')?.dataset['unit'];
+    const unitId = (event.target as HTMLElement).closest<HTMLElement>('[data-unit]')?.dataset.unit;
     if (!direction || !unitId || event.altKey || event.ctrlKey || event.metaKey) return;
     const next = neighbour(experiment, unitId, direction);
     if (!next) return;
@@ -53,7 +53,7 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
         ref={frame}
         className="sill-board"
         onKeyDown={walk}
-        onFocus={(event) => setFocusedId(event.target.closest<HTMLElement>('[data-unit]')?.dataset['unit'])}
+        onFocus={(event) => setFocusedId(event.target.closest<HTMLElement>('[data-unit]')?.dataset.unit)}
       >
         {experiment.containers.map((container) => (
           <ContainerGrid key={container.id} container={container} experiment={experiment} label={label}>

@@ -1,0 +1,96 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import {
+  CONTAINER_GRIDS,
+  CONTAINER_KINDS,
+  layoutProblem,
+  numberReplicates,
+  placeCount,
+  placeOf,
+  randomLayout,
+  STARTING_CROPS,
+  treatmentCode,
+} from './index.ts';
+
+describe('layout', () => {
+  const designs = fc.record({
+    treatments: fc.integer({ min: 2, max: 6 }),
+    replicates: fc.integer({ min: 1, max: 12 }),
+    seed: fc.integer({ min: 0, max: 4_294_967_295 }),
+  });
+
+  test('every treatment has its replicates, numbered from 1 in walking order', () => {
+    fc.assert(
+      fc.property(designs, ({ treatments, replicates, seed }) => {
+        const layout = randomLayout(treatments, replicates, seed);
+        expect(layout.map((unit) => unit.number)).toEqual(layout.map((_, index) => index + 1));
+        for (let treatment = 0; treatment < treatments; treatment += 1) {
+          const own = layout.filter((unit) => unit.treatment === treatment);
+          expect(own.map((unit) => unit.replicate)).toEqual(
+            Array.from({ length: replicates }, (_, at) => at + 1),
+          );
+        }
+      }),
+    );
+  });
+
+  test('the same seed gives the same layout', () => {
+    fc.assert(
+      fc.property(designs, ({ treatments, replicates, seed }) => {
+        expect(randomLayout(treatments, replicates, seed)).toEqual(
+          randomLayout(treatments, replicates, seed),
+        );
+      }),
+    );
+  });
+
+  test('seeds give different layouts, and each place sees each treatment', () => {
+    const seen = Array.from({ length: 12 }, () => new Set<number>());
+    for (let seed = 0; seed < 60; seed += 1) {
+      for (const unit of randomLayout(3, 4, seed)) seen[unit.number - 1]?.add(unit.treatment);
+    }
+    for (const treatments of seen) expect(treatments.size).toBe(3);
+  });
+
+  test.each([
+    [1, 4, 12, { code: 'too-few-treatments', found: 1 }],
+    [3, 0, 12, { code: 'no-replicates' }],
+    [3, 2.5, 12, { code: 'no-replicates' }],
+    [3, 5, 12, { code: 'more-units-than-places', units: 15, places: 12 }],
+    [3, 4, 12, undefined],
+  ])('%p treatments × %p in %p places', (treatments, replicates, places, problem) => {
+    expect(layoutProblem(treatments, replicates, places)).toEqual(problem);
+  });
+
+  test('replicates are counted within each treatment', () => {
+    expect(numberReplicates([1, 0, 1]).map((unit) => unit.replicate)).toEqual([1, 1, 2]);
+  });
+});
+
+describe('containers', () => {
+  test.each(CONTAINER_KINDS)('%s: walking order fills each place once', (kind) => {
+    const grid = CONTAINER_GRIDS[kind];
+    const places = Array.from({ length: placeCount(grid) }, (_, index) => placeOf(index + 1, grid));
+    expect(new Set(places.map(({ row, column }) => `${row}/${column}`)).size).toBe(placeCount(grid));
+    expect(places[0]).toEqual({ row: 1, column: 1 });
+    expect(places.at(-1)).toEqual({ row: grid.rows, column: grid.columns });
+  });
+});
+
+describe('starting crops', () => {
+  test('ids differ and figures hang together', () => {
+    expect(new Set(STARTING_CROPS.map((crop) => crop.id)).size).toBe(STARTING_CROPS.length);
+    for (const crop of STARTING_CROPS) {
+      const { min, best, max } = crop.temperatureC;
+      expect([crop.id, min <= best && best <= max]).toEqual([crop.id, true]);
+      for (const range of [crop.daysToEmergence, crop.daysToRadicle, crop.daysToHarvestOrFlower]) {
+        if (range) expect([crop.id, range.min < range.max]).toEqual([crop.id, true]);
+      }
+      if (crop.germinationPercent !== null) expect(crop.germinationPercent).toBeLessThanOrEqual(100);
+    }
+  });
+});
+
+test('treatment codes are letters', () => {
+  expect([0, 1, 25, 26].map(treatmentCode)).toEqual(['A', 'B', 'Z', 'A1']);
+});

@@ -1,0 +1,134 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { compareTreatments } from '../comparison/index.ts';
+import { calendarDay } from '../shared/index.ts';
+import {
+  comparisonWords,
+  contrastWord,
+  outOfHundred,
+  pText,
+  READING_LEVELS,
+  readText,
+  type ReadingLevel,
+  type ValueStyle,
+} from './index.ts';
+
+const HEIGHT: ValueStyle = { kind: 'length', scale: { unit: 'cm', step: 0.5 }, isHeight: true };
+const TREATMENTS = [
+  { id: 'a', name: 'Plain soil', isControl: true },
+  { id: 'b', name: 'Gravel on top', isControl: false },
+  { id: 'c', name: 'LED lamp', isControl: false },
+];
+
+function say(values: Record<string, readonly (number | null)[]>, level: ReadingLevel, style = HEIGHT) {
+  const entries = Object.entries(values).flatMap(([treatmentId, heights]) =>
+    heights.map((value) => ({ treatmentId, value })),
+  );
+  const units = entries.map(({ treatmentId }, index) => ({
+    id: String(index),
+    number: index + 1,
+    treatmentId,
+    sowedOn: calendarDay('2026-03-02'),
+  }));
+  const day = calendarDay('2026-03-20');
+  const readings = entries.map(({ value }, index) => ({
+    unitId: String(index),
+    day,
+    state: value === null ? ('dead' as const) : ('up' as const),
+    value,
+  }));
+  const treatments = TREATMENTS.filter(({ id }) => id in values);
+  const comparison = compareTreatments({ treatments, units, readings, day, rule: 'only-up' });
+  return comparisonWords({ comparison, treatments, style, level });
+}
+
+const CLEAR = { a: [90, 95, 100, 92], b: [50, 55, 48, 52] };
+const UNCLEAR = { a: [90, 60, 100, 70], b: [85, 50, 88, 62] };
+
+describe('the answer in words', () => {
+  test.each([
+    ['5-7', 'Pots with gravel on top were about 4.5 cm shorter than pots with plain soil on day 18.'],
+    [
+      '8-10',
+      'Pots with gravel on top were on average about 4.5 cm shorter than pots with plain soil on day 18.',
+    ],
+    [
+      '11-13',
+      'Pots with gravel on top were on average about 4.5 cm shorter than pots with plain soil on day 18.',
+    ],
+    [
+      '14+',
+      'Pots with gravel on top were on average 4.30 cm shorter than pots with plain soil on day 18 (95 % interval of the difference -4.97 cm to -3.63 cm; n = 4 and 4 pots).',
+    ],
+  ] as const)('a clear difference at %s', (level, headline) => {
+    expect(say(CLEAR, level).headline).toBe(headline);
+  });
+
+  test.each(READING_LEVELS)(
+    'an unclear difference at %s names its size and says that it cannot tell',
+    (level) => {
+      const { headline } = say(UNCLEAR, level);
+      expect(headline).toMatch(/\d.*shorter/);
+      expect(headline).toMatch(/luck|cannot tell|do not tell/);
+      expect(headline).not.toMatch(/no (effect|difference)/);
+    },
+  );
+
+  test.each(READING_LEVELS)('how sure, at %s, is about luck and never about proof', (level) => {
+    const all = [say(CLEAR, level), say(UNCLEAR, level)].map((words) => JSON.stringify(words)).join();
+    expect(all).not.toMatch(/prove|no effect|significant|NaN|undefined/i);
+    expect(say(CLEAR, level).howSure).toMatch(/luck|turn up/);
+  });
+
+  test('the other treatments follow, and what was left out is named', () => {
+    const words = say({ ...CLEAR, c: [93, 99, null, 95] }, '11-13');
+    expect(words.others).toEqual([
+      'Pots with LED lamp were on average less than 0.5 cm taller than pots with plain soil, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
+    ]);
+    expect(words.notKnown[0]).toBe('Left out, dead: pot 11.');
+    expect(words.notKnown.at(-1)).toContain('One class');
+  });
+
+  test('a difference smaller than the ruler reads is not given as 0', () => {
+    expect(say({ a: [60, 62, 61], b: [61, 63, 61] }, '8-10').headline).toContain('less than 0.5 cm taller');
+  });
+
+  test('too few pots: the size, and that no more can be told', () => {
+    expect(say({ a: [60], b: [50] }, '8-10').headline).toBe(
+      'Pots with gravel on top were on average about 1.0 cm shorter than pots with plain soil on day 18, but there are too few pots to tell more.',
+    );
+    expect(say({ a: [60], b: [null] }, '8-10').headline).toContain('nothing to compare them with');
+    expect(say({ a: [null], b: [null] }, '8-10').headline).toBe('No pot has a value on day 18 yet.');
+    expect(say({ a: [60, 61], b: [60, 61] }, '8-10').headline).toContain('the same average');
+  });
+
+  test('never NaN, Infinity or undefined, whatever the values', () => {
+    const heights = fc.array(fc.option(fc.integer({ min: 0, max: 300 })), { minLength: 0, maxLength: 5 });
+    fc.assert(
+      fc.property(heights, heights, heights, fc.constantFrom(...READING_LEVELS), (a, b, c, level) => {
+        expect(JSON.stringify(say({ a, b, c }, level))).not.toMatch(/NaN|Infinity|undefined|null/);
+      }),
+    );
+  });
+});
+
+describe('small words', () => {
+  test('p values', () => {
+    expect([0.0004, 0.032, 0.2].map(pText)).toEqual(['p < 0.001', 'p = 0.032', 'p = 0.20']);
+    expect([0.0004, 0.032, 0.5, 0.999].map(outOfHundred)).toEqual([
+      'fewer than 1 of 100',
+      'about 3 of 100',
+      'about 50 of 100',
+      'nearly all of 100',
+    ]);
+  });
+
+  test('values and contrasts by kind', () => {
+    expect(readText(65, HEIGHT)).toBe('6.5 cm');
+    expect(readText(3, { kind: 'count' })).toBe('3');
+    expect(readText(6.4, { kind: 'number', unit: 'pH' })).toBe('6.4 pH');
+    expect(contrastWord(1, HEIGHT)).toBe('taller');
+    expect(contrastWord(-1, { kind: 'count' })).toBe('fewer');
+    expect(contrastWord(-1, { kind: 'number', unit: '' })).toBe('lower');
+  });
+});

@@ -1,0 +1,136 @@
+import js from '@eslint/js';
+import reactHooks from 'eslint-plugin-react-hooks';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Features of each package, an earlier one never imports a later one. */
+const ORDER = {
+  core: [
+    'shared',
+    'statistics',
+    ['design', 'schedule', 'growth', 'simulate', 'exchange'],
+    'comparison',
+    'words',
+  ],
+  contract: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'routes'],
+  server: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
+  web: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
+};
+
+/** Packages that each package may not import. */
+const CLOSED = {
+  core: ['contract', 'demo', 'server', 'web', 'scripts'],
+  contract: ['demo', 'server', 'web', 'scripts'],
+  demo: ['server', 'web', 'scripts'],
+  server: ['web'],
+  web: ['server', 'demo', 'scripts'],
+};
+
+function featureRules() {
+  return Object.entries(ORDER).flatMap(([name, order]) => {
+    const packages = CLOSED[name].map((other) => ({
+      group: [`@bright-sprout/${other}`, `@bright-sprout/${other}/*`],
+      message: `${name} may not import ${other}: see the map in CONTRIBUTING.md`,
+    }));
+    return order.flatMap((step, index) => {
+      const features = [step].flat();
+      return features.map((feature) => {
+        const later = [...features.filter((other) => other !== feature), ...order.slice(index + 1).flat()];
+        const exceptions = feature === 'comparison' ? ['growth'] : [];
+        return {
+          files: [`${name}/src/${feature}/**/*.{ts,tsx}`],
+          rules: {
+            'no-restricted-imports': [
+              'error',
+              {
+                patterns: [
+                  ...packages,
+                  ...later
+                    .filter((other) => !exceptions.includes(other))
+                    .map((other) => ({
+                      group: [`**/../${other}`, `**/../${other}/**`],
+                      message: `${feature} may not import ${other}: imports go one way`,
+                    })),
+                  {
+                    regex: `^(\\.\\./)+(${order.flat().join('|')})/(?!([a-z-]+/)?index\\.ts$)`,
+                    message: 'import another feature through its index.ts, not its private files',
+                  },
+                ],
+              },
+            ],
+          },
+        };
+      });
+    });
+  });
+}
+
+export default tseslint.config(
+  { ignores: ['**/dist/', '.build/', '.data/', 'node_modules/', 'test-results/', 'web/vite.config.ts'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.strictTypeChecked, ...tseslint.configs.stylisticTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': [
+        'error',
+        { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
+      ],
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      '@typescript-eslint/switch-exhaustiveness-check': 'error',
+      // Wire classes are plain data on both sides: object literals stand for them.
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+      '@typescript-eslint/no-misused-spread': 'off',
+      // Indexed access is asserted with `as` where the index is known to exist.
+      '@typescript-eslint/non-nullable-type-assertion-style': 'off',
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'max-lines': ['error', { max: 330, skipBlankLines: true, skipComments: true }],
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'document', 'window', 'fetch', 'process', 'localStorage'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'take a Chance as an argument' },
+        { object: 'Date', property: 'now', message: 'take the day as an argument' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
+          message: 'take the day as an argument',
+        },
+      ],
+    },
+  },
+  ...featureRules(),
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      // Both speak of the drag and form packages' own refs and subscriptions.
+      'react-hooks/refs': 'off',
+      'react-hooks/incompatible-library': 'off',
+    },
+  },
+  {
+    files: ['**/*.test.{ts,tsx}', 'server/src/app/testing/**', 'e2e/**'],
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-member-access': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+      '@typescript-eslint/no-unsafe-call': 'off',
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      'max-lines': 'off',
+    },
+  },
+  { files: ['core/src/design/starting-crops.ts'], rules: { 'max-lines': 'off' } },
+  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
+);

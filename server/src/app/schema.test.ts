@@ -1,0 +1,86 @@
+import { ROUTES } from '@bright-sprout/contract/routes';
+import { ERROR_STATUS, type Route } from '@bright-sprout/contract/shared';
+import { getDataSourceToken } from '@nestjs/typeorm';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { DataSource } from 'typeorm';
+import { migrate } from './migrate.ts';
+import { startTestServer, type TestServer } from './testing/server.ts';
+
+let server: TestServer;
+beforeAll(async () => {
+  server = await startTestServer();
+});
+afterAll(() => server.close());
+
+test('the migrations make exactly the schema that the entities describe', async () => {
+  const source = server.app.get<DataSource>(getDataSourceToken());
+  const { upQueries } = await source.driver.createSchemaBuilder().log();
+  expect(upQueries.map(({ query }) => query)).toEqual([]);
+});
+
+test('migrating again changes nothing, also from two servers at once', async () => {
+  await Promise.all([migrate(server.databaseUrl), migrate(server.databaseUrl)]);
+  const [row] = await server.query<{ n: number }>('SELECT COUNT(*) AS n FROM crop');
+  expect(row!.n).toBe(28);
+});
+
+describe('the description of the API', () => {
+  test('names every operation, and no schema is empty', async () => {
+    const { body } = await server.client().get('/api/openapi.json').expect(200);
+    const operations = Object.values(
+      body.paths as Record<string, Record<string, { operationId: string }>>,
+    ).flatMap((path) => Object.values(path).map(({ operationId }) => operationId));
+    expect(operations.sort()).toEqual(Object.keys(ROUTES).sort());
+    for (const [name, schema] of Object.entries(
+      body.components.schemas as Record<string, { properties?: object }>,
+    )) {
+      expect([name, Object.keys(schema.properties ?? {}).length > 0]).toEqual([name, true]);
+    }
+    const text = JSON.stringify(body);
+    for (const [, reference] of text.matchAll(/"#\/components\/schemas\/(\w+)"/g)) {
+      expect([reference, reference! in body.components.schemas]).toEqual([reference, true]);
+    }
+  });
+
+  test('every route has a summary, and every error a status of its kind', () => {
+    for (const route of Object.values(ROUTES) as Route[]) expect(route.summary.length).toBeGreaterThan(5);
+    for (const status of Object.values(ERROR_STATUS)) expect(status).toBeGreaterThanOrEqual(400);
+  });
+});
+
+describe('errors', () => {
+  test.each([
+    ['an unknown address', () => server.client().get('/api/nowhere'), 404, 'not_found'],
+    [
+      'broken JSON',
+      () => server.client().post('/api/session').set('Content-Type', 'application/json').send('{"a"'),
+      400,
+      'bad_request',
+    ],
+    ['a list for an object', () => server.client().post('/api/session').send([1]), 400, 'invalid_fields'],
+    ['a form', () => server.client().post('/api/session').type('form').send({ email: 'a' }), 415, 'not_json'],
+    ['plain text', () => server.client().post('/api/session').type('text/plain').send('{}'), 415, 'not_json'],
+    [
+      '26 MB',
+      () =>
+        server
+          .client()
+          .post('/api/session')
+          .send({ email: 'x'.repeat(26_000_000) }),
+      413,
+      'too_large',
+    ],
+  ])('%s has the one format and no stack trace', async (_, send, status, code) => {
+    const answer = await send();
+    expect([answer.status, answer.body.code]).toEqual([status, code]);
+    expect(Object.keys(answer.body).sort()).toEqual(['code', 'fields', 'message']);
+    expect(answer.text).not.toMatch(/node_modules|at .*\(.*:\d+/);
+  });
+
+  test('headers keep scripts of others out', async () => {
+    const answer = await server.client().get('/api/health').expect(200);
+    expect(answer.headers['content-security-policy']).toContain("script-src 'self'");
+    expect(answer.headers['x-content-type-options']).toBe('nosniff');
+    expect(answer.headers['x-powered-by']).toBeUndefined();
+  });
+});

@@ -1,0 +1,69 @@
+import { randomBytes } from 'node:crypto';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import mysql from 'mysql2/promise';
+import supertest from 'supertest';
+import { createApp } from '../create-app.ts';
+import { migrate } from '../migrate.ts';
+
+/** A server of its own on a database of its own, for one test file. */
+export interface TestServer {
+  readonly app: NestExpressApplication;
+  readonly databaseUrl: string;
+  /** A client that keeps its cookie, as one browser does. */
+  client(): Client;
+  /** A client that is signed in as a new teacher. */
+  teacher(name?: string): Promise<Client>;
+  query<T = Record<string, unknown>>(sql: string, values?: unknown[]): Promise<T[]>;
+  close(): Promise<void>;
+}
+
+/** One browser. */
+export type Client = ReturnType<typeof supertest.agent>;
+
+let teachers = 0;
+
+/** Starts a server on a new, migrated database. */
+export async function startTestServer(settings: { signInTries?: number } = {}): Promise<TestServer> {
+  const rootUrl = process.env.BRIGHT_SPROUT_TEST_DB_URL;
+  if (!rootUrl) throw new Error('run the tests with npm test or npm run unit: they start the database');
+  const name = `test_${randomBytes(6).toString('hex')}`;
+  const root = await mysql.createConnection(rootUrl);
+  await root.query(`CREATE DATABASE ${name} CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci`);
+  const databaseUrl = rootUrl.replace(/\/mysql$/, `/${name}`);
+  await migrate(databaseUrl);
+  const app = await createApp({
+    host: '127.0.0.1',
+    port: 0,
+    databaseUrl,
+    webFolder: '',
+    logLevel: 'silent',
+    signInTries: settings.signInTries ?? 1000,
+    signInWindowMs: 60_000,
+    trustedProxies: 0,
+  });
+  await app.listen(0, '127.0.0.1');
+  const client = (): Client => supertest.agent(app.getHttpServer());
+  return {
+    app,
+    databaseUrl,
+    client,
+    teacher: async (displayName = 'Teacher') => {
+      const own = client();
+      teachers += 1;
+      const email = `teacher-${teachers}@school.example`;
+      const body = { email, displayName, password: 'a long enough password', timeZone: 'UTC' };
+      await own.post('/api/teachers').send(body).expect(200);
+      return own;
+    },
+    query: async (sql, values = []) => {
+      await root.query(`USE ${name}`);
+      const [rows] = await root.query(sql, values);
+      return rows as never;
+    },
+    close: async () => {
+      await app.close();
+      await root.query(`DROP DATABASE ${name}`);
+      await root.end();
+    },
+  };
+}

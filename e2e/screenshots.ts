@@ -25,15 +25,16 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await shoot('shelf');
 
   await open('Do turnips mind a sandy mix?');
-  await page.getByLabel('Crop', { exact: true }).waitFor();
+  await page.getByLabel('What we expect').waitFor();
   await shoot('plan');
   await page.getByRole('link', { name: /^Sow/ }).click();
+  await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
   await shoot('sow');
 
   await page.goto(address);
   await open('Does seaweed feed make zinnias taller?');
   await page.getByRole('link', { name: /^Record/ }).click();
-  await page.getByLabel(/How tall/).fill('9.8');
+  await page.getByLabel(/How tall/).fill('14.1');
   await shoot('record');
 
   await page.getByRole('link', { name: /^Compare/ }).click();

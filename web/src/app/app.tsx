@@ -1,21 +1,42 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../people/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 import { FailureNote, Logo } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
-const ShelfPage = lazy(() => import('../shelf/shelf-page.tsx'));
-const ExperimentFrame = lazy(() => import('./experiment-frame.tsx'));
-const PlanStage = lazy(() => import('../plan/plan-stage.tsx'));
-const SowStage = lazy(() => import('../sow/sow-stage.tsx'));
-const RecordStage = lazy(() => import('../record/record-stage.tsx'));
-const CompareStage = lazy(() => import('../compare/compare-stage.tsx'));
+const loadShelf = () => import('../shelf/shelf-page.tsx');
+const loadFrame = () => import('./experiment-frame.tsx');
+const loadPlan = () => import('../plan/plan-stage.tsx');
+const loadSow = () => import('../sow/sow-stage.tsx');
+const loadRecord = () => import('../record/record-stage.tsx');
+const loadCompare = () => import('../compare/compare-stage.tsx');
+
+const ShelfPage = lazy(loadShelf);
+const ExperimentFrame = lazy(loadFrame);
+const PlanStage = lazy(loadPlan);
+const SowStage = lazy(loadSow);
+const RecordStage = lazy(loadRecord);
+const CompareStage = lazy(loadCompare);
+
+const IDLE_MS = 1500;
+
+/** Fetches the stages once the first page stands, so that going from one to another waits for nothing. */
+function useStagesAhead(isSignedIn: boolean): void {
+  useEffect(() => {
+    if (!isSignedIn) return;
+    const timer = setTimeout(() => {
+      for (const load of [loadFrame, loadPlan, loadSow, loadRecord, loadCompare]) void load();
+    }, IDLE_MS);
+    return () => clearTimeout(timer);
+  }, [isSignedIn]);
+}
 
 /** The whole interface: the door, or the shelf and the experiments. */
 export function App() {
   const session = useQuery(sessionQuery);
+  useStagesAhead(session.data !== undefined);
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!session.data) {
     const isSignedOut = session.error instanceof ApiFailure && session.error.body.code === 'not_signed_in';

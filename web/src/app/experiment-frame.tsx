@@ -2,7 +2,7 @@ import type { ExperimentView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo } from 'react';
+import { Suspense, useMemo } from 'react';
 import { Link, NavLink, Outlet, useParams, useSearchParams } from 'react-router';
 import { ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
@@ -51,7 +51,9 @@ function Frame({ experiment, readings }: { experiment: ExperimentView; readings:
         </header>
         <Ribbon />
         <main className="frame-work">
-          <Outlet />
+          <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
+            <Outlet />
+          </Suspense>
         </main>
       </div>
     </ExperimentProvider>

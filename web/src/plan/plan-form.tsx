@@ -87,6 +87,30 @@ export function PlanForm() {
             max={50}
           />
         </PlanField>
+        <PlanField id="measure" label="Read the height in" error={errors.measure?.message}>
+          <Controller
+            control={control}
+            name="measure"
+            render={({ field }) => (
+              <Form.Select
+                id="measure"
+                value={MEASURING_SCALES.findIndex(
+                  ({ unit, step }) => unit === field.value.unit && step === field.value.step,
+                )}
+                onChange={(event) => {
+                  const scale = MEASURING_SCALES[Number(event.target.value)];
+                  if (scale) field.onChange({ unit: scale.unit, step: scale.step });
+                }}
+              >
+                {MEASURING_SCALES.map(({ name }, index) => (
+                  <option key={name} value={index}>
+                    {name}
+                  </option>
+                ))}
+              </Form.Select>
+            )}
+          />
+        </PlanField>
       </div>
       {crop && <CropFacts crop={crop} />}
       <PlanField id="hypothesis" label="What we expect" error={errors.hypothesis?.message}>
@@ -94,6 +118,14 @@ export function PlanForm() {
       </PlanField>
       <fieldset className="levels">
         <legend>What we change, and to what</legend>
+        <p className="plan-sum" aria-live="polite">
+          {Number.isFinite(pots) && (
+            <>
+              <b>{pots} pots</b> in {placeCount(CONTAINER_GRIDS[watch('containerKind')])} places
+            </>
+          )}
+          <span className="save-state">{saveState(save.isPending, save.isError, formState.isValid)}</span>
+        </p>
         <PlanField id="factorName" label="We change" error={errors.factorName?.message}>
           <Form.Control {...register('factorName')} autoComplete="off" />
         </PlanField>
@@ -179,46 +211,12 @@ export function PlanForm() {
         >
           <Form.Control {...register('replicates', { valueAsNumber: true })} type="number" min={1} max={50} />
         </PlanField>
-        <PlanField id="measure" label="Read the height in" error={errors.measure?.message} isWide>
-          <Controller
-            control={control}
-            name="measure"
-            render={({ field }) => (
-              <Form.Select
-                id="measure"
-                value={MEASURING_SCALES.findIndex(
-                  ({ unit, step }) => unit === field.value.unit && step === field.value.step,
-                )}
-                onChange={(event) => {
-                  const scale = MEASURING_SCALES[Number(event.target.value)];
-                  if (scale) field.onChange({ unit: scale.unit, step: scale.step });
-                }}
-              >
-                {MEASURING_SCALES.map(({ name }, index) => (
-                  <option key={name} value={index}>
-                    {name}
-                  </option>
-                ))}
-              </Form.Select>
-            )}
-          />
-        </PlanField>
-      </div>
-      <div className="form-row">
         <PlanField id="sowOn" label="Sow on" error={errors.sowOn?.message ?? problem('sowOn')}>
           <Form.Control {...register('sowOn')} type="date" />
         </PlanField>
         <PlanField id="lessonOn" label="Lesson on" error={errors.lessonOn?.message ?? problem('lessonOn')}>
           <Form.Control {...register('lessonOn')} type="date" />
         </PlanField>
-        <p className="plan-sum" aria-live="polite">
-          {Number.isFinite(pots) && (
-            <>
-              <b>{pots} pots</b> in {placeCount(CONTAINER_GRIDS[watch('containerKind')])} places
-            </>
-          )}
-          <span className="save-state">{saveState(save.isPending, save.isError, formState.isValid)}</span>
-        </p>
       </div>
       {!serverFieldProblem && <FailureNote error={save.error} />}
     </Form>

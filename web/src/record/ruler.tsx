@@ -78,12 +78,12 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
         x={RULER_X}
         y={TOP - 16}
         width={RULER_WIDTH}
-        height={SOIL - TOP + 26}
+        height={SOIL - TOP + 24}
         rx="5"
         fill="#f3d98d"
         stroke="#d9b95e"
       />
-      <text x={RULER_X + 8} y={SOIL + 2} className="ruler-unit">
+      <text x={RULER_X + RULER_WIDTH / 2} y={SOIL + 30} className="ruler-unit" textAnchor="middle">
         {scale.unit}
       </text>
       {rulerMarks(scale, length, perUnit).map(({ amount, reach, label }) => (

@@ -18,6 +18,7 @@ const swc = {
 };
 
 const shared = {
+  testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: swc,
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', '/.build/'],

@@ -59,9 +59,9 @@ export class PlanRequest {
   @Type(() => LevelRequest)
   levels: LevelRequest[];
 
-  @IsInt({ message: 'Give a whole number of pots.' })
   @Min(1, { message: 'Each level needs at least one pot.' })
   @Max(50, { message: 'At most 50 pots a level.' })
+  @IsInt({ message: 'Give a whole number of pots.' })
   replicates: number;
 
   @IsIn(CONTAINER_KINDS, { message: 'Choose a container.' })
@@ -71,9 +71,9 @@ export class PlanRequest {
   @Type(() => MeasuringScale)
   measure: MeasuringScale;
 
-  @IsInt({ message: 'Give a whole number of seeds.' })
   @Min(1, { message: 'Sow at least one seed in a pot.' })
   @Max(50, { message: 'At most 50 seeds in a pot.' })
+  @IsInt({ message: 'Give a whole number of seeds.' })
   seedsPerUnit: number;
 
   @IsCalendarDay({ message: 'Give a sowing date that exists.' })

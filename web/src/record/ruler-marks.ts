@@ -3,6 +3,9 @@ import type { LengthScale } from '@bright-sprout/core/shared';
 const LEAST_GAP = 4.5;
 const LEAST_LABEL_GAP = 19;
 
+/** Steps between numbers that people count in; each divides the lengths of the rulers. */
+const NICE = [1, 2, 5, 10, 20, 50, 100, 200];
+
 /** A mark of the drawn ruler. */
 export interface RulerMark {
   /** In the ruler's unit. */
@@ -19,7 +22,7 @@ export interface RulerMark {
  */
 export function rulerMarks(scale: LengthScale, length: number, perUnit: number): RulerMark[] {
   const whole = scale.unit === 'mm' ? 10 : 1;
-  const every = Math.max(1, Math.ceil(LEAST_LABEL_GAP / (perUnit * whole))) * whole;
+  const every = (NICE.find((count) => count * whole * perUnit >= LEAST_LABEL_GAP) ?? 500) * whole;
   const halves = whole / 2;
   const smallest =
     [scale.step, halves, whole].find((step) => step <= whole && step * perUnit >= LEAST_GAP) ?? every;
@@ -42,7 +45,7 @@ export function rulerMarks(scale: LengthScale, length: number, perUnit: number):
 const LENGTHS: Record<LengthScale['unit'], readonly number[]> = {
   cm: [10, 15, 20, 30, 60, 100, 200, 400, 800, 1600, 3000],
   mm: [100, 150, 200, 300, 600, 1000, 2000, 4000, 8000, 16_000, 30_000],
-  in: [4, 6, 8, 12, 24, 40, 80, 160, 320, 640, 1180],
+  in: [4, 6, 8, 12, 24, 40, 80, 200, 400, 800, 1200],
 };
 
 /** The shortest ruler that leaves room above `amount` (in the ruler's unit) to grow. */

@@ -1,6 +1,6 @@
 import { type RibbonDay, ribbonDays } from '@bright-sprout/core/schedule';
 import { calendarDay } from '@bright-sprout/core/shared';
-import { useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { treatmentOf, useExperiment } from '../experiment/index.ts';
 import { treatmentStyle } from '../plants/index.ts';
 import { longDay, monthOf } from '../ui/index.ts';
@@ -24,6 +24,11 @@ export function Ribbon() {
     [experiment, stylesByDay],
   );
   const chosen = days.some((notch) => notch.day === day) ? day : days[0]?.day;
+
+  useEffect(() => {
+    const notch = strip.current?.querySelector(`[data-day="${chosen}"]`);
+    notch?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [chosen]);
 
   const step = (event: React.KeyboardEvent): void => {
     const moves: Record<string, number> = {

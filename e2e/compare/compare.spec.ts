@@ -1,0 +1,66 @@
+import { expect, expectAccessible, openStage, test } from '../support/test.ts';
+
+test.beforeEach(async ({ demo: page }) => {
+  await page.getByRole('link', { name: 'Do paper hoods make cucumbers stretch?' }).click();
+  await page.locator('.figure .main-svg').first().waitFor();
+});
+
+test('the answer has its size first, at four reading levels, and never overclaims', async ({
+  demo: page,
+}) => {
+  const said = new Set<string>();
+  for (const level of ['5-7', '8-10', '11-13', '14+']) {
+    await page.getByRole('button', { name: level, exact: true }).click();
+    const words = await page.locator('.answer').innerText();
+    expect(words).toMatch(
+      /Pots with paper hood were (on average )?(about )?[\d.¼½¾]+ in taller than pots with open window/,
+    );
+    expect(words).not.toMatch(/prove|no effect|NaN|undefined/);
+    said.add(words);
+  }
+  expect(said.size).toBe(4);
+  await page.reload();
+  await expect(page.getByRole('button', { name: '14+' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('the ribbon moves the comparison; a day without readings says so', async ({ demo: page }) => {
+  await page.getByText('The figures as a table').click();
+  const late = await page.locator('.figures-table').innerText();
+  const radios = page.getByRole('radiogroup', { name: 'Day' });
+  await radios
+    .getByRole('radio', { name: /day 15.*has readings|day 14.*has readings|day 16.*has readings/ })
+    .first()
+    .click();
+  await expect.poll(() => page.locator('.figures-table').innerText()).not.toBe(late);
+  await radios
+    .getByRole('radio', { name: /Saturday/ })
+    .first()
+    .click();
+  await expect(page.getByText(/No pot was read on Sat/)).toBeVisible();
+  await page.getByRole('button', { name: /^Go to/ }).click();
+  await expect(page.locator('.headline').or(page.getByText('No pot was read'))).toBeVisible();
+});
+
+test('both rules for pots that are not up change n and say so', async ({ demo: page }) => {
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await page.getByRole('link', { name: 'Does seaweed' }).click();
+  await page.getByRole('navigation', { name: 'Stages' }).waitFor();
+  await openStage(page, 'Compare');
+  await page.getByRole('button', { name: 'only plants that are up' }).click();
+  await expect(page.locator('.how-sure')).toContainText('Left out, not up yet: pot 1.');
+  await page.getByRole('button', { name: 'not up yet counts as 0' }).click();
+  await expect(page.locator('.how-sure')).toContainText('1 pot not up yet counted as 0.');
+});
+
+test('a pot is pointed out from the small sill', async ({ demo: page }) => {
+  const pot = page.getByRole('button', { name: /^Pot 3,/ });
+  await pot.click();
+  await expect(pot).toHaveAttribute('aria-pressed', 'true');
+  await pot.click();
+  await expect(pot).toHaveAttribute('aria-pressed', 'false');
+});
+
+test('the page meets WCAG 2.2 AA, with its table open', async ({ demo: page }) => {
+  await page.getByText('The figures as a table').click();
+  await expectAccessible(page);
+});

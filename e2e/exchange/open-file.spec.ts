@@ -1,0 +1,52 @@
+import { expect, expectAccessible, test } from '../support/test.ts';
+
+function csv(lines: string[]) {
+  return { name: 'class-data.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) };
+}
+
+const HEAD = 'unit,treatment,sown,observed,value,unit_of_measure';
+
+test('a file with faults lists them by row and column, and stores nothing', async ({ teacher: page }) => {
+  await page
+    .getByLabel('CSV file')
+    .setInputFiles(
+      csv([
+        HEAD,
+        '1,shade,2026-03-02,2026-02-31,3,cm',
+        '2,sun,2026-03-02,2026-03-09,tall,cm',
+        '3,sun,2026-03-02,2026-03-09,4,cm',
+      ]),
+    );
+  const dialog = page.getByRole('dialog');
+  await expect(dialog).toContainText('class-data.csv was not opened');
+  await expect(dialog.getByRole('row')).toHaveText([
+    'RowColumnFoundExpected',
+    '2observed2026-02-31a date that exists, as YYYY-MM-DD',
+    '3valuetalla number from 0 to 3000',
+  ]);
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Close' }).click();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'An empty shelf, and a question' })).toBeVisible();
+});
+
+test('a small hand-made file becomes an experiment with its comparison', async ({ teacher: page }) => {
+  const rows = ['shade', 'sun'].flatMap((treatment, group) =>
+    [1, 2, 3].map(
+      (pot) =>
+        `${group * 3 + pot},${treatment},2026-03-02,2026-03-16,${group === 0 ? 8 + pot / 2 : 4 + pot / 2},cm`,
+    ),
+  );
+  await page.getByLabel('CSV file').setInputFiles(csv([HEAD, ...rows]));
+  await expect(page.locator('.headline')).toContainText(/4\.0 cm shorter than pots with shade on day 14/);
+  await expect(page.getByText('n = 3 pots')).toHaveCount(2);
+});
+
+test('something that is no CSV is refused in words', async ({ teacher: page }) => {
+  await page.getByLabel('CSV file').setInputFiles({
+    name: 'photo.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]),
+  });
+  await expect(page.getByRole('dialog')).toContainText('a column "unit"');
+});

@@ -1,0 +1,23 @@
+import { defineConfig } from '@playwright/test';
+import { LAUNCH } from './support/browser.ts';
+
+export default defineConfig({
+  testDir: '.',
+  testMatch: '**/*.spec.ts',
+  outputDir: '../test-results',
+  globalSetup: './support/global-setup.ts',
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: true,
+  timeout: 60_000,
+  reporter: [
+    ['list'],
+    ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.build/playwright.json' }],
+  ],
+  use: {
+    launchOptions: LAUNCH,
+    viewport: { width: 1280, height: 800 },
+    reducedMotion: 'reduce',
+    acceptDownloads: true,
+  },
+});

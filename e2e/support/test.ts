@@ -1,0 +1,72 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { expect, type Page, test as base } from '@playwright/test';
+import { DEMO_EMAIL } from './application.ts';
+
+/** What every browser test has at hand. */
+interface Tools {
+  /** A page whose errors fail the test. */
+  readonly app: Page;
+  /** The same, signed in as the demo teacher on the shelf. */
+  readonly demo: Page;
+  /** The same, signed in as a new teacher with an empty shelf. */
+  readonly teacher: Page;
+}
+
+let teachers = 0;
+
+export const test = base.extend<Tools>({
+  app: async ({ page }, use) => {
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) {
+        problems.push(message.text());
+      }
+    });
+    await page.goto(process.env.E2E_ADDRESS ?? '');
+    await use(page);
+    expect(problems).toEqual([]);
+  },
+  demo: async ({ app }, use) => {
+    await app.getByLabel('E-mail').fill(DEMO_EMAIL);
+    await app.getByLabel('Password').fill(process.env.E2E_PASSWORD ?? '');
+    await app.getByRole('button', { name: 'Sign in' }).click();
+    await app.getByLabel('Your question').waitFor();
+    await use(app);
+  },
+  teacher: async ({ app }, use) => {
+    teachers += 1;
+    await app.getByRole('button', { name: /Open an account/ }).click();
+    await app.getByLabel('Name your students').fill('Mx Fennel');
+    await app.getByLabel('E-mail').fill(`new-${process.pid}-${teachers}@school.example`);
+    await app.getByLabel(/Password/).fill('a long password');
+    await app.getByRole('button', { name: 'Open an account', exact: true }).click();
+    await app.getByRole('heading', { name: 'An empty shelf, and a question' }).waitFor();
+    await use(app);
+  },
+});
+
+export { expect } from '@playwright/test';
+
+/** Fails on anything that axe finds against WCAG 2.2 A and AA. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  expect(
+    violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),
+  ).toEqual([]);
+}
+
+/** The day `days` from today (UTC) as YYYY-MM-DD. */
+export function dayFromToday(days: number): string {
+  return new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** Opens a stage by its name. */
+export async function openStage(page: Page, stage: 'Plan' | 'Sow' | 'Record' | 'Compare'): Promise<void> {
+  await page
+    .getByRole('navigation', { name: 'Stages' })
+    .getByRole('link', { name: new RegExp(`^${stage}`) })
+    .click();
+}

@@ -1,0 +1,73 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
+import { describe, expect, test } from '@jest/globals';
+import ts from 'typescript';
+
+const ROOT = dirname(dirname(import.meta.dirname));
+const PACKAGES = ['core', 'contract', 'demo', 'server', 'web'];
+
+function sourceFiles(folder: string): string[] {
+  return readdirSync(folder, { withFileTypes: true, recursive: true })
+    .filter((entry) => entry.isFile() && /\.tsx?$/.test(entry.name) && !/\.test\.|\.d\.ts$/.test(entry.name))
+    .map((entry) => join(entry.parentPath, entry.name));
+}
+
+/** Files that a file imports at run time, from its own package. */
+function importsOf(file: string): string[] {
+  const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.ESNext);
+  return source.statements.flatMap((statement) => {
+    if (!ts.isImportDeclaration(statement) && !ts.isExportDeclaration(statement)) return [];
+    const { moduleSpecifier } = statement;
+    const isType = ts.isImportDeclaration(statement)
+      ? statement.importClause?.isTypeOnly
+      : statement.isTypeOnly;
+    if (
+      isType ||
+      !moduleSpecifier ||
+      !ts.isStringLiteral(moduleSpecifier) ||
+      !moduleSpecifier.text.startsWith('.')
+    )
+      return [];
+    return [resolve(dirname(file), moduleSpecifier.text)];
+  });
+}
+
+/** The first circle of imports, or undefined. */
+function circle(files: readonly string[]): string[] | undefined {
+  const done = new Set<string>();
+  const visit = (file: string, path: string[]): string[] | undefined => {
+    if (path.includes(file)) return [...path.slice(path.indexOf(file)), file];
+    if (done.has(file)) return undefined;
+    for (const next of importsOf(file).filter((target) => files.includes(target))) {
+      const found = visit(next, [...path, file]);
+      if (found) return found;
+    }
+    done.add(file);
+    return undefined;
+  };
+  for (const file of files) {
+    const found = visit(file, []);
+    if (found) return found.map((one) => one.slice(ROOT.length + 1));
+  }
+  return undefined;
+}
+
+describe.each(PACKAGES)('%s', (name) => {
+  const files = sourceFiles(join(ROOT, name, 'src'));
+
+  test('has files, and no two of them import each other', () => {
+    expect(files.length).toBeGreaterThan(2);
+    expect(circle(files)).toBeUndefined();
+  });
+});
+
+test('the interface and the server never meet', () => {
+  for (const [from, other] of [
+    ['web', 'server'],
+    ['server', 'web'],
+  ] as const) {
+    for (const file of sourceFiles(join(ROOT, from, 'src'))) {
+      expect([file, readFileSync(file, 'utf8').includes(`@bright-sprout/${other}`)]).toEqual([file, false]);
+    }
+  }
+});

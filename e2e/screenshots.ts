@@ -1,7 +1,6 @@
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { buildIfChanged } from '@bright-sprout/scripts';
-import { DEMO_EMAIL, ROOT, startApplication } from './support/application.ts';
+import { buildIfChanged, DEMO_EMAIL, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
 import { LAUNCH } from './support/browser.ts';
 
 const FOLDER = join(ROOT, 'docs', 'screenshots');
@@ -43,7 +42,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
 }
 
 await buildIfChanged(ROOT);
-const application = await startApplication();
+const application = await startTemporaryApplication();
 const browser = await chromium.launch(LAUNCH);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });

@@ -1,6 +1,7 @@
 # Makes statistics.json, the values that the tests of core/src/statistics are held to.
 # R 4.2.2 of Debian (r-base-core): Rscript core/reference/statistics.R > core/reference/statistics.json
-# The Games-Howell figures apply the published formula with R's ptukey and qtukey.
+# Pairs hold the difference, q and df of Games and Howell; their p and critical values come from
+# studentized-range.py, as R's ptukey and qtukey are coarse at so few degrees of freedom.
 num <- function(x) if (length(x) == 1) trimws(formatC(x, digits = 17, format = "g")) else
   paste0("[", paste(trimws(formatC(x, digits = 17, format = "g")), collapse = ","), "]")
 obj <- function(...) { l <- list(...); paste0("{", paste0('"', names(l), '":', unlist(l), collapse = ","), "}") }
@@ -23,10 +24,8 @@ describeCase <- function(x) {
 pairCase <- function(g, i, j) {
   a <- g[[i]]; b <- g[[j]]; va <- var(a) / length(a); vb <- var(b) / length(b)
   df <- (va + vb)^2 / (va^2 / (length(a) - 1) + vb^2 / (length(b) - 1))
-  d <- mean(b) - mean(a); q <- abs(d) / sqrt((va + vb) / 2); k <- length(g)
-  reach <- qtukey(.95, k, df) * sqrt((va + vb) / 2)
-  obj(first = i - 1, second = j - 1, difference = num(d), q = num(q), df = num(df),
-      p = num(ptukey(q, k, df, lower.tail = FALSE)), low = num(d - reach), high = num(d + reach))
+  d <- mean(b) - mean(a); q <- abs(d) / sqrt((va + vb) / 2)
+  obj(first = i - 1, second = j - 1, difference = num(d), q = num(q), df = num(df))
 }
 groupCase <- function(name) {
   g <- cases[[name]]; k <- length(g)

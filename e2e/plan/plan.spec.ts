@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
 
 async function startPlan(page: Page): Promise<void> {
   await page.getByLabel('Your question').fill('Does humming help oats?');
@@ -73,6 +73,8 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await page.getByLabel('Lesson on').fill('2020-01-01');
   await expect(page.getByText('The lesson comes after the sowing date.')).toBeVisible();
   await page.getByLabel('Lesson on').fill('2100-01-01');
+  await expect(page.getByText('more than a year after sowing')).toBeVisible();
+  await page.getByLabel('Lesson on').fill(dayFromToday(60));
   await page.getByLabel('Read the height in').selectOption({ label: 'quarter inches' });
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();

@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { expect, type Page, test as base } from '@playwright/test';
-import { DEMO_EMAIL } from './application.ts';
+import { DEMO_EMAIL } from '@bright-sprout/scripts';
 
 /** What every browser test has at hand. */
 interface Tools {

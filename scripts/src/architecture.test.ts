@@ -1,7 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
-import ts from 'typescript';
 
 const ROOT = dirname(dirname(import.meta.dirname));
 const PACKAGES = ['core', 'contract', 'demo', 'server', 'web'];
@@ -12,24 +11,12 @@ function sourceFiles(folder: string): string[] {
     .map((entry) => join(entry.parentPath, entry.name));
 }
 
+const SOURCE_IMPORT = /^(?:import|export) (?!type\b)[^;]*?from '(\.[^']+)'/gm;
+
 /** Files that a file imports at run time, from its own package. */
 function importsOf(file: string): string[] {
-  const source = ts.createSourceFile(file, readFileSync(file, 'utf8'), ts.ScriptTarget.ESNext);
-  return source.statements.flatMap((statement) => {
-    if (!ts.isImportDeclaration(statement) && !ts.isExportDeclaration(statement)) return [];
-    const { moduleSpecifier } = statement;
-    const isType = ts.isImportDeclaration(statement)
-      ? statement.importClause?.isTypeOnly
-      : statement.isTypeOnly;
-    if (
-      isType ||
-      !moduleSpecifier ||
-      !ts.isStringLiteral(moduleSpecifier) ||
-      !moduleSpecifier.text.startsWith('.')
-    )
-      return [];
-    return [resolve(dirname(file), moduleSpecifier.text)];
-  });
+  const source = readFileSync(file, 'utf8');
+  return [...source.matchAll(SOURCE_IMPORT)].map(([, path]) => resolve(dirname(file), path ?? ''));
 }
 
 /** The first circle of imports, or undefined. */
@@ -55,8 +42,9 @@ function circle(files: readonly string[]): string[] | undefined {
 describe.each(PACKAGES)('%s', (name) => {
   const files = sourceFiles(join(ROOT, name, 'src'));
 
-  test('has files, and no two of them import each other', () => {
+  test('has files that import each other, but never in a circle', () => {
     expect(files.length).toBeGreaterThan(2);
+    expect(files.flatMap(importsOf).filter((target) => files.includes(target)).length).toBeGreaterThan(1);
     expect(circle(files)).toBeUndefined();
   });
 });

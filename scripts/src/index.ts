@@ -8,4 +8,10 @@ export {
   type ServerSettings,
   startServer,
 } from './server-process.ts';
+export {
+  DEMO_EMAIL,
+  ROOT,
+  startTemporaryApplication,
+  type TemporaryApplication,
+} from './temporary-application.ts';
 export { CHROMIUM, ensureTool, findProgram } from './tools.ts';

@@ -13,9 +13,9 @@ import {
   type ServerSettings,
   startServer,
 } from './server-process.ts';
+import { DEMO_EMAIL } from './temporary-application.ts';
 import { Trouble } from './tools.ts';
 
-const DEMO_EMAIL = 'tansy.holloway@fernhollow.example';
 const DATABASE_RESTARTS = 5;
 
 /** What was started, in the order in which it is to be stopped. */

@@ -7,4 +7,11 @@ export {
   jobRank,
   nextJob,
 } from './jobs.ts';
-export { nextClassDay, type RibbonDay, ribbonDays, type RibbonPlan, SCHOOL_WEEK } from './ribbon.ts';
+export {
+  LONGEST_PLAN_DAYS,
+  nextClassDay,
+  type RibbonDay,
+  ribbonDays,
+  type RibbonPlan,
+  SCHOOL_WEEK,
+} from './ribbon.ts';

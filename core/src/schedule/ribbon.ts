@@ -3,6 +3,12 @@ import { addDays, type CalendarDay, daysBetween, daysFromTo, weekday } from '../
 /** ISO weekdays on which the class meets. */
 export const SCHOOL_WEEK: readonly number[] = [1, 2, 3, 4, 5];
 
+/** The most days from sowing to the lesson that a plan may have: a longer one has a slip in its year. */
+export const LONGEST_PLAN_DAYS = 366;
+
+/** The most days a ribbon shows, whatever the dates of readings from a file. */
+const LONGEST_RIBBON_DAYS = 1200;
+
 /** One notch of the day ribbon. */
 export interface RibbonDay {
   readonly day: CalendarDay;
@@ -29,7 +35,7 @@ export interface RibbonPlan {
 export function ribbonDays(plan: RibbonPlan): RibbonDay[] {
   const start = [plan.sowOn, ...plan.readDays].reduce(earlier);
   const planned = [plan.lessonOn, ...plan.readDays].reduce(later);
-  const end = later(planned, addDays(start, 1));
+  const end = earlier(later(planned, addDays(start, 1)), addDays(start, LONGEST_RIBBON_DAYS));
   const classWeekdays = plan.classWeekdays ?? SCHOOL_WEEK;
   return daysFromTo(start, end).map((day) => {
     const age = daysBetween(plan.sowOn, day);

@@ -41,6 +41,10 @@ describe('ribbon', () => {
     expect(ribbonDays({ ...plan, lessonOn: plan.sowOn })).toHaveLength(2);
   });
 
+  test('stays drawable with a slip in a year', () => {
+    expect(ribbonDays({ ...plan, lessonOn: calendarDay('2126-11-30') }).length).toBeLessThan(1300);
+  });
+
   test('has no window for a crop without figures', () => {
     expect(ribbonDays({ ...plan, daysToEmergence: null }).some((day) => day.inEmergenceWindow)).toBe(false);
   });

@@ -60,11 +60,21 @@ export function daysFromTo(start: CalendarDay, end: CalendarDay): CalendarDay[] 
  * @throws RangeError for an unknown zone.
  */
 export function dayInZone(instant: number, timeZone: string): CalendarDay {
-  const parts = new Intl.DateTimeFormat('en-CA', {
+  return calendarDay(dayFormat(timeZone).format(instant));
+}
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+/** Making a format costs far more than using it, so each zone's is kept. */
+function dayFormat(timeZone: string): Intl.DateTimeFormat {
+  const known = formats.get(timeZone);
+  if (known) return known;
+  const format = new Intl.DateTimeFormat('en-CA', {
     timeZone,
     year: 'numeric',
     month: '2-digit',
     day: '2-digit',
-  }).format(instant);
-  return calendarDay(parts);
+  });
+  formats.set(timeZone, format);
+  return format;
 }

@@ -5,7 +5,6 @@ export type UndefinedReason =
   | 'too-few-groups'
   | 'group-too-small'
   | 'no-spread'
-  | 'too-uncertain'
   | 'first-reading'
   | 'not-a-height'
   | 'not-sown'

@@ -1,4 +1,4 @@
-import { pf, pt, ptukey, qt, qtukey } from 'lib-r-math.js';
+import { pf, pt, qt } from 'lib-r-math.js';
 
 /** P(|T| ≥ |t|) for Student's t with `df` degrees of freedom (fractional allowed). */
 export function twoSidedT(t: number, df: number): number {
@@ -13,14 +13,4 @@ export function tForInterval(level: number, df: number): number {
 /** P(F ≥ f) for the F distribution. */
 export function upperF(f: number, df1: number, df2: number): number {
   return pf(f, df1, df2, undefined, false);
-}
-
-/** P(Q ≥ q) for the studentised range of `groups` means (Copenhaver and Holland 1988). */
-export function upperStudentizedRange(q: number, groups: number, df: number): number {
-  return Math.min(1, Math.max(0, ptukey(q, groups, df, 1, false)));
-}
-
-/** The studentised range that leaves 1 − `level` above it. */
-export function studentizedRangeForInterval(level: number, groups: number, df: number): number {
-  return qtukey(level, groups, df);
 }

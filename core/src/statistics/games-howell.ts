@@ -1,6 +1,6 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { around, type Interval, meanOf } from './describe.ts';
-import { studentizedRangeForInterval, upperStudentizedRange } from './distributions.ts';
+import { studentizedRangeLeaving, upperStudentizedRange } from './studentized-range.ts';
 import { isNegligible, welchError, welchT } from './welch-t.ts';
 
 /** One pair out of several groups, allowing for all the pairs that could be compared. */
@@ -15,14 +15,10 @@ export interface PairDifference {
   readonly p: number;
 }
 
-/** The studentised range is computed from 2 degrees of freedom upward (Copenhaver and Holland 1988). */
-const LEAST_DF = 2;
-
 /**
  * One pair by Games and Howell (1976): Welch's standard error and degrees of freedom with the studentised
  * range of `groupCount` means. With two groups it is Welch's t test, which is what is computed then.
- * Undefined with fewer than two values in either group, when neither varies, and, with three groups or more,
- * below 2 degrees of freedom, where the algorithm for the studentised range does not reach.
+ * Undefined with fewer than two values in either group, or when neither varies.
  */
 export function gamesHowellPair(
   first: readonly number[],
@@ -36,8 +32,7 @@ export function gamesHowellPair(
   const difference = meanOf(second) - meanOf(first);
   const q = (Math.abs(difference) / se) * Math.SQRT2;
   if (groupCount === 2) return twoGroups(first, second, q);
-  if (df < LEAST_DF) return notDefined('too-uncertain');
-  const reach = (studentizedRangeForInterval(0.95, groupCount, df) * se) / Math.SQRT2;
+  const reach = (studentizedRangeLeaving(0.05, groupCount, df) * se) / Math.SQRT2;
   return defined({
     difference,
     interval: around(difference, reach),

@@ -9,20 +9,4 @@ declare module 'lib-r-math.js' {
     lowerTail?: boolean,
     logP?: boolean,
   ): number;
-  export function ptukey(
-    q: number,
-    means: number,
-    df: number,
-    ranges?: number,
-    lowerTail?: boolean,
-    logP?: boolean,
-  ): number;
-  export function qtukey(
-    p: number,
-    means: number,
-    df: number,
-    ranges?: number,
-    lowerTail?: boolean,
-    logP?: boolean,
-  ): number;
 }

@@ -6,7 +6,6 @@ const WORDS: Record<UndefinedReason, string> = {
   'too-few-groups': 'only one treatment has values',
   'group-too-small': 'at least two pots with a value are needed in each treatment',
   'no-spread': 'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
-  'too-uncertain': 'too few pots, with too unequal a spread, to judge this pair by',
   'first-reading': 'first reading, so there is no change yet',
   'not-a-height': 'there is no height to compare with',
   'not-sown': 'this pot has no sowing date',

@@ -1,9 +1,9 @@
 import type { Route } from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { type KnownRequest, SessionsService, tokenOf } from '../people/index.ts';
-import { ExperimentStore } from '../plan/index.ts';
+import { type KnownRequest, tokenOf } from '../people/index.ts';
 import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
+import { CallersService } from './callers.service.ts';
 
 const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
 
@@ -15,8 +15,7 @@ const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
 export class AccessGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
-    private readonly sessions: SessionsService,
-    private readonly experiments: ExperimentStore,
+    private readonly callers: CallersService,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -25,14 +24,11 @@ export class AccessGuard implements CanActivate {
     if (!route) throw notFound();
     if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request);
     if (route.access === 'anyone') return true;
-    const token = tokenOf(request);
-    const teacher = token === '' ? undefined : await this.sessions.teacherOf(token);
-    if (!teacher) throw new ApiError('not_signed_in', 'Please sign in to go on.');
-    request.teacher = teacher;
-    if (route.access === 'owner') {
-      const owner = await this.experiments.ownerOf(String(request.params.experimentId));
-      if (owner !== teacher.id) throw notFound();
-    }
+    const experimentId = route.access === 'owner' ? String(request.params.experimentId) : undefined;
+    const caller = await this.callers.find(tokenOf(request), experimentId);
+    if (!caller) throw new ApiError('not_signed_in', 'Please sign in to go on.');
+    if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
+    request.teacher = caller.teacher;
     return true;
   }
 }

@@ -12,6 +12,7 @@ import { ContractPipe, ErrorFilter, type Settings, SharedModule } from '../share
 import { ShelfModule } from '../shelf/index.ts';
 import { SowModule } from '../sow/index.ts';
 import { AccessGuard } from './access.guard.ts';
+import { CallersService } from './callers.service.ts';
 import { databaseOptions } from './database.ts';
 import { HealthController } from './health.controller.ts';
 
@@ -41,6 +42,7 @@ export class AppModule {
       ],
       controllers: [HealthController],
       providers: [
+        CallersService,
         { provide: APP_GUARD, useClass: AccessGuard },
         { provide: APP_PIPE, useClass: ContractPipe },
         { provide: APP_FILTER, useClass: ErrorFilter },

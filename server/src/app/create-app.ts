@@ -10,6 +10,9 @@ import type { Settings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
 import { openApi } from './openapi.ts';
 
+/** Levels at which each request is logged; warnings and errors are logged at every level but `silent`. */
+const LOGS_REQUESTS: readonly string[] = ['info', 'debug', 'trace'];
+
 /** Builds the server without listening. */
 export async function createApp(settings: Settings): Promise<NestExpressApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
@@ -18,9 +21,11 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   });
   app.set('trust proxy', settings.trustedProxies);
   app.set('query parser', 'simple');
-  app.use(
-    pinoHttp({ level: settings.logLevel, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] }),
-  );
+  if (LOGS_REQUESTS.includes(settings.logLevel)) {
+    app.use(
+      pinoHttp({ level: settings.logLevel, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] }),
+    );
+  }
   app.use(
     helmet({
       strictTransportSecurity: false,

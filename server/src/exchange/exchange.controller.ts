@@ -1,7 +1,7 @@
 import { exchangeRoutes, OpenFileRequest } from '@bright-sprout/contract/exchange';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { Body, Controller, Header, Param } from '@nestjs/common';
-import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { PlanService } from '../plan/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ExchangeService } from './exchange.service.ts';
@@ -24,7 +24,7 @@ export class ExchangeController {
   async openTidy(
     @Param('newExperimentId') id: string,
     @Body() body: OpenFileRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     await this.exchange.openTidy(id, body, teacher);
     return this.plans.view(id, teacher);

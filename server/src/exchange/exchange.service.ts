@@ -6,7 +6,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import Papa from 'papaparse';
 import { DataSource } from 'typeorm';
-import type { Teacher } from '../people/index.ts';
+import type { KnownTeacher } from '../people/index.ts';
 import { Crop, Experiment, ExperimentStore, PlanService, type StoredPlan, Variable } from '../plan/index.ts';
 import { Reading, ReadingsService } from '../record/index.ts';
 import { ApiError, Clock, inTransaction, isDuplicate } from '../shared/index.ts';
@@ -45,7 +45,7 @@ export class ExchangeService {
    * Opens a tidy CSV as a new experiment, whole or not at all. Opening it again under the same id changes nothing.
    * @throws ApiError `unreadable_file` with the rows that are wrong, `id_in_use`
    */
-  async openTidy(id: string, request: OpenFileRequest, teacher: Teacher): Promise<void> {
+  async openTidy(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
     const parsed = Papa.parse<string[]>(request.text, { skipEmptyLines: 'greedy' });
     const [quoting] = parsed.errors.filter((error) => error.type === 'Quotes');
     if (quoting) {

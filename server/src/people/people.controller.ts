@@ -10,7 +10,7 @@ import { Operation } from '../shared/index.ts';
 import { CurrentTeacher, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
 import { SignInLimiter } from './sign-in-limiter.ts';
 import { SESSION_MS, SessionsService } from './sessions.service.ts';
-import type { Teacher } from './teacher.entity.ts';
+import type { KnownTeacher } from './teacher.entity.ts';
 import { TeachersService, teacherView } from './teachers.service.ts';
 
 /** Accounts and sessions. */
@@ -42,7 +42,7 @@ export class PeopleController {
   }
 
   @Operation(peopleRoutes.whoAmI)
-  whoAmI(@CurrentTeacher() teacher: Teacher): TeacherView {
+  whoAmI(@CurrentTeacher() teacher: KnownTeacher): TeacherView {
     return teacherView(teacher);
   }
 
@@ -52,7 +52,7 @@ export class PeopleController {
     response.clearCookie(SESSION_COOKIE, { path: '/' });
   }
 
-  async #welcome(teacher: Teacher, request: Request, response: Response): Promise<TeacherView> {
+  async #welcome(teacher: KnownTeacher, request: Request, response: Response): Promise<TeacherView> {
     const token = await this.sessions.open(teacher.id);
     response.cookie(SESSION_COOKIE, token, {
       httpOnly: true,

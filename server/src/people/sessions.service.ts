@@ -5,14 +5,13 @@ import { Repository } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../shared/index.ts';
 import { Session } from './session.entity.ts';
-import type { Teacher } from './teacher.entity.ts';
 
 /** How long a sign-in lasts without use. */
 export const SESSION_MS = 14 * 86_400_000;
 
 const REFRESH_MS = 60 * 60_000;
 
-/** Opens, finds and revokes sessions. */
+/** Opens, extends and revokes sessions. */
 @Injectable()
 export class SessionsService {
   constructor(
@@ -35,21 +34,12 @@ export class SessionsService {
     return token;
   }
 
-  /** The teacher behind a token; undefined when it is unknown, expired or revoked. */
-  async teacherOf(token: string): Promise<Teacher | undefined> {
-    const session = await this.sessions.findOne({
-      where: { tokenHash: hashOf(token) },
-      relations: { teacher: true },
-    });
+  /** Moves the end of a session that is in use; at most once an hour. */
+  async extend(sessionId: string, lastSeenAt: Date): Promise<void> {
     const now = this.clock.now();
-    if (session?.revokedAt !== null || session.expiresAt <= now) return undefined;
-    if (now.getTime() - session.lastSeenAt.getTime() > REFRESH_MS) {
-      await this.sessions.update(session.id, {
-        lastSeenAt: now,
-        expiresAt: new Date(now.getTime() + SESSION_MS),
-      });
-    }
-    return session.teacher;
+    if (now.getTime() - lastSeenAt.getTime() <= REFRESH_MS) return;
+    const expiresAt = new Date(now.getTime() + SESSION_MS);
+    await this.sessions.update(sessionId, { lastSeenAt: now, expiresAt });
   }
 
   /** Ends the session of a token. */
@@ -58,6 +48,7 @@ export class SessionsService {
   }
 }
 
-function hashOf(token: string): Buffer {
+/** What is stored of a session token: its SHA-256. */
+export function hashOf(token: string): Buffer {
   return createHash('sha256').update(token).digest();
 }

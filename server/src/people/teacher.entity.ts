@@ -26,3 +26,6 @@ export class Teacher {
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   createdAt: Date;
 }
+
+/** The teacher who makes a request. */
+export type KnownTeacher = Pick<Teacher, 'id' | 'email' | 'displayName' | 'timeZone' | 'isDemo'>;

@@ -5,7 +5,7 @@ import { Repository } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ApiError, isDuplicate } from '../shared/index.ts';
 import { hashPassword, passwordMatches } from './passwords.ts';
-import { Teacher } from './teacher.entity.ts';
+import { type KnownTeacher, Teacher } from './teacher.entity.ts';
 
 /** Accounts. */
 @Injectable()
@@ -45,7 +45,7 @@ export class TeachersService {
 }
 
 /** What the interface may know of a teacher. */
-export function teacherView(teacher: Teacher): TeacherView {
+export function teacherView(teacher: KnownTeacher): TeacherView {
   const { id, email, displayName, timeZone, isDemo } = teacher;
   return { id, email, displayName, timeZone, isDemo };
 }

@@ -9,7 +9,7 @@ import {
   StartRequest,
 } from '@bright-sprout/contract/plan';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Operation } from '../shared/index.ts';
 import { PlanService } from './plan.service.ts';
 
@@ -27,13 +27,16 @@ export class PlanController {
   start(
     @Param('newExperimentId') id: string,
     @Body() body: StartRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.start(id, body, teacher);
   }
 
   @Operation(planRoutes.experiment)
-  experiment(@Param('experimentId') id: string, @CurrentTeacher() teacher: Teacher): Promise<ExperimentView> {
+  experiment(
+    @Param('experimentId') id: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
     return this.plans.view(id, teacher);
   }
 
@@ -41,7 +44,7 @@ export class PlanController {
   savePlan(
     @Param('experimentId') id: string,
     @Body() body: PlanRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.savePlan(id, body, teacher);
   }
@@ -50,7 +53,7 @@ export class PlanController {
   describe(
     @Param('experimentId') id: string,
     @Body() body: DescriptionRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.describe(id, body, teacher);
   }
@@ -59,7 +62,7 @@ export class PlanController {
   arrange(
     @Param('experimentId') id: string,
     @Body() body: LayoutRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.arrange(id, body, teacher);
   }
@@ -68,7 +71,7 @@ export class PlanController {
   finish(
     @Param('experimentId') id: string,
     @Body() body: FinishRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.finish(id, body.finished, teacher);
   }

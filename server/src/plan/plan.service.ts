@@ -13,9 +13,9 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import type { Teacher } from '../people/index.ts';
+import type { KnownTeacher } from '../people/index.ts';
 import { ApiError, Clock, invalidField, invalidFields, inTransaction, isDuplicate } from '../shared/index.ts';
-import { planProblems } from './check-plan.ts';
+import { lessonProblem, planProblems } from './check-plan.ts';
 import { Crop } from './crop.entity.ts';
 import { Container, Factor, Level, Treatment, Unit, Variable } from './design.entities.ts';
 import { Experiment } from './experiment.entity.ts';
@@ -53,12 +53,12 @@ export class PlanService {
   }
 
   /** One experiment with its plan. */
-  async view(experimentId: string, teacher: Teacher): Promise<ExperimentView> {
+  async view(experimentId: string, teacher: KnownTeacher): Promise<ExperimentView> {
     return experimentView(await this.store.load(experimentId), this.clock.today(teacher.timeZone));
   }
 
   /** Starts a draft with defaults that make a valid plan. Starting it again gives the same draft. */
-  async start(id: string, request: StartRequest, teacher: Teacher): Promise<ExperimentView> {
+  async start(id: string, request: StartRequest, teacher: KnownTeacher): Promise<ExperimentView> {
     const crop = await this.#crop(request.cropId);
     const sowOn = nextClassDay(addDays(this.clock.today(teacher.timeZone), 1));
     try {
@@ -95,13 +95,13 @@ export class PlanService {
   }
 
   /** @throws ApiError `id_in_use` when the id is another teacher's */
-  async claim(id: string, teacher: Teacher): Promise<void> {
+  async claim(id: string, teacher: KnownTeacher): Promise<void> {
     if ((await this.store.ownerOf(id)) === teacher.id) return;
     throw new ApiError('id_in_use', 'This could not be started under its id. Reload the page and try again.');
   }
 
   /** Changes the plan of a draft. Units are laid out anew only when the design itself changed. */
-  async savePlan(id: string, plan: PlanRequest, teacher: Teacher): Promise<ExperimentView> {
+  async savePlan(id: string, plan: PlanRequest, teacher: KnownTeacher): Promise<ExperimentView> {
     const problems = planProblems(plan);
     if (problems.length > 0) throw invalidFields(problems);
     const crop = await this.#crop(plan.cropId);
@@ -125,18 +125,18 @@ export class PlanService {
   }
 
   /** Changes the words and the lesson date at any time. */
-  async describe(id: string, request: DescriptionRequest, teacher: Teacher): Promise<ExperimentView> {
+  async describe(id: string, request: DescriptionRequest, teacher: KnownTeacher): Promise<ExperimentView> {
     const { version, question, hypothesis, lessonOn } = request;
     await this.store.change(id, version, async (manager, experiment) => {
-      if (lessonOn <= experiment.sowOn)
-        throw invalidField('lessonOn', 'The lesson comes after the sowing date.');
+      const problem = lessonProblem(experiment.sowOn, lessonOn);
+      if (problem !== undefined) throw invalidField('lessonOn', problem);
       await manager.update(Experiment, id, { question, hypothesis, lessonOn });
     });
     return this.view(id, teacher);
   }
 
   /** Arranges the treatments of a draft by hand. */
-  async arrange(id: string, request: LayoutRequest, teacher: Teacher): Promise<ExperimentView> {
+  async arrange(id: string, request: LayoutRequest, teacher: KnownTeacher): Promise<ExperimentView> {
     await this.store.change(id, request.version, async (manager, experiment) => {
       if (experiment.status !== 'draft') throw alreadyPlanted();
       const units = await manager.find(Unit, { where: { experimentId: id }, order: { number: 'ASC' } });
@@ -163,7 +163,7 @@ export class PlanService {
   }
 
   /** Closes an experiment, or opens it again. */
-  async finish(id: string, finished: boolean, teacher: Teacher): Promise<ExperimentView> {
+  async finish(id: string, finished: boolean, teacher: KnownTeacher): Promise<ExperimentView> {
     await this.store.locked(id, async (manager, experiment) => {
       if (experiment.status === 'draft') {
         throw new ApiError('not_planted', 'Nothing is sown yet, so there is nothing to finish.');

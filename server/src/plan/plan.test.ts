@@ -104,6 +104,7 @@ describe('a draft', () => {
     ],
     ['two controls', { levels: [...'ab'].map((name) => ({ name, isControl: true })) }, 'levels'],
     ['a lesson before sowing', { lessonOn: '2020-01-01' }, 'lessonOn'],
+    ['a lesson in the next century', { lessonOn: '2126-01-01' }, 'lessonOn'],
     ['31 February', { sowOn: '2026-02-31' }, 'sowOn'],
     ['an unknown container', { containerKind: 'bathtub' }, 'containerKind'],
     ['a ruler of its own', { measure: { unit: 'ell', step: 1 } }, 'measure.unit'],

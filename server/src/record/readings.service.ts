@@ -2,7 +2,7 @@ import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type Repository } from 'typeorm';
-import type { Teacher } from '../people/index.ts';
+import type { KnownTeacher } from '../people/index.ts';
 import { Experiment } from '../plan/index.ts';
 import { ApiError, Clock, isDuplicate, notFound } from '../shared/index.ts';
 import { checkReading, type ReadingPlace } from './check-reading.ts';
@@ -16,6 +16,11 @@ interface PlaceRow {
   correctedVariable: string | null;
   correctedDay: string | null;
 }
+
+const INSERT = `
+  INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,
+                       observer, recorded_at, supersedes_id)
+  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 /** Readings: added, never changed. */
 @Injectable()
@@ -47,7 +52,7 @@ export class ReadingsService {
     experimentId: string,
     id: string,
     request: ReadingRequest,
-    teacher: Teacher,
+    teacher: KnownTeacher,
   ): Promise<ReadingView> {
     const place = await this.#placeOf(experimentId, request);
     checkReading(request, place, this.clock.today(teacher.timeZone));
@@ -66,7 +71,20 @@ export class ReadingsService {
       recordedAt: this.clock.now(),
     });
     try {
-      await this.#readings.insert(reading);
+      await this.source.query(INSERT, [
+        id,
+        reading.unitId,
+        reading.variableId,
+        reading.observedOn,
+        reading.state,
+        reading.value,
+        reading.entered,
+        reading.unitOfMeasure,
+        reading.precision,
+        reading.observer,
+        reading.recordedAt,
+        reading.supersedesId,
+      ]);
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(reading);

@@ -1,6 +1,6 @@
 import { ReadingRequest, type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ReadingsService } from './readings.service.ts';
 
@@ -19,7 +19,7 @@ export class RecordController {
     @Param('experimentId') experimentId: string,
     @Param('readingId') readingId: string,
     @Body() body: ReadingRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ReadingView> {
     return this.readings.keep(experimentId, readingId, body, teacher);
   }

@@ -1,6 +1,6 @@
 import { type ExperimentCard, shelfRoutes } from '@bright-sprout/contract/shelf';
 import { Controller, Module } from '@nestjs/common';
-import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ShelfService } from './shelf.service.ts';
 
@@ -10,7 +10,7 @@ export class ShelfController {
   constructor(private readonly shelf: ShelfService) {}
 
   @Operation(shelfRoutes.shelf)
-  cards(@CurrentTeacher() teacher: Teacher): Promise<ExperimentCard[]> {
+  cards(@CurrentTeacher() teacher: KnownTeacher): Promise<ExperimentCard[]> {
     return this.shelf.cards(teacher);
   }
 }

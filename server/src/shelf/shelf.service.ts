@@ -4,7 +4,7 @@ import { calendarDay, type CalendarDay, type ReadingState } from '@bright-sprout
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import type { Teacher } from '../people/index.ts';
+import type { KnownTeacher } from '../people/index.ts';
 import { Experiment, Treatment } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
 
@@ -40,7 +40,7 @@ export class ShelfService {
   ) {}
 
   /** Cards in the order they want attention: due today, running, planned, finished. */
-  async cards(teacher: Teacher): Promise<ExperimentCard[]> {
+  async cards(teacher: KnownTeacher): Promise<ExperimentCard[]> {
     const { manager } = this.source;
     const today = this.clock.today(teacher.timeZone);
     const [experiments, units] = await Promise.all([

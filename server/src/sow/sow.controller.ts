@@ -1,7 +1,7 @@
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { SowingRequest, sowRoutes } from '@bright-sprout/contract/sow';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type Teacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { PlanService } from '../plan/index.ts';
 import { Clock, Operation } from '../shared/index.ts';
 import { SowingService } from './sowing.service.ts';
@@ -19,7 +19,7 @@ export class SowController {
   async sowAll(
     @Param('experimentId') id: string,
     @Body() body: SowingRequest,
-    @CurrentTeacher() teacher: Teacher,
+    @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     await this.sowing.sowAll(id, body.sowedOn, this.clock.today(teacher.timeZone));
     return this.plans.view(id, teacher);

@@ -43,7 +43,7 @@ describe('calling the API', () => {
     ['a page instead of JSON', () => Promise.resolve(new Response('<html>', { status: 200 }))],
     ['a proxy that fails', () => Promise.resolve(new Response('Bad gateway', { status: 502 }))],
   ])('%s becomes words that say what to do', async (_, make) => {
-    answerWith(make as () => Promise<Response>);
+    answerWith(make);
     const failure = await call(recordRoutes.readings, { params }).catch((error: unknown) => error);
     expect(failure).toBeInstanceOf(ApiFailure);
     expect((failure as ApiFailure).message).toContain('try again');

@@ -2,14 +2,9 @@ import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
-import {
-  freePort,
-  runLoadDemo,
-  runMigrations,
-  type ServerSettings,
-  startPrivateDatabase,
-  startServer,
-} from '@bright-sprout/scripts';
+import { startPrivateDatabase } from './private-database.ts';
+import { freePort } from './processes.ts';
+import { runLoadDemo, runMigrations, type ServerSettings, startServer } from './server-process.ts';
 
 /** Root of the repository. */
 export const ROOT = dirname(dirname(import.meta.dirname));
@@ -18,7 +13,7 @@ export const ROOT = dirname(dirname(import.meta.dirname));
 export const DEMO_EMAIL = 'tansy.holloway@fernhollow.example';
 
 /** The built application with the demo, in a folder and on ports of its own. */
-export interface Application {
+export interface TemporaryApplication {
   readonly address: string;
   readonly password: string;
   readonly databaseUrl: string;
@@ -26,10 +21,17 @@ export interface Application {
   stop(): Promise<void>;
 }
 
-/** Starts the built application with the demo loaded. */
-export async function startApplication(extra: Readonly<Record<string, string>> = {}): Promise<Application> {
+/**
+ * Starts the built application with the demo loaded.
+ * @param extra environment of the server
+ * @param durable false skips the flush to disk at each commit, for tests
+ */
+export async function startTemporaryApplication(
+  extra: Readonly<Record<string, string>> = {},
+  durable = false,
+): Promise<TemporaryApplication> {
   const folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-'));
-  const database = await startPrivateDatabase(folder, { durable: extra.DURABLE === 'yes' });
+  const database = await startPrivateDatabase(folder, { durable });
   const port = await freePort();
   const settings: ServerSettings = {
     root: ROOT,

@@ -1,0 +1,92 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildIfChanged, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
+import mysql from 'mysql2/promise';
+import { v7 as uuid } from 'uuid';
+import { ApiClient } from './client.ts';
+import { fillTo } from './database.ts';
+import { firstLoad } from './page.ts';
+import { reportText, type Row } from './report.ts';
+import { sideBySide } from './timing.ts';
+
+const SIZES = [1_000, 10_000, 100_000, 1_000_000];
+const SAVES = 300;
+const COMPARISONS = 100;
+
+/** What the bench needs of an experiment. */
+interface Experiment {
+  readonly id: string;
+  readonly question: string;
+  readonly today: string;
+  readonly units: readonly { readonly id: string }[];
+  readonly variables: readonly { readonly id: string }[];
+}
+
+const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
+  VALUES (?, ?, ?, ?, 'up', 12.5, '1.25', 'cm', 0.1, 'bench')`;
+
+const FETCH = `SELECT r.unit_id, r.observed_on, r.state, r.value FROM unit u
+  JOIN reading r ON r.unit_id = u.id AND r.variable_id = ?
+  WHERE u.experiment_id = ? AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)
+  ORDER BY r.recorded_at, r.id`;
+
+async function saving(client: ApiClient, connection: mysql.Connection): Promise<Row['save']> {
+  const path = `/experiments/${uuid()}`;
+  const experiment = (await client.put(path, { question: 'written to', cropId: 'oat' })) as Experiment;
+  await client.put(`${path}/sowing`, { sowedOn: experiment.today });
+  const variableId = experiment.variables[0]?.id;
+  let turn = 0;
+  const nextUnit = (): string | undefined => experiment.units[(turn += 1) % experiment.units.length]?.id;
+  const reading = {
+    variableId,
+    observedOn: experiment.today,
+    state: 'up',
+    value: 12.5,
+    entered: '1.25',
+    unitOfMeasure: 'cm',
+    precision: 0.1,
+  };
+  const times = await sideBySide(
+    SAVES,
+    () => client.put(`${path}/readings/${uuid()}`, { ...reading, unitId: nextUnit() }),
+    () => connection.execute(INSERT, [uuid(), nextUnit() ?? null, variableId ?? null, experiment.today]),
+  );
+  await connection.query('DELETE FROM experiment WHERE id = ?', [experiment.id]);
+  return times;
+}
+
+async function comparing(client: ApiClient, connection: mysql.Connection): Promise<Row['compare']> {
+  const shelf = (await client.get('/experiments')) as Experiment[];
+  const id = shelf.find(({ question }) => question.includes('zinnias'))?.id ?? '';
+  const { variables } = (await client.get(`/experiments/${id}`)) as Experiment;
+  return sideBySide(
+    COMPARISONS,
+    () => client.get(`/experiments/${id}/comparison`),
+    () => connection.query(FETCH, [variables[0]?.id, id]),
+  );
+}
+
+await buildIfChanged(ROOT);
+const application = await startTemporaryApplication({ BRIGHT_SPROUT_SIGN_IN_TRIES: '1000' }, true);
+const connection = await mysql.createConnection(application.rootUrl.replace(/\/mysql$/, '/bright_sprout'));
+try {
+  const client = await ApiClient.signIn(application);
+  const load = await firstLoad(application);
+  const rows: Row[] = [];
+  for (const size of SIZES) {
+    const readings = await fillTo(connection, size);
+    rows.push({
+      readings,
+      save: await saving(client, connection),
+      compare: await comparing(client, connection),
+    });
+    console.log(`measured with ${readings} readings in the database`);
+  }
+  const text = reportText(rows, load);
+  writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
+  console.log(text);
+  client.close();
+} finally {
+  await connection.end();
+  await application.stop();
+}

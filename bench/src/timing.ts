@@ -1,0 +1,40 @@
+/** Milliseconds that one call took. */
+async function timed(work: () => Promise<unknown>): Promise<number> {
+  const start = performance.now();
+  await work();
+  return performance.now() - start;
+}
+
+/** The middle of some times, in ms. */
+export function median(times: readonly number[]): number {
+  return quantile(times, 0.5);
+}
+
+/** The time that a share `p` of the calls stayed below, in ms. */
+export function quantile(times: readonly number[], p: number): number {
+  const sorted = [...times].sort((a, b) => a - b);
+  return sorted[Math.min(sorted.length - 1, Math.floor(p * sorted.length))] ?? 0;
+}
+
+/** Times of two pieces of work, in ms. */
+export interface Pair {
+  readonly first: number[];
+  readonly second: number[];
+}
+
+/** Times two pieces of work turn by turn, so that both meet the same machine. */
+export async function sideBySide(
+  rounds: number,
+  first: () => Promise<unknown>,
+  second: () => Promise<unknown>,
+): Promise<Pair> {
+  const times: Pair = { first: [], second: [] };
+  const warmUp = Math.ceil(rounds / 10);
+  for (let round = -warmUp; round < rounds; round += 1) {
+    const [a, b] = [await timed(first), await timed(second)];
+    if (round < 0) continue;
+    times.first.push(a);
+    times.second.push(b);
+  }
+  return times;
+}

@@ -14,7 +14,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import mysql from 'mysql2/promise';
-import { freePort, isRunning, stopProcess } from './processes.ts';
+import { endWithThisProcess, freePort, isRunning, stopProcess } from './processes.ts';
 import { ensureTool, findProgram, MARIADB, Trouble } from './tools.ts';
 
 const NAME = 'bright_sprout';
@@ -70,6 +70,7 @@ export async function startPrivateDatabase(
   );
   const child = launch(folder, data, socket, port, options.durable !== false);
   let stopping = false;
+  endWithThisProcess(child);
   await waitUntilReady(child, socket, secrets, folder);
   await setUpAccounts(socket, secrets);
   const url = (user: string, password: string, name: string): string =>

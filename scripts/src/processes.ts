@@ -26,6 +26,15 @@ export async function stopProcess(pid: number, mark: string, patienceMs = 20_000
   if (isRunning(pid, mark)) process.kill(pid, 'SIGKILL');
 }
 
+/** A script that ends by an error takes the process that it started with it. */
+export function endWithThisProcess(child: ChildProcess): void {
+  const end = (): void => {
+    if (child.exitCode === null && child.signalCode === null) child.kill('SIGTERM');
+  };
+  process.once('exit', end);
+  child.once('exit', () => process.off('exit', end));
+}
+
 /** Runs a command to its end and gives its exit code; output goes to this terminal. */
 export function runToEnd(
   command: string,

@@ -1,7 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { runToEnd, stopProcess } from './processes.ts';
+import { endWithThisProcess, runToEnd, stopProcess } from './processes.ts';
 import { Trouble } from './tools.ts';
 
 const START_TRIES = 300;
@@ -65,6 +65,7 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     stdio: ['ignore', 'inherit', 'inherit'],
     detached: true,
   });
+  endWithThisProcess(child);
   const address = `http://${settings.host}:${settings.port}/api/health`;
   for (let attempt = 0; attempt < START_TRIES; attempt += 1) {
     if (child.exitCode !== null) break;

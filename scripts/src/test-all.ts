@@ -13,6 +13,7 @@ interface Tally {
 
 /** Runs every suite, prints `N passed, N failed` over all, and gives the exit code. */
 export async function testAll(root: string): Promise<number> {
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => process.exit(130));
   try {
     ensureTool(MARIADB);
     ensureTool(CHROMIUM);

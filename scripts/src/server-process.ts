@@ -50,12 +50,24 @@ export async function runMigrations(settings: ServerSettings): Promise<void> {
     );
 }
 
-/** Loads the made-up school when there is no teacher yet, or anew with `fresh`. */
-export async function runLoadDemo(settings: ServerSettings, password: string, fresh: boolean): Promise<void> {
+const DEMO_MADE_ELSEWHERE = 3;
+
+/**
+ * Loads the made-up school when there is no teacher yet, or anew with `fresh`. False when the demo that is there
+ * has another password: a server that shares this database made it.
+ */
+export async function runLoadDemo(
+  settings: ServerSettings,
+  password: string,
+  fresh: boolean,
+): Promise<boolean> {
   const env = { ...environment(settings), BRIGHT_SPROUT_DEMO_PASSWORD: password };
   const args = [built(settings.root, 'run-load-demo.js'), ...(fresh ? ['--fresh'] : [])];
   const code = await runToEnd(process.execPath, args, { env });
-  if (code !== 0) throw new Trouble('The demo could not be loaded; the lines above say why.');
+  if (code !== 0 && code !== DEMO_MADE_ELSEWHERE) {
+    throw new Trouble('The demo could not be loaded; the lines above say why.');
+  }
+  return code === 0;
 }
 
 /** Starts the server and waits until it answers. */

@@ -63,7 +63,7 @@ async function run(root: string, args: readonly string[]): Promise<void> {
       process.env.BRIGHT_SPROUT_MIGRATION_DB_URL ?? external ?? (database as PrivateDatabase).migrationUrl,
   };
   const password = demoPassword(folder);
-  await prepare(settings, folder, stamp, password, fresh, external !== undefined);
+  const hasDemo = await prepare(settings, folder, stamp, password, fresh, external !== undefined);
   if (isStopping) return;
   started.server = await startServer(settings);
   started.lock.noteServer(started.server.child.pid);
@@ -77,11 +77,16 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   if (database) keepDatabaseRunning(folder, database, DATABASE_RESTARTS);
   stopWithParent();
   console.log(`\nBright Sprout is ready: ${address}`);
-  console.log(`Sign in: ${DEMO_EMAIL} / ${password}`);
+  console.log(
+    hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
+  );
   console.log('Stop with Ctrl-C.\n');
 }
 
-/** Migrations and the demo, skipped when this very build prepared this very folder before. */
+/**
+ * Migrations and the demo, skipped when this very build prepared this very folder before. Gives whether the demo
+ * teacher can sign in with the password of this folder.
+ */
 async function prepare(
   settings: ServerSettings,
   folder: string,
@@ -89,13 +94,16 @@ async function prepare(
   password: string,
   fresh: boolean,
   isExternal: boolean,
-): Promise<void> {
+): Promise<boolean> {
   const mark = join(folder, 'prepared');
-  const isPrepared = !isExternal && existsSync(mark) && readFileSync(mark, 'utf8') === stamp;
-  if (isPrepared && !fresh) return;
+  const wantsDemo = process.env.BRIGHT_SPROUT_DEMO !== 'off' || fresh;
+  const prepared = `${stamp} ${wantsDemo ? 'with' : 'without'} demo`;
+  const isPrepared = !isExternal && existsSync(mark) && readFileSync(mark, 'utf8') === prepared;
+  if (isPrepared && !fresh) return wantsDemo;
   await runMigrations(settings);
-  if (process.env.BRIGHT_SPROUT_DEMO !== 'off' || fresh) await runLoadDemo(settings, password, fresh);
-  writeFileSync(mark, stamp);
+  const hasDemo = wantsDemo && (await runLoadDemo(settings, password, fresh));
+  if (hasDemo === wantsDemo) writeFileSync(mark, prepared);
+  return hasDemo;
 }
 
 async function askForReset(): Promise<boolean> {

@@ -12,6 +12,12 @@ export function countTeachers(app: INestApplicationContext): Promise<number> {
   return app.get<DataSource>(getDataSourceToken()).getRepository(Teacher).count();
 }
 
+/** True when there is a demo teacher with this password. */
+export async function demoHasPassword(app: INestApplicationContext, password: string): Promise<boolean> {
+  const teacher = await app.get(TeachersService).find({ email: DEMO_EMAIL, password });
+  return teacher !== undefined;
+}
+
 /** Makes the made-up school anew: its teacher and experiments are replaced, all others stay untouched. */
 export async function loadDemo(app: INestApplicationContext, password: string): Promise<void> {
   const source = app.get<DataSource>(getDataSourceToken());

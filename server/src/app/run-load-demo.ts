@@ -2,7 +2,10 @@ import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import { readSettings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
-import { countTeachers, loadDemo } from './load-demo.ts';
+import { countTeachers, demoHasPassword, loadDemo } from './load-demo.ts';
+
+/** Exit code when there is no demo, or one with a password that another server made. */
+const DEMO_MADE_ELSEWHERE = 3;
 
 const password = process.env.BRIGHT_SPROUT_DEMO_PASSWORD ?? '';
 if (password === '') throw new Error('BRIGHT_SPROUT_DEMO_PASSWORD is not set');
@@ -14,4 +17,6 @@ if (isReset || (await countTeachers(app)) === 0) {
   await loadDemo(app, password);
   console.log('demo loaded');
 }
+const hasThisPassword = await demoHasPassword(app, password);
 await app.close();
+if (!hasThisPassword) process.exitCode = DEMO_MADE_ELSEWHERE;

@@ -156,7 +156,8 @@ function unreadable(
 
 function statusOf(from: ExchangedExperiment): ExperimentStatus {
   if (from.readings.some((reading) => reading.state === 'up')) return 'growing';
-  return from.units.some((unit) => unit.sowedOn !== null) ? 'planted' : 'draft';
+  const isStarted = from.readings.length > 0 || from.units.some((unit) => unit.sowedOn !== null);
+  return isStarted ? 'planted' : 'draft';
 }
 
 function levelNames(plan: StoredPlan, treatmentId: string): string[] {

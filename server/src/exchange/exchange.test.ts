@@ -92,6 +92,16 @@ describe('export and open', () => {
     expect((await teacher.get(`/api/experiments/${id}/readings`)).body).toHaveLength(2);
   });
 
+  test('a file with readings is never a draft, so no change of plan can remove them', async () => {
+    const teacher = await server.teacher();
+    const text = 'unit,treatment,observed,state\n1,x,2026-01-05,not_up\n2,y,2026-01-05,not_up';
+    const opened = await teacher
+      .put(`/api/files/${uuid()}`)
+      .send({ fileName: 'states.csv', text })
+      .expect(200);
+    expect(opened.body.status).toBe('planted');
+  });
+
   test('a file with faults lists them and stores nothing', async () => {
     const teacher = await server.teacher();
     const text =

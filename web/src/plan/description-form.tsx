@@ -39,6 +39,7 @@ export function DescriptionForm() {
     onSuccess: keep,
   });
   const isFinished = experiment.status === 'finished';
+  const isDraft = experiment.status === 'draft';
   const style = styleOf(variable);
   return (
     <Form
@@ -64,13 +65,19 @@ export function DescriptionForm() {
         <Button type="submit" disabled={!formState.isDirty || save.isPending}>
           Keep these changes
         </Button>
-        <Button variant="light" onClick={() => finish.mutate(!isFinished)} disabled={finish.isPending}>
+        <Button
+          variant="light"
+          onClick={() => finish.mutate(!isFinished)}
+          disabled={finish.isPending || isDraft}
+        >
           {isFinished ? 'Open it again' : 'Finish this experiment'}
         </Button>
       </div>
       <h2>The design</h2>
       <p className="quiet">
-        The seeds are in the soil, so these stay as they are: the readings depend on them.
+        {isDraft
+          ? 'This design came from a file and has more to it than the plan form holds, so it stays as it is.'
+          : 'The seeds are in the soil, so these stay as they are: the readings depend on them.'}
       </p>
       <dl className="design-facts">
         <dt>Crop</dt>
@@ -91,7 +98,7 @@ export function DescriptionForm() {
         <dd>
           {style.kind === 'length' ? `steps of ${style.scale.step} ${style.scale.unit}` : variable.name}
         </dd>
-        <dt>Sown</dt>
+        <dt>{isDraft ? 'To be sown' : 'Sown'}</dt>
         <dd>{longDay(experiment.sowOn)}</dd>
       </dl>
     </Form>

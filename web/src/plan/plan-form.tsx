@@ -34,14 +34,13 @@ export function PlanForm() {
   const levels = useFieldArray({ control, name: 'levels' });
   const { errors } = formState;
 
-  useEffect(() => {
-    setValue('layoutSeed', experiment.layoutSeed);
-  }, [experiment.layoutSeed, setValue]);
-
   const { mutate } = save;
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const submit = (): void => void handleSubmit((plan) => mutate(structuredClone({ ...plan })))();
+    const submit = (): void => {
+      timer = undefined;
+      void handleSubmit((plan) => mutate({ plan: structuredClone({ ...plan }) }))();
+    };
     const subscription = watch((_, { type }) => {
       if (type === undefined) return;
       clearTimeout(timer);
@@ -56,7 +55,7 @@ export function PlanForm() {
   }, [watch, handleSubmit, mutate]);
 
   /** Adding or removing a level is no typing, so it is saved at once. */
-  const saveNow = (): void => void handleSubmit((plan) => mutate(structuredClone({ ...plan })))();
+  const saveNow = (): void => void handleSubmit((plan) => mutate({ plan: structuredClone({ ...plan }) }))();
   const problem = (field: string): string | undefined => fieldMessage(save.error, field);
   const crop = crops.data?.find(({ id }) => id === watch('cropId'));
   const pots = watch('levels').length * watch('replicates');

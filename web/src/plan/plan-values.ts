@@ -1,6 +1,20 @@
 import { type ExperimentView, PlanRequest } from '@bright-sprout/contract/plan';
-import { CONTAINER_KINDS } from '@bright-sprout/core/design';
+import { CONTAINER_GRIDS, CONTAINER_KINDS, MOST_LEVELS } from '@bright-sprout/core/design';
 import type { LengthUnit } from '@bright-sprout/core/shared';
+
+/** True when the form can show the whole design: one factor, few levels, one known container, equal replicates. */
+export function fitsForm(experiment: ExperimentView): boolean {
+  const { factors, treatments, containers, units } = experiment;
+  const [container] = containers;
+  const grid = CONTAINER_KINDS.filter((kind) => kind === container?.kind).map(
+    (kind) => CONTAINER_GRIDS[kind],
+  )[0];
+  const isOneGrid =
+    containers.length === 1 && grid?.rows === container?.rows && grid?.columns === container?.columns;
+  const isFewLevels = factors.length === 1 && treatments.length >= 2 && treatments.length <= MOST_LEVELS;
+  const replicates = Math.max(...units.map((unit) => unit.replicate));
+  return isOneGrid && isFewLevels && units.length === treatments.length * replicates;
+}
 
 /** The plan as the form starts with it. */
 export function planValues(experiment: ExperimentView): PlanRequest {

@@ -1,10 +1,10 @@
 import { type ExperimentView, planRoutes } from '@bright-sprout/contract/plan';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { call } from '../shared/api/index.ts';
+import { call, experimentQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { planValues } from './plan-values.ts';
-import { useKeepExperiment, useSavePlan } from './use-save-plan.ts';
+import { planScope, useKeepExperiment, useSavePlan } from './use-save-plan.ts';
 
 /** Which treatment stood in which unit. */
 type Arrangement = ReadonlyMap<string, string>;
@@ -25,12 +25,15 @@ export function useLayout(): LayoutActions {
   const keep = useKeepExperiment();
   const savePlan = useSavePlan(experiment.id);
   const [past, setPast] = useState<readonly Arrangement[]>([]);
+  const queries = useQueryClient();
   const arrange = useMutation({
+    scope: planScope(experiment.id),
     mutationFn: (wanted: Arrangement) =>
       call(planRoutes.arrange, {
         params: { experimentId: experiment.id },
         body: {
-          version: experiment.version,
+          version:
+            queries.getQueryData(experimentQuery(experiment.id).queryKey)?.version ?? experiment.version,
           assignments: [...wanted].map(([unitId, treatmentId]) => ({ unitId, treatmentId })),
         },
       }),
@@ -40,9 +43,8 @@ export function useLayout(): LayoutActions {
 
   return {
     shuffle: () => {
-      const layoutSeed = freshSeed();
       savePlan.mutate(
-        { ...planValues(experiment), layoutSeed },
+        { plan: planValues(experiment), shuffleSeed: freshSeed() },
         { onSuccess: () => setPast([...past, present]) },
       );
     },

@@ -11,15 +11,30 @@ export function useKeepExperiment(): (experiment: ExperimentView) => void {
   };
 }
 
+/** A plan to save; a shuffle gives the seed of a new layout, everything else keeps the layout that stands. */
+export interface PlanChange {
+  readonly plan: PlanRequest;
+  readonly shuffleSeed?: number;
+}
+
+/** Changes of one plan wait for each other, so that each is made on the version before it. */
+export function planScope(experimentId: string): { id: string } {
+  return { id: `plan-${experimentId}` };
+}
+
 /** Saves the plan of a draft. A plan changed elsewhere is fetched again. */
 export function useSavePlan(experimentId: string) {
   const queries = useQueryClient();
   const keep = useKeepExperiment();
   return useMutation({
-    scope: { id: `plan-${experimentId}` },
-    mutationFn: (plan: PlanRequest) => {
+    scope: planScope(experimentId),
+    mutationFn: ({ plan, shuffleSeed }: PlanChange) => {
       const latest = queries.getQueryData(experimentQuery(experimentId).queryKey);
-      const body = { ...plan, version: latest?.version ?? plan.version };
+      const body = {
+        ...plan,
+        version: latest?.version ?? plan.version,
+        layoutSeed: shuffleSeed ?? latest?.layoutSeed ?? plan.layoutSeed,
+      };
       return call(planRoutes.savePlan, { params: { experimentId }, body });
     },
     onSuccess: keep,

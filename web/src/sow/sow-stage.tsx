@@ -13,7 +13,7 @@ import { FailureNote, fieldMessage, longDay } from '../shared/ui/index.ts';
 
 /** Sow: the day the seeds went in. */
 export default function SowStage() {
-  const { experiment, setDay } = useExperiment();
+  const { experiment } = useExperiment();
   const keep = useKeepExperiment();
   const label = usePotLabel();
   const isSown = experiment.status !== 'draft';
@@ -24,10 +24,7 @@ export default function SowStage() {
   const sow = useMutation({
     mutationFn: (body: SowingRequest) =>
       call(sowRoutes.sowAll, { params: { experimentId: experiment.id }, body }),
-    onSuccess: (changed) => {
-      keep(changed);
-      setDay(changed.sowOn);
-    },
+    onSuccess: keep,
   });
   const problem = formState.errors.sowedOn?.message ?? fieldMessage(sow.error, 'sowedOn');
   const { crop, units, seedsPerUnit } = experiment;

@@ -39,7 +39,7 @@ export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
   return {
     headline: pairSentence(speech, main, true),
     others: rest.map((pair) => pairSentence(speech, pair, false)),
-    howSure: luckWords(main.test, speech.level, comparedCount(comparison)),
+    howSure: `${intervalWords(speech, main)}${luckWords(main.test, speech.level, comparedCount(comparison))}`,
     notKnown: notKnown(speech),
   };
 }
@@ -111,10 +111,15 @@ function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, parts: Sen
   const lead = `Pots with ${second} were on average ${size} ${contrast} than pots with ${first}${when}`;
   const sizes = `n = ${counts[0]} and ${counts[1]} pots`;
   if (!pair.test.defined) return `${lead} (${sizes}; ${undefinedWords(pair.test.reason)}).`;
-  const { low, high } = pair.test.value.interval;
-  const interval = `95 % interval of the difference ${computedText(low, speech.style)} to ${computedText(high, speech.style)}`;
   const doubt = isClear(pair) ? '' : ' These pots do not tell the two apart.';
-  return `${lead} (${interval}; ${sizes}).${doubt}`;
+  return `${lead} (${sizes}).${doubt}`;
+}
+
+/** The interval of the main difference, for those who can read one. */
+function intervalWords({ level, style }: ComparisonSpeech, pair: TreatmentPair): string {
+  if (level !== '14+' || !pair.test.defined) return '';
+  const { low, high } = pair.test.value.interval;
+  return `The 95 % interval of the difference is ${computedText(low, style)} to ${computedText(high, style)}. `;
 }
 
 const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {

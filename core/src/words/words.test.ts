@@ -58,7 +58,7 @@ describe('the answer in words', () => {
     ],
     [
       '14+',
-      'Pots with gravel on top were on average 4.30 cm shorter than pots with plain soil on day 18 (95 % interval of the difference -4.97 cm to -3.63 cm; n = 4 and 4 pots).',
+      'Pots with gravel on top were on average 4.30 cm shorter than pots with plain soil on day 18 (n = 4 and 4 pots).',
     ],
   ] as const)('a clear difference at %s', (level, headline) => {
     expect(say(CLEAR, level).headline).toBe(headline);
@@ -78,6 +78,13 @@ describe('the answer in words', () => {
     const all = [say(CLEAR, level), say(UNCLEAR, level)].map((words) => JSON.stringify(words)).join();
     expect(all).not.toMatch(/prove|no effect|significant|NaN|undefined/i);
     expect(say(CLEAR, level).howSure).toMatch(/luck|turn up/);
+  });
+
+  test('the oldest are given the interval, in the direction of the difference', () => {
+    expect(say(CLEAR, '14+').howSure).toMatch(
+      /^The 95 % interval of the difference is -4\.97 cm to -3\.63 cm\. p < 0\.001/,
+    );
+    expect(say(CLEAR, '11-13').howSure).not.toContain('interval');
   });
 
   test('the other treatments follow, and what was left out is named', () => {

@@ -116,15 +116,7 @@ export function PlanForm() {
         <Form.Control {...register('hypothesis')} placeholder="We think … because …" autoComplete="off" />
       </PlanField>
       <fieldset className="levels">
-        <legend>What we change, and to what</legend>
-        <p className="plan-sum" aria-live="polite">
-          {Number.isFinite(pots) && (
-            <>
-              <b>{pots} pots</b> in {placeCount(CONTAINER_GRIDS[watch('containerKind')])} places
-            </>
-          )}
-          <span className="save-state">{saveState(save.isPending, save.isError, formState.isValid)}</span>
-        </p>
+        <legend className="visually-hidden">What we change, and to what</legend>
         <PlanField id="factorName" label="We change" error={errors.factorName?.message}>
           <Form.Control {...register('factorName')} autoComplete="off" />
         </PlanField>
@@ -190,6 +182,14 @@ export function PlanForm() {
           >
             No control
           </Button>
+          <p className="plan-sum" aria-live="polite">
+            {Number.isFinite(pots) && (
+              <>
+                <b>{pots} pots</b> in {placeCount(CONTAINER_GRIDS[watch('containerKind')])} places
+              </>
+            )}
+            <span className="save-state">{saveState(save.isPending, save.isError, formState.isValid)}</span>
+          </p>
         </div>
         {problem('levels') && <p className="field-problem">{problem('levels')}</p>}
       </fieldset>

@@ -53,11 +53,12 @@ export function ReadingPanel({
   const parsed = parseLength(text, scale);
   const valueMm = parsed.ok ? parsed.mm : undefined;
   const lastAmount = fromMillimetres(last?.value ?? 0, scale.unit);
+  const { isGone, isCurrent, finding } = standingOn(findings, unit.id, day);
+  const readMm = isCurrent ? (finding?.value ?? undefined) : undefined;
   const length = Math.max(
-    rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? 0, scale.unit) / 1.2)),
+    rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? readMm ?? 0, scale.unit) / 1.2)),
     longer,
   );
-  const { isGone, finding } = standingOn(findings, unit.id, day);
   const cannotRead = whyNot(experiment.status, day, experiment.today, unit.sowedOn);
 
   const save = (state: ReadingState): void => {
@@ -79,7 +80,7 @@ export function ReadingPanel({
       <Ruler
         scale={scale}
         length={length}
-        valueMm={valueMm}
+        valueMm={valueMm ?? (intent && !cannotRead ? undefined : readMm)}
         last={
           last?.value == null
             ? undefined
@@ -95,13 +96,12 @@ export function ReadingPanel({
           <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
           {unit.team && <span className="quiet"> · {unit.team}</span>}
         </p>
-        {cannotRead ? (
-          <p className="note-attention">{cannotRead}</p>
-        ) : !intent ? (
+        {cannotRead && <p className="note-attention">{cannotRead}</p>}
+        {cannotRead || !intent ? (
           <ReadingsOfDay
             readings={today}
             variable={variable}
-            onIntent={setIntent}
+            onIntent={cannotRead ? undefined : setIntent}
             nextUnit={nextUnit}
             onNext={onKept}
           />

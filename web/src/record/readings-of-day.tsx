@@ -15,13 +15,14 @@ export function ReadingsOfDay({
 }: {
   readings: readonly ReadingView[];
   variable: VariableView;
-  onIntent: (intent: Intent) => void;
+  /** Left out when nothing can be added. */
+  onIntent: ((intent: Intent) => void) | undefined;
   nextUnit: UnitView | undefined;
   onNext: () => void;
 }) {
   return (
     <div className="readings-of-day">
-      <p className="quiet">Read on this day:</p>
+      <p className="quiet">{readings.length === 0 ? 'Not read on this day.' : 'Read on this day:'}</p>
       <ul>
         {readings.map((reading) => (
           <li key={reading.id} className={reading.counts ? '' : 'is-corrected'}>
@@ -30,7 +31,7 @@ export function ReadingsOfDay({
               {reading.observer}
               {!reading.counts && ', corrected'}
             </span>
-            {reading.counts && (
+            {reading.counts && onIntent && (
               <Button size="sm" variant="light" onClick={() => onIntent({ kind: 'correct', reading })}>
                 Correct
               </Button>
@@ -39,12 +40,14 @@ export function ReadingsOfDay({
         ))}
       </ul>
       <div className="button-row">
-        <Button variant="light" onClick={() => onIntent({ kind: 'add' })}>
-          Read it a second time
-        </Button>
-        {nextUnit && <Button onClick={onNext}>Next pot {nextUnit.number}</Button>}
+        {onIntent && (
+          <Button variant="light" onClick={() => onIntent({ kind: 'add' })}>
+            Read it a second time
+          </Button>
+        )}
+        {nextUnit && onIntent && <Button onClick={onNext}>Next pot {nextUnit.number}</Button>}
       </div>
-      <p className="quiet">Two readings of one day are both kept; their mean is compared.</p>
+      {onIntent && <p className="quiet">Two readings of one day are both kept; their mean is compared.</p>}
     </div>
   );
 }

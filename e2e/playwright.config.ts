@@ -1,5 +1,5 @@
+import { BROWSER_LAUNCH } from '@bright-sprout/scripts';
 import { defineConfig } from '@playwright/test';
-import { LAUNCH } from './support/browser.ts';
 
 export default defineConfig({
   testDir: '.',
@@ -15,7 +15,7 @@ export default defineConfig({
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.build/playwright.json' }],
   ],
   use: {
-    launchOptions: LAUNCH,
+    launchOptions: BROWSER_LAUNCH,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     acceptDownloads: true,

@@ -1,7 +1,12 @@
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { buildIfChanged, DEMO_EMAIL, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
-import { LAUNCH } from './support/browser.ts';
+import {
+  BROWSER_LAUNCH,
+  buildIfChanged,
+  DEMO_EMAIL,
+  ROOT,
+  startTemporaryApplication,
+} from '@bright-sprout/scripts';
 
 const FOLDER = join(ROOT, 'docs', 'screenshots');
 
@@ -43,7 +48,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
 
 await buildIfChanged(ROOT);
 const application = await startTemporaryApplication();
-const browser = await chromium.launch(LAUNCH);
+const browser = await chromium.launch(BROWSER_LAUNCH);
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   await takeAll(page, application.address, application.password);

@@ -1,19 +1,9 @@
 import { gzipSync } from 'node:zlib';
-import { DEMO_EMAIL, type TemporaryApplication } from '@bright-sprout/scripts';
+import { BROWSER_LAUNCH, DEMO_EMAIL, type TemporaryApplication } from '@bright-sprout/scripts';
 import { chromium } from '@playwright/test';
 
 const SLOW_DOWN = 4;
 const ROUNDS = 5;
-const LAUNCH = {
-  executablePath: '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-};
 
 /** First load of the interface. */
 export interface FirstLoad {
@@ -29,7 +19,7 @@ export interface FirstLoad {
 
 /** Loads the interface in a browser with the processor slowed down, without any cache. */
 export async function firstLoad(application: TemporaryApplication): Promise<FirstLoad> {
-  const browser = await chromium.launch(LAUNCH);
+  const browser = await chromium.launch(BROWSER_LAUNCH);
   const doorMs: number[] = [];
   const shelfMs: number[] = [];
   let [doorBytes, recordBytes] = [0, 0];

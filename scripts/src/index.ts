@@ -1,3 +1,4 @@
+export { BROWSER_LAUNCH } from './browser.ts';
 export { buildIfChanged } from './build.ts';
 export { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
 export { freePort, runToEnd } from './processes.ts';

@@ -18,6 +18,8 @@ export interface TemporaryApplication {
   readonly password: string;
   readonly databaseUrl: string;
   readonly rootUrl: string;
+  /** Ends the server as a power cut would and starts it again on the same database. */
+  crashAndRestart(): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -44,12 +46,16 @@ export async function startTemporaryApplication(
   const password = randomBytes(12).toString('base64url');
   await runMigrations(settings);
   await runLoadDemo(settings, password, true);
-  const server = await startServer(settings);
+  let server = await startServer(settings);
   return {
     address: `http://127.0.0.1:${port}`,
     password,
     databaseUrl: database.appUrl,
     rootUrl: database.rootUrl,
+    crashAndRestart: async () => {
+      server.child.kill('SIGKILL');
+      server = await startServer(settings);
+    },
     stop: async () => {
       await server.stop();
       await database.stop();

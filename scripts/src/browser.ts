@@ -1,5 +1,5 @@
 /** How Debian's Chromium is started: no network of its own, no graphics card. */
-export const LAUNCH = {
+export const BROWSER_LAUNCH = {
   executablePath: '/usr/bin/chromium',
   args: [
     '--no-sandbox',

@@ -43,6 +43,12 @@ describe('figures', () => {
     expect(JSON.stringify(layout)).toContain('n = 3 pots');
   });
 
+  test('say n at the end of every curve', () => {
+    const text = JSON.stringify(growthCurves(TWO).layout);
+    expect(text).toContain('Shade, n = 3');
+    expect(text).toContain('Sun &lt;b&gt;, n = 2');
+  });
+
   test('share one scale of values', () => {
     const range = (figure: { layout: object }) =>
       (figure.layout as { yaxis: { range: number[] } }).yaxis.range;

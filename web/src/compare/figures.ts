@@ -105,7 +105,7 @@ export function growthCurves(props: ChartsProps): Figure {
       y: mean.map((point) => shown(point.mean, style)),
       text: mean.map(
         (point) =>
-          `${treatment.name}, day ${point.age}: mean ${computedText(point.mean, style)}, n = ${point.n}`,
+          `${escapeText(treatment.name)}, day ${point.age}: mean ${computedText(point.mean, style)}, n = ${point.n}`,
       ),
       hoverinfo: 'text',
       line: { color, width: 3.5 },
@@ -115,7 +115,7 @@ export function growthCurves(props: ChartsProps): Figure {
       annotations.push({
         x: last.age,
         y: shown(last.mean, style),
-        text: treatment.name,
+        text: `${escapeText(treatment.name)}, n = ${last.n}`,
         showarrow: false,
         xanchor: 'left',
         xshift: 6,
@@ -128,7 +128,7 @@ export function growthCurves(props: ChartsProps): Figure {
     data,
     layout: {
       ...baseLayout(props),
-      margin: { l: 44, r: 104, t: 34, b: 44 },
+      margin: { l: 44, r: 150, t: 34, b: 44 },
       xaxis: {
         title: { text: 'days since sowing', font: { ...FONT, color: QUIET } },
         gridcolor: 'rgba(0,0,0,0)',

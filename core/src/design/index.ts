@@ -16,4 +16,4 @@ export {
   randomLayout,
 } from './layout.ts';
 export { STARTING_CROPS } from './starting-crops.ts';
-export { MOST_LEVELS, TREATMENT_STYLES, treatmentCode } from './treatment.ts';
+export { MOST_LEVELS, treatmentCode } from './treatment.ts';

@@ -1,9 +1,6 @@
 /** The most levels one factor can have in a plan. */
 export const MOST_LEVELS = 4;
 
-/** Number of colours and marks that treatments can wear. */
-export const TREATMENT_STYLES = 8;
-
 /** The letter that stands for a treatment on labels and in files: A, B, … */
 export function treatmentCode(index: number): string {
   return (

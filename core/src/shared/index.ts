@@ -21,9 +21,8 @@ export {
   nearestMark,
   type ParsedLength,
   parseLength,
-  stepMillimetres,
   toMillimetres,
 } from './length.ts';
 export { defined, notDefined, type Outcome, type UndefinedReason, valueOr } from './outcome.ts';
 export { type Chance, chanceFrom, shuffled } from './random.ts';
-export { isReadingState, READING_STATES, type ReadingState } from './reading-state.ts';
+export { READING_STATES, type ReadingState } from './reading-state.ts';

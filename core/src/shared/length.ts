@@ -36,11 +36,6 @@ export function amountText(mm: number, unit: LengthUnit): string {
   return String(Number(fromMillimetres(mm, unit).toFixed(8)));
 }
 
-/** The scale's step in millimetres. */
-export function stepMillimetres(scale: LengthScale): number {
-  return toMillimetres(scale.step, scale.unit);
-}
-
 /** The nearest mark of the ruler to `mm`, in the ruler's own unit; halves go up. */
 export function nearestMark(mm: number, scale: LengthScale): number {
   const marks = Math.round(fromMillimetres(mm, scale.unit) / scale.step + 1e-9);

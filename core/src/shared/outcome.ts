@@ -6,8 +6,6 @@ export type UndefinedReason =
   | 'group-too-small'
   | 'no-spread'
   | 'first-reading'
-  | 'not-a-height'
-  | 'not-sown'
   | 'reference-is-zero';
 
 /** A figure that is defined, or the reason why it is not. Never NaN, never a stand-in 0. */

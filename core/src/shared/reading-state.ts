@@ -7,8 +7,3 @@ export const READING_STATES = ['not_up', 'up', 'dead', 'removed', 'not_read'] as
 
 /** One of {@link READING_STATES}. */
 export type ReadingState = (typeof READING_STATES)[number];
-
-/** True for the name of a state. */
-export function isReadingState(text: unknown): text is ReadingState {
-  return READING_STATES.includes(text as ReadingState);
-}

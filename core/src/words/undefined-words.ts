@@ -7,8 +7,6 @@ const WORDS: Record<UndefinedReason, string> = {
   'group-too-small': 'at least two pots with a value are needed in each treatment',
   'no-spread': 'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
   'first-reading': 'first reading, so there is no change yet',
-  'not-a-height': 'there is no height to compare with',
-  'not-sown': 'this pot has no sowing date',
   'reference-is-zero': 'the reference is 0, so there is no percentage',
 };
 

@@ -64,3 +64,21 @@ test('the page meets WCAG 2.2 AA, with its table open', async ({ demo: page }) =
   await page.getByText('The figures as a table').click();
   await expectAccessible(page);
 });
+
+test('before anything has a height there are words, and no empty axes', async ({ demo: page }) => {
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await page.getByLabel('CSV file').setInputFiles({
+    name: 'waiting.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'unit,treatment,sown,observed,state\n1,dry,2026-05-04,2026-05-06,not_up\n2,wet,2026-05-04,2026-05-06,not_up',
+    ),
+  });
+  await page.getByRole('button', { name: 'only plants that are up' }).click();
+  await expect(page.locator('.headline')).toHaveText('No pot has a value on day 2 yet.');
+  await expect(page.getByText('The curves begin with the first height.')).toBeVisible();
+  await expect(page.locator('.figure')).toHaveCount(0);
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await page.getByRole('button', { name: 'Take “waiting” off the shelf' }).click();
+  await expect(page.getByText('Taken off the shelf.')).toBeVisible();
+});

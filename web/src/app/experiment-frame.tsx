@@ -38,7 +38,7 @@ function Frame({ experiment, readings }: { experiment: ExperimentView; readings:
           <div className="frame-title">
             <h1>{experiment.question}</h1>
             <p>
-              {experiment.cropName && `${experiment.cropName.toLowerCase()}, `}
+              {experiment.cropName && `${experiment.cropName}, `}
               {experiment.units.length} pots · Bright Sprout
             </p>
           </div>
@@ -73,7 +73,12 @@ function StageLinks({
 }) {
   const isDraft = experiment.status === 'draft';
   const left = isDraft ? 0 : unreadUnits(experiment, findings, experiment.today).length;
-  const toRead = left === 0 ? 'all read today' : `${left} ${left === 1 ? 'pot' : 'pots'} left today`;
+  const isSownToday = experiment.sowOn === experiment.today;
+  const toRead = isSownToday
+    ? 'from tomorrow'
+    : left === 0
+      ? 'all read today'
+      : `${left} ${left === 1 ? 'pot' : 'pots'} left today`;
   const stages = [
     {
       to: 'plan',

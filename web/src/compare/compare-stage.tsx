@@ -40,6 +40,8 @@ export default function CompareStage() {
   const style = styleOf(variable);
   const words = comparisonWords({ comparison, treatments: experiment.treatments, style, level });
   const lastRead = comparison.readDays.filter((readDay) => readDay <= day).at(-1) ?? comparison.readDays[0];
+  const hasValues =
+    comparison.unitCurves.length > 0 || comparison.groups.some((group) => group.points.length > 0);
   const isReadDay = comparison.readDays.includes(day);
   return (
     <div className="stage compare-stage">
@@ -98,15 +100,19 @@ export default function CompareStage() {
             )}
           </p>
         )}
-        <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
-          <Charts
-            comparison={comparison}
-            treatments={experiment.treatments}
-            style={style}
-            variableName={variable.name}
-            highlightId={highlightId}
-          />
-        </Suspense>
+        {hasValues ? (
+          <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
+            <Charts
+              comparison={comparison}
+              treatments={experiment.treatments}
+              style={style}
+              variableName={variable.name}
+              highlightId={highlightId}
+            />
+          </Suspense>
+        ) : (
+          <p className="quiet">The curves begin with the first height.</p>
+        )}
         <ComparisonTables comparison={comparison} treatments={experiment.treatments} style={style} />
       </div>
     </div>

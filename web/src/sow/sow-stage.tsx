@@ -71,7 +71,7 @@ export default function SowStage() {
                   : ''}
               :{' '}
               <b>
-                {units.length * seedsPerUnit} {experiment.cropName.toLowerCase()} seeds
+                {units.length * seedsPerUnit} seeds of {experiment.cropName}
               </b>
               .
             </li>

@@ -8,8 +8,11 @@ const ORDER = {
   core: [
     'shared',
     'statistics',
-    ['design', 'schedule', 'growth', 'simulate', 'exchange'],
+    'design',
+    ['amounts', 'growth', 'simulate', 'exchange', 'templates'],
+    'schedule',
     'comparison',
+    ['review', 'rehearsal'],
     'words',
   ],
   contract: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'routes'],
@@ -36,7 +39,6 @@ function featureRules() {
       const features = [step].flat();
       return features.map((feature) => {
         const later = [...features.filter((other) => other !== feature), ...order.slice(index + 1).flat()];
-        const exceptions = feature === 'comparison' ? ['growth'] : [];
         return {
           files: [`${name}/src/${feature}/**/*.{ts,tsx}`],
           rules: {
@@ -45,12 +47,10 @@ function featureRules() {
               {
                 patterns: [
                   ...packages,
-                  ...later
-                    .filter((other) => !exceptions.includes(other))
-                    .map((other) => ({
-                      group: [`**/../${other}`, `**/../${other}/**`],
-                      message: `${feature} may not import ${other}: imports go one way`,
-                    })),
+                  ...later.map((other) => ({
+                    group: [`**/../${other}`, `**/../${other}/**`],
+                    message: `${feature} may not import ${other}: imports go one way`,
+                  })),
                   {
                     regex: `^(\\.\\./)+(${order.flat().join('|')})/(?!([a-z-]+/)?index\\.ts$)`,
                     message: 'import another feature through its index.ts, not its private files',

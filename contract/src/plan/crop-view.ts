@@ -1,53 +1,149 @@
 import 'reflect-metadata';
-import { CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
+import { type Crop, CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
 import { Type } from 'class-transformer';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, ValidateNested } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { Trimmed } from '../shared/index.ts';
 
 /** A range of whole days after sowing. */
 export class DayRangeView {
-  @IsInt()
+  @Min(1, { message: 'At least one day.' })
+  @Max(400, { message: 'At most 400 days.' })
+  @IsInt({ message: 'Give whole days.' })
   min: number;
 
-  @IsInt()
+  @Min(1, { message: 'At least one day.' })
+  @Max(400, { message: 'At most 400 days.' })
+  @IsInt({ message: 'Give whole days.' })
   max: number;
 }
 
-/** A crop with its typical figures. */
-export class CropView {
-  @IsString()
-  id: string;
+/** Lowest, best and highest temperature at which a crop comes up. */
+export class TemperatureRangeView {
+  @Min(-5, { message: 'From −5 °C.' })
+  @Max(50, { message: 'Up to 50 °C.' })
+  @IsNumber({}, { message: 'Give a temperature in °C.' })
+  min: number;
 
-  @IsString()
+  @Min(-5, { message: 'From −5 °C.' })
+  @Max(50, { message: 'Up to 50 °C.' })
+  @IsNumber({}, { message: 'Give a temperature in °C.' })
+  best: number;
+
+  @Min(-5, { message: 'From −5 °C.' })
+  @Max(60, { message: 'Up to 60 °C.' })
+  @IsNumber({}, { message: 'Give a temperature in °C.' })
+  max: number;
+}
+
+/** The figures of a crop; `null` where there is none to give. */
+export class CropRequest implements Omit<Crop, 'id'> {
+  @Trimmed()
+  @Length(1, 80, { message: 'Name the crop in up to 80 characters.' })
   commonName: string;
 
-  @IsString()
+  @Trimmed()
+  @MaxLength(80, { message: 'Keep it under 80 characters.' })
   scientificName: string;
+
+  @Trimmed()
+  @Length(1, 40, { message: 'Say what is sown: seed, piece, nut …' })
+  propagule: string;
+
+  @IsOptional()
+  @IsIn(['epigeal', 'hypogeal'])
+  emergence: Crop['emergence'];
+
+  @IsOptional()
+  @Min(0.1, { message: 'From 0.1 mm.' })
+  @Max(200, { message: 'Up to 200 mm.' })
+  @IsNumber({}, { message: 'Give the length in mm.' })
+  seedLengthMm: number | null;
+
+  @IsOptional()
+  @Min(0.05, { message: 'From 0.05 mm.' })
+  @Max(200, { message: 'Up to 200 mm.' })
+  @IsNumber({}, { message: 'Give the thickness in mm.' })
+  seedThicknessMm: number | null;
+
+  @IsOptional()
+  @Min(0, { message: 'A depth is 0 or more.' })
+  @Max(300, { message: 'Up to 300 mm.' })
+  @IsNumber({}, { message: 'Give the depth in mm.' })
+  sowingDepthMm: number | null;
+
+  @IsIn(['either', 'needs-light', 'needs-dark'])
+  lightToGerminate: Crop['lightToGerminate'];
 
   @IsOptional()
   @ValidateNested()
   @Type(() => DayRangeView)
   daysToEmergence: DayRangeView | null;
 
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => DayRangeView)
+  daysToRadicle: DayRangeView | null;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => DayRangeView)
+  daysToHarvestOrFlower: DayRangeView | null;
+
+  @ValidateNested()
+  @Type(() => TemperatureRangeView)
+  temperatureC: TemperatureRangeView;
+
   /** Typical, 0–100. */
   @IsOptional()
-  @IsNumber()
+  @Min(0, { message: 'From 0 %.' })
+  @Max(100, { message: 'Up to 100 %.' })
+  @IsNumber({}, { message: 'Give a percentage.' })
   germinationPercent: number | null;
 
   @IsOptional()
-  @IsNumber()
-  sowingDepthMm: number | null;
+  @Min(0, { message: 'From 0 mm.' })
+  @Max(5000, { message: 'Up to 5 m.' })
+  @IsNumber({}, { message: 'Give the spacing in mm.' })
+  spacingMm: number | null;
 
   @IsOptional()
-  @IsNumber()
+  @Min(1, { message: 'From 1 mm.' })
+  @Max(50_000, { message: 'Up to 50 m.' })
+  @IsNumber({}, { message: 'Give the height in mm.' })
   matureHeightMm: number | null;
 
   @IsOptional()
-  @IsNumber()
+  @Min(1, { message: 'From 1 mm.' })
+  @Max(3000, { message: 'Up to 3 m.' })
+  @IsNumber({}, { message: 'Give the height in mm.' })
   heightAtDay21Mm: number | null;
 
   @IsIn(CROP_HABITS)
   habit: CropHabit;
 
-  @IsString()
+  @Trimmed()
+  @MaxLength(200, { message: 'Keep it under 200 characters.' })
   caution: string;
+}
+
+/** A crop with its typical figures. */
+export class CropView extends CropRequest {
+  @IsString()
+  id: string;
+
+  /** True for a crop that the teacher added. */
+  @IsBoolean()
+  isOwn: boolean;
 }

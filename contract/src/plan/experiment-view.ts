@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import { BRIGHT_SIDES, type BrightSide } from '@bright-sprout/core/design';
 import { VARIABLE_KINDS, type VariableKind } from '@bright-sprout/core/exchange';
 import { EXPERIMENT_STATUSES, type ExperimentStatus } from '@bright-sprout/core/schedule';
 import { Type } from 'class-transformer';
@@ -15,6 +16,8 @@ import {
 } from 'class-validator';
 import { IsCalendarDay } from '../shared/index.ts';
 import { CropView } from './crop-view.ts';
+import { TaskView } from './plan-extras.ts';
+import { PlanDocument } from './plan-request.ts';
 
 /** A factor and the names of its levels. */
 export class FactorView {
@@ -58,6 +61,12 @@ export class ContainerView {
 
   @IsInt()
   columns: number;
+
+  @IsString()
+  name: string;
+
+  @IsIn(BRIGHT_SIDES)
+  brightSide: BrightSide;
 }
 
 /** One pot, cell or bag. */
@@ -88,6 +97,11 @@ export class UnitView {
 
   @IsString()
   team: string;
+
+  /** The day the plan has for it; `null` where no plan says. */
+  @IsOptional()
+  @IsCalendarDay()
+  sowOn: string | null;
 
   @IsOptional()
   @IsCalendarDay()
@@ -157,6 +171,18 @@ export class ExperimentView {
 
   @IsInt()
   seedsPerUnit: number;
+
+  /** Absent for a design from a file that has more to it than a plan holds. */
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => PlanDocument)
+  plan: PlanDocument | null;
+
+  /** What was moved, done or added of the calendar. */
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TaskView)
+  tasks: TaskView[];
 
   @IsArray()
   @ValidateNested({ each: true })

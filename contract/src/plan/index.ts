@@ -1,4 +1,4 @@
-export { CropView, DayRangeView } from './crop-view.ts';
+export { CropRequest, CropView, DayRangeView, TemperatureRangeView } from './crop-view.ts';
 export {
   ContainerView,
   ExperimentView,
@@ -7,15 +7,25 @@ export {
   UnitView,
   VariableView,
 } from './experiment-view.ts';
-export { MeasuringScale } from './measuring-scale.ts';
+export {
+  ContainerSizeRequest,
+  ContainerSizeView,
+  TaskRequest,
+  TaskView,
+  TemplateRequest,
+  TemplateView,
+} from './plan-extras.ts';
+export { ContainerPart, FactorPart, LevelPart, MeasurePart, StepPart } from './plan-parts.ts';
 export {
   AssignmentRequest,
   DescriptionRequest,
   FinishRequest,
   LayoutRequest,
-  LevelRequest,
   MEASURING_SCALES,
+  PlanDocument,
   PlanRequest,
   StartRequest,
+  UnitRequest,
 } from './plan-request.ts';
 export { planRoutes } from './routes.ts';
+export { GerminationTestPart, SeedLotRequest, SeedLotView } from './seed-lot.ts';

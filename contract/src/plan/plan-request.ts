@@ -1,6 +1,12 @@
 import 'reflect-metadata';
-import { CONTAINER_KINDS, type ContainerKind, MOST_LEVELS } from '@bright-sprout/core/design';
-import type { LengthUnit } from '@bright-sprout/core/shared';
+import {
+  INVESTIGATION_KINDS,
+  type InvestigationKind,
+  LAYOUT_METHODS,
+  type Plan,
+  PLANT_RULES,
+} from '@bright-sprout/core/design';
+import type { CalendarDay, LengthUnit } from '@bright-sprout/core/shared';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
@@ -9,6 +15,8 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsNumber,
+  IsOptional,
   IsUUID,
   Length,
   Max,
@@ -17,25 +25,19 @@ import {
   ValidateNested,
 } from 'class-validator';
 import { IsCalendarDay, Trimmed } from '../shared/index.ts';
-import { MeasuringScale } from './measuring-scale.ts';
+import {
+  CalendarPart,
+  ConditionsPart,
+  ContainerPart,
+  FactorPart,
+  GoalPart,
+  MeasurePart,
+  PredictionPart,
+  StepPart,
+} from './plan-parts.ts';
 
-/** One level of the factor. */
-export class LevelRequest {
-  @Trimmed()
-  @Length(1, 60, { message: 'Name this level in up to 60 characters.' })
-  name: string;
-
-  @IsBoolean()
-  isControl: boolean;
-}
-
-/** The plan of a draft, whole; what it does not change stays as it was. */
-export class PlanRequest {
-  /** Version that the change was made on; another version on the server means that it changed elsewhere. */
-  @IsInt()
-  @Min(0)
-  version: number;
-
+/** A whole plan: everything that is decided before sowing. */
+export class PlanDocument implements Plan {
   @Trimmed()
   @Length(1, 300, { message: 'Write the question in up to 300 characters.' })
   question: string;
@@ -44,52 +46,127 @@ export class PlanRequest {
   @MaxLength(1000, { message: 'Keep the prediction under 1000 characters.' })
   hypothesis: string;
 
+  @IsIn(INVESTIGATION_KINDS, { message: 'Choose a kind of investigation.' })
+  kind: InvestigationKind;
+
   @Trimmed()
   @Length(1, 40, { message: 'Choose a crop.' })
   cropId: string;
 
-  @Trimmed()
-  @Length(1, 60, { message: 'Name what you change in up to 60 characters.' })
-  factorName: string;
+  @IsOptional()
+  @IsUUID(undefined, { message: 'Choose a packet.' })
+  lotId: string | null;
 
   @IsArray()
-  @ArrayMinSize(2, { message: 'Compare at least two levels.' })
-  @ArrayMaxSize(MOST_LEVELS, { message: 'Compare at most four levels.' })
+  @ArrayMaxSize(3, { message: 'Change three things at most.' })
   @ValidateNested({ each: true })
-  @Type(() => LevelRequest)
-  levels: LevelRequest[];
+  @Type(() => FactorPart)
+  factors: FactorPart[];
 
-  @Min(1, { message: 'Each level needs at least one pot.' })
-  @Max(50, { message: 'At most 50 pots a level.' })
+  /** Combinations of levels that are not grown, as level numbers from 0 joined by a full stop. */
+  @IsArray()
+  @ArrayMaxSize(512)
+  @Length(1, 12, { each: true })
+  leftOut: string[];
+
+  @Min(1, { message: 'Each treatment needs at least one pot.' })
+  @Max(200, { message: 'At most 200 pots a treatment.' })
   @IsInt({ message: 'Give a whole number of pots.' })
   replicates: number;
 
-  @IsIn(CONTAINER_KINDS, { message: 'Choose a container.' })
-  containerKind: ContainerKind;
-
-  @ValidateNested()
-  @Type(() => MeasuringScale)
-  measure: MeasuringScale;
-
   @Min(1, { message: 'Sow at least one seed in a pot.' })
-  @Max(50, { message: 'At most 50 seeds in a pot.' })
+  @Max(100, { message: 'At most 100 seeds in a pot.' })
   @IsInt({ message: 'Give a whole number of seeds.' })
   seedsPerUnit: number;
 
-  @IsCalendarDay({ message: 'Give a sowing date that exists.' })
-  sowOn: string;
+  @Min(1, { message: 'At least one plant in a pot.' })
+  @Max(100, { message: 'At most 100 plants in a pot.' })
+  @IsInt({ message: 'Give a whole number of plants.' })
+  plantsPerUnit: number;
 
-  @IsCalendarDay({ message: 'Give a lesson date that exists.' })
-  lessonOn: string;
+  @Min(0.5, { message: 'From 50 %.' })
+  @Max(0.999, { message: 'Up to 99.9 %: nothing is certain.' })
+  @IsNumber({}, { message: 'Give a chance.' })
+  chance: number;
+
+  @Min(1, { message: 'At least one seed in a packet.' })
+  @Max(100_000, { message: 'At most 100 000 seeds.' })
+  @IsInt({ message: 'Give a whole number of seeds.' })
+  seedsPerPacket: number;
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose a container.' })
+  @ArrayMaxSize(40, { message: 'At most 40 containers.' })
+  @ValidateNested({ each: true })
+  @Type(() => ContainerPart)
+  containers: ContainerPart[];
+
+  @IsIn(LAYOUT_METHODS)
+  layoutMethod: Plan['layoutMethod'];
 
   /** Seed of the shuffle: the same seed lays the same plan out in the same way. */
   @IsInt()
   @Min(0)
   @Max(4_294_967_295)
   layoutSeed: number;
+
+  @ValidateNested()
+  @Type(() => MeasurePart)
+  measure: MeasurePart;
+
+  @IsIn(PLANT_RULES)
+  plantRule: Plan['plantRule'];
+
+  @IsCalendarDay({ message: 'Give a sowing date that exists.' })
+  sowOn: CalendarDay;
+
+  @IsCalendarDay({ message: 'Give a lesson date that exists.' })
+  lessonOn: CalendarDay;
+
+  @ValidateNested()
+  @Type(() => GoalPart)
+  goal: GoalPart;
+
+  @IsOptional()
+  @Min(1, { message: 'A mark is above the soil.' })
+  @Max(5000, { message: 'At most 5 m.' })
+  @IsNumber({}, { message: 'Give a height in mm.' })
+  referenceMm: number | null;
+
+  @ValidateNested()
+  @Type(() => ConditionsPart)
+  conditions: ConditionsPart;
+
+  @IsArray()
+  @ArrayMaxSize(20, { message: 'At most 20 things.' })
+  @Trimmed()
+  @Length(1, 120, { each: true, message: 'Write each in up to 120 characters.' })
+  constants: string[];
+
+  @IsArray()
+  @ArrayMaxSize(60, { message: 'At most 60 steps.' })
+  @ValidateNested({ each: true })
+  @Type(() => StepPart)
+  steps: StepPart[];
+
+  @ValidateNested()
+  @Type(() => CalendarPart)
+  calendar: CalendarPart;
+
+  @ValidateNested()
+  @Type(() => PredictionPart)
+  prediction: PredictionPart;
 }
 
-/** Starts a draft. The rest of its plan is set to sensible defaults. */
+/** A plan to save, whole. Once seeds are in the soil only what the readings do not depend on may differ. */
+export class PlanRequest extends PlanDocument {
+  /** Version that the change was made on; another version on the server means that it changed elsewhere. */
+  @IsInt()
+  @Min(0)
+  version: number;
+}
+
+/** Starts a draft; the rest of its plan is set to defaults of its kind, or taken from a template. */
 export class StartRequest {
   @Trimmed()
   @Length(1, 300, { message: 'Write the question in up to 300 characters.' })
@@ -98,9 +175,23 @@ export class StartRequest {
   @Trimmed()
   @Length(1, 40, { message: 'Choose a crop.' })
   cropId: string;
+
+  @IsOptional()
+  @IsIn(INVESTIGATION_KINDS, { message: 'Choose a kind of investigation.' })
+  kind?: InvestigationKind;
+
+  /** When left out, 25 days after the sowing. */
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a lesson date that exists.' })
+  lessonOn?: CalendarDay;
+
+  /** A template to start from, one that ships or one of the teacher's own. */
+  @IsOptional()
+  @Length(1, 40)
+  templateId?: string;
 }
 
-/** What may still change once seeds are in the soil. */
+/** What may change in an experiment whose design came from a file. */
 export class DescriptionRequest {
   @IsInt()
   @Min(0)
@@ -141,6 +232,26 @@ export class LayoutRequest {
   assignments: AssignmentRequest[];
 }
 
+/** A unit added after sowing. */
+export class UnitRequest {
+  @IsUUID()
+  treatmentId: string;
+
+  @IsUUID()
+  containerId: string;
+
+  @Min(1, { message: 'Choose a free place.' })
+  @IsInt()
+  row: number;
+
+  @Min(1, { message: 'Choose a free place.' })
+  @IsInt()
+  column: number;
+
+  @IsCalendarDay({ message: 'Give the day it was sown.' })
+  sowedOn: string;
+}
+
 /** Closes an experiment, or opens it again. */
 export class FinishRequest {
   @IsBoolean()
@@ -155,3 +266,4 @@ export const MEASURING_SCALES: readonly { unit: LengthUnit; step: number; name: 
   { unit: 'mm', step: 1, name: 'millimetres' },
   { unit: 'in', step: 0.25, name: 'quarter inches' },
 ];
+

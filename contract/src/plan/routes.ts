@@ -1,22 +1,132 @@
 import { listRoute, route } from '../shared/index.ts';
-import { CropView } from './crop-view.ts';
+import { CropRequest, CropView } from './crop-view.ts';
 import { ExperimentView } from './experiment-view.ts';
+import {
+  ContainerSizeRequest,
+  ContainerSizeView,
+  TaskRequest,
+  TemplateRequest,
+  TemplateView,
+} from './plan-extras.ts';
 import {
   DescriptionRequest,
   FinishRequest,
   LayoutRequest,
   PlanRequest,
   StartRequest,
+  UnitRequest,
 } from './plan-request.ts';
+import { SeedLotRequest, SeedLotView } from './seed-lot.ts';
 
 /** Crops and plans. */
 export const planRoutes = {
   crops: listRoute({
     method: 'GET',
     path: '/crops',
-    summary: 'Crops to choose from',
+    summary: 'Crops to choose from: those that ship and the teacher’s own',
     access: 'teacher',
     answer: CropView,
+  }),
+  saveCrop: route({
+    method: 'PUT',
+    path: '/crops/:newCropId',
+    summary: 'Keep a crop of one’s own, new or changed',
+    access: 'teacher',
+    body: CropRequest,
+    answer: CropView,
+  }),
+  seedLots: listRoute({
+    method: 'GET',
+    path: '/seed-lots',
+    summary: 'The packets of the seed drawer',
+    access: 'teacher',
+    answer: SeedLotView,
+  }),
+  saveSeedLot: route({
+    method: 'PUT',
+    path: '/seed-lots/:newLotId',
+    summary: 'Keep a packet with its tests, new or changed',
+    access: 'teacher',
+    body: SeedLotRequest,
+    answer: SeedLotView,
+  }),
+  removeSeedLot: route({
+    method: 'DELETE',
+    path: '/seed-lots/:lotId',
+    summary: 'Take a packet out of the drawer',
+    access: 'owner',
+  }),
+  templates: listRoute({
+    method: 'GET',
+    path: '/templates',
+    summary: 'Plans to start from: those that ship and the teacher’s own',
+    access: 'teacher',
+    answer: TemplateView,
+  }),
+  saveTemplate: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/templates/:newTemplateId',
+    summary: 'Keep the plan of an experiment as a template, without its data',
+    access: 'owner',
+    body: TemplateRequest,
+    answer: TemplateView,
+  }),
+  removeTemplate: route({
+    method: 'DELETE',
+    path: '/templates/:templateId',
+    summary: 'Take a template away',
+    access: 'owner',
+  }),
+  containerSizes: listRoute({
+    method: 'GET',
+    path: '/container-sizes',
+    summary: 'Container sizes that the teacher kept',
+    access: 'teacher',
+    answer: ContainerSizeView,
+  }),
+  saveContainerSize: route({
+    method: 'PUT',
+    path: '/container-sizes/:newSizeId',
+    summary: 'Keep a container size',
+    access: 'teacher',
+    body: ContainerSizeRequest,
+    answer: ContainerSizeView,
+  }),
+  removeContainerSize: route({
+    method: 'DELETE',
+    path: '/container-sizes/:sizeId',
+    summary: 'Take a container size away',
+    access: 'owner',
+  }),
+  copy: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/copies/:newExperimentId',
+    summary: 'Start a draft with the plan of another experiment, without its data',
+    access: 'owner',
+    answer: ExperimentView,
+  }),
+  saveTask: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/tasks/:taskKey',
+    summary: 'Move or tick off a task of the calendar, or add one',
+    access: 'owner',
+    body: TaskRequest,
+    answer: ExperimentView,
+  }),
+  addUnit: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/units/:newUnitId',
+    summary: 'Add a unit in a free place after sowing',
+    access: 'owner',
+    body: UnitRequest,
+    answer: ExperimentView,
+  }),
+  calendar: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/calendar.ics',
+    summary: 'The calendar as iCalendar, with ids that stay the same',
+    access: 'owner',
+    file: 'text/calendar',
   }),
   start: route({
     method: 'PUT',
@@ -36,7 +146,7 @@ export const planRoutes = {
   savePlan: route({
     method: 'PUT',
     path: '/experiments/:experimentId/plan',
-    summary: 'Change the plan of a draft; treatments and units follow',
+    summary: 'Change the plan; treatments and units of a draft follow',
     access: 'owner',
     body: PlanRequest,
     answer: ExperimentView,

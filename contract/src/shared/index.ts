@@ -12,6 +12,8 @@ export {
   fillPath,
   listRoute,
   type Method,
+  OWNED_PARAMS,
+  type OwnedParam,
   type ParamsOf,
   route,
   type Route,

@@ -2,10 +2,14 @@
 export type WireClass<T extends object> = new () => T;
 
 /**
- * Who may call a route: `anyone`; a signed-in `teacher`; or the `owner` of the experiment that the path
- * names as `:experimentId`.
+ * Who may call a route: `anyone`; a signed-in `teacher`; or the `owner` of the row that the path names by one of
+ * {@link OWNED_PARAMS}.
  */
 export type Access = 'anyone' | 'teacher' | 'owner';
+
+/** Names in a path that stand for a row with an owner. */
+export const OWNED_PARAMS = ['experimentId', 'lotId', 'templateId', 'sizeId'] as const;
+export type OwnedParam = (typeof OWNED_PARAMS)[number];
 
 /** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';

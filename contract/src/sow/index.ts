@@ -1,3 +1,4 @@
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, IsUUID } from 'class-validator';
 import { ExperimentView } from '../plan/index.ts';
 import { IsCalendarDay, route } from '../shared/index.ts';
 
@@ -5,6 +6,14 @@ import { IsCalendarDay, route } from '../shared/index.ts';
 export class SowingRequest {
   @IsCalendarDay({ message: 'Give the day the seeds went in.' })
   sowedOn: string;
+
+  /** The units sown; all of them when left out. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
+  @ArrayMaxSize(500)
+  @IsUUID(undefined, { each: true })
+  unitIds?: string[];
 }
 
 /** Sowing. */
@@ -12,7 +21,7 @@ export const sowRoutes = {
   sowAll: route({
     method: 'PUT',
     path: '/experiments/:experimentId/sowing',
-    summary: 'Mark the whole container as sown on a day',
+    summary: 'Mark all units, or some of them, as sown on a day',
     access: 'owner',
     body: SowingRequest,
     answer: ExperimentView,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  blockedLayout,
   CONTAINER_GRIDS,
   CONTAINER_KINDS,
   layoutProblem,
@@ -53,13 +54,30 @@ describe('layout', () => {
   });
 
   test.each([
-    [1, 4, 12, { code: 'too-few-treatments', found: 1 }],
+    [0, 4, 12, { code: 'no-treatments' }],
+    [1, 4, 12, undefined],
     [3, 0, 12, { code: 'no-replicates' }],
     [3, 2.5, 12, { code: 'no-replicates' }],
     [3, 5, 12, { code: 'more-units-than-places', units: 15, places: 12 }],
     [3, 4, 12, undefined],
   ])('%p treatments × %p in %p places', (treatments, replicates, places, problem) => {
     expect(layoutProblem(treatments, replicates, places)).toEqual(problem);
+  });
+
+  test('blocks are complete: each run of places holds every treatment once', () => {
+    fc.assert(
+      fc.property(designs, ({ treatments, replicates, seed }) => {
+        const layout = blockedLayout(treatments, replicates, seed);
+        expect(layout).toEqual(blockedLayout(treatments, replicates, seed));
+        for (let block = 1; block <= replicates; block += 1) {
+          const own = layout.filter((unit) => unit.block === block);
+          expect(own.map((unit) => unit.treatment).sort()).toEqual(
+            Array.from({ length: treatments }, (_, index) => index),
+          );
+          expect(new Set(own.map((unit) => unit.replicate))).toEqual(new Set([block]));
+        }
+      }),
+    );
   });
 
   test('replicates are counted within each treatment', () => {

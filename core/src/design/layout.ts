@@ -1,4 +1,4 @@
-import { chanceFrom, shuffled } from '../shared/index.ts';
+import { type Chance, chanceFrom, shuffled } from '../shared/index.ts';
 
 /** One unit of a layout: which treatment stands at which place number, and its replicate number within it. */
 export interface LaidOutUnit {
@@ -8,11 +8,13 @@ export interface LaidOutUnit {
   readonly treatment: number;
   /** Counted from 1 within the treatment, in walking order. */
   readonly replicate: number;
+  /** Block in walking order, from 1; 0 in a layout without blocks. */
+  readonly block: number;
 }
 
 /** Why a plan cannot be laid out. */
 export type LayoutProblem =
-  | { readonly code: 'too-few-treatments'; readonly found: number }
+  | { readonly code: 'no-treatments' }
   | { readonly code: 'no-replicates' }
   | { readonly code: 'more-units-than-places'; readonly units: number; readonly places: number };
 
@@ -22,7 +24,7 @@ export function layoutProblem(
   replicates: number,
   places: number,
 ): LayoutProblem | undefined {
-  if (treatments < 2) return { code: 'too-few-treatments', found: treatments };
+  if (treatments < 1) return { code: 'no-treatments' };
   if (!Number.isInteger(replicates) || replicates < 1) return { code: 'no-replicates' };
   const units = treatments * replicates;
   return units > places ? { code: 'more-units-than-places', units, places } : undefined;
@@ -34,7 +36,7 @@ export function numberReplicates(order: readonly number[]): LaidOutUnit[] {
   return order.map((treatment, index) => {
     const replicate = (seen.get(treatment) ?? 0) + 1;
     seen.set(treatment, replicate);
-    return { number: index + 1, treatment, replicate };
+    return { number: index + 1, treatment, replicate, block: 0 };
   });
 }
 
@@ -46,4 +48,19 @@ export function numberReplicates(order: readonly number[]): LaidOutUnit[] {
 export function randomLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
   const order = Array.from({ length: treatments * replicates }, (_, index) => index % treatments);
   return numberReplicates(shuffled(order, chanceFrom(seed)));
+}
+
+/**
+ * Randomised complete blocks (Fisher 1935): each run of neighbouring places holds every treatment once, in an
+ * order of its own, so that what changes along the sill is shared by all treatments.
+ * @param seed whole number from 0 to 2³² − 1
+ */
+export function blockedLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
+  const chance: Chance = chanceFrom(seed);
+  const kinds = Array.from({ length: treatments }, (_, index) => index);
+  const order = Array.from({ length: replicates }, () => shuffled(kinds, chance)).flat();
+  return numberReplicates(order).map((unit, index) => ({
+    ...unit,
+    block: Math.floor(index / treatments) + 1,
+  }));
 }

@@ -1,4 +1,15 @@
 export {
+  type CalendarTask,
+  type EmergenceBand,
+  type PlanCalendar,
+  planCalendar,
+  readingDays,
+  TASK_CODES,
+  type TaskCode,
+} from './calendar.ts';
+export { type ClassDays, classDayFrom, classDayUpTo, holidayOn, isClassDay } from './class-days.ts';
+export { emergenceWindow, USUAL_ROOM_C } from './emergence.ts';
+export {
   EXPERIMENT_STATUSES,
   type ExperimentStatus,
   isDueToday,
@@ -8,6 +19,13 @@ export {
   nextJob,
 } from './jobs.ts';
 export {
+  type Readiness,
+  readiness,
+  type SowingAdvice,
+  sowingAdvice,
+  type SowingChoice,
+} from './readiness.ts';
+export {
   LONGEST_PLAN_DAYS,
   nextClassDay,
   type RibbonDay,
@@ -15,3 +33,5 @@ export {
   type RibbonPlan,
   SCHOOL_WEEK,
 } from './ribbon.ts';
+export { calendarWithChanges, type ScheduledTask, type TaskChange } from './task-changes.ts';
+export { type PlanSurroundings, type TreatmentGrowth, treatmentGrowth } from './treatment-growth.ts';

@@ -6,7 +6,14 @@ export type UndefinedReason =
   | 'group-too-small'
   | 'no-spread'
   | 'first-reading'
-  | 'reference-is-zero';
+  | 'reference-is-zero'
+  | 'one-category'
+  | 'nothing-germinates'
+  | 'too-many-needed'
+  | 'no-crop-figures'
+  | 'temperature-outside'
+  | 'not-a-height'
+  | 'ages-are-the-change';
 
 /** A figure that is defined, or the reason why it is not. Never NaN, never a stand-in 0. */
 export type Outcome<T> =

@@ -41,12 +41,16 @@ export interface GrowthSetting {
   /** Chance of death a day once up. */
   readonly deathPerDay: number;
   readonly scale: LengthScale;
+  /** Which plant of a unit is read; the tallest when left out. */
+  readonly plantRule?: 'tallest' | 'tagged' | 'mean';
 }
 
 /** A unit to be grown. */
 export interface GrownUnit {
   readonly number: number;
   readonly seeds: number;
+  /** Plants kept when the unit is thinned: the first ones up. All when left out. */
+  readonly keep?: number;
   readonly effect: TreatmentEffect;
 }
 
@@ -69,7 +73,8 @@ interface Plant {
 /**
  * Grows units from seed and reads them on `days`. Germination is Bernoulli for each seed, emergence time
  * log-normal about the middle of the window, height logistic with a log-normal plant effect, death a constant
- * hazard, and reading error one third of a ruler step (SD). The tallest plant of a unit is read.
+ * hazard, and reading error one third of a ruler step (SD). The tallest plant of a unit is read, or the first one
+ * up, or the mean, by the setting's rule.
  * @param seed same seed, same plants
  * @returns one reading for each unit and day, by day and then by unit
  */
@@ -110,7 +115,8 @@ function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: Chance): Plan
       fastestAt: emergesAt + setting.daysToFastest / effect.growthRate,
     });
   }
-  return plants;
+  if (unit.keep === undefined || unit.keep >= plants.length) return plants;
+  return plants.sort((a, b) => a.emergesAt - b.emergesAt).slice(0, unit.keep);
 }
 
 function readUnit(
@@ -126,9 +132,17 @@ function readUnit(
   if (up.length === 0) return { number, day, state: 'not_up', mm: null };
   const alive = up.filter((plant) => plant.diesAt > age);
   if (alive.length === 0) return { number, day, state: 'dead', mm: null };
-  const tallest = Math.max(...alive.map((plant) => heightAt(plant, age)));
-  const mark = nearestMark(Math.max(0, tallest + slip), setting.scale);
+  const height = heightBy(setting.plantRule ?? 'tallest', alive, age);
+  const mark = nearestMark(Math.max(0, height + slip), setting.scale);
   return { number, day, state: 'up', mm: toMillimetres(mark, setting.scale.unit) };
+}
+
+function heightBy(rule: 'tallest' | 'tagged' | 'mean', alive: readonly Plant[], age: number): number {
+  const heights = alive.map((plant) => heightAt(plant, age));
+  if (rule === 'tallest') return Math.max(...heights);
+  if (rule === 'mean') return heights.reduce((sum, height) => sum + height, 0) / heights.length;
+  const first = alive.reduce((early, plant) => (plant.emergesAt < early.emergesAt ? plant : early));
+  return heightAt(first, age);
 }
 
 function heightAt(plant: Plant, age: number): number {

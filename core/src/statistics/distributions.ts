@@ -1,16 +1,83 @@
-import { pf, pt, qt } from 'lib-r-math.js';
+import { incompleteBeta, logGamma, upperIncompleteBeta } from './incomplete-beta.ts';
+import { normalBelow } from './normal.ts';
+
+const HALVINGS = 200;
+const NEGLIGIBLE = 1e-18;
 
 /** P(|T| ≥ |t|) for Student's t with `df` degrees of freedom (fractional allowed). */
 export function twoSidedT(t: number, df: number): number {
-  return Math.min(1, 2 * pt(-Math.abs(t), df));
+  return t === 0 ? 1 : incompleteBeta(df / (df + t * t), df / 2, 0.5);
 }
 
-/** The t that leaves (1 − level)/2 in each tail. */
+const knownT = new Map<number, number>();
+
+/** The t that leaves (1 − level)/2 in each tail. Those of 95 % for whole degrees of freedom are kept. */
 export function tForInterval(level: number, df: number): number {
-  return qt(1 - (1 - level) / 2, df);
+  const isKept = level === 0.95 && Number.isInteger(df);
+  const known = isKept ? knownT.get(df) : undefined;
+  if (known !== undefined) return known;
+  const t = rootAbove((candidate) => twoSidedT(candidate, df) - (1 - level));
+  if (isKept) knownT.set(df, t);
+  return t;
 }
 
 /** P(F ≥ f) for the F distribution. */
 export function upperF(f: number, df1: number, df2: number): number {
-  return pf(f, df1, df2, undefined, false);
+  return f <= 0 ? 1 : incompleteBeta(df2 / (df2 + df1 * f), df2 / 2, df1 / 2);
+}
+
+/** The f that leaves `tail` above it. */
+export function fLeaving(tail: number, df1: number, df2: number): number {
+  return rootAbove((f) => upperF(f, df1, df2) - tail);
+}
+
+/** The value that a Beta(a, b) variable stays below with probability `p`. */
+export function betaQuantile(p: number, a: number, b: number): number {
+  return halved((x) => p - incompleteBeta(x, a, b), 0, 1);
+}
+
+/** P(T ≤ t), t ≥ 0, for the noncentral t distribution (Lenth 1989, AS 243). */
+export function noncentralTBelow(t: number, df: number, noncentrality: number): number {
+  const x = (t * t) / (df + t * t);
+  const mean = (noncentrality * noncentrality) / 2;
+  let sum = 0;
+  for (let j = 0; j < 2 * mean + 200; j += 1) {
+    const shared = -mean + (mean === 0 ? (j === 0 ? 0 : -Infinity) : j * Math.log(mean));
+    const even = Math.exp(shared - logGamma(j + 1));
+    const odd = (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5));
+    if (j > mean && even < NEGLIGIBLE) break;
+    sum += even * incompleteBeta(x, j + 0.5, df / 2) + odd * incompleteBeta(x, j + 1, df / 2);
+  }
+  return Math.min(1, normalBelow(-noncentrality) + sum / 2);
+}
+
+/** P(F ≥ f) for the noncentral F distribution, a Poisson mixture of central ones (Johnson, Kotz and Balakrishnan 1995, ch. 30). */
+export function upperNoncentralF(f: number, df1: number, df2: number, noncentrality: number): number {
+  const mean = noncentrality / 2;
+  const x = (df1 * f) / (df1 * f + df2);
+  let sum = 0;
+  for (let j = 0; j < 2 * mean + 200; j += 1) {
+    const weight =
+      mean === 0 ? (j === 0 ? 1 : 0) : Math.exp(-mean + j * Math.log(mean) - logGamma(j + 1));
+    if (j > mean && weight < NEGLIGIBLE) break;
+    sum += weight * upperIncompleteBeta(x, df1 / 2 + j, df2 / 2);
+  }
+  return Math.min(1, sum);
+}
+
+/** Where a falling function of x > 0 crosses 0. */
+function rootAbove(f: (x: number) => number): number {
+  let high = 1;
+  while (f(high) > 0 && high < 1e12) high *= 2;
+  return halved(f, 0, high);
+}
+
+function halved(f: (x: number) => number, from: number, to: number): number {
+  let [low, high] = [from, to];
+  for (let step = 0; step < HALVINGS && high - low > Number.EPSILON * high; step += 1) {
+    const middle = (low + high) / 2;
+    if (f(middle) > 0) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
 }

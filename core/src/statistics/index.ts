@@ -1,4 +1,10 @@
+export { binomialAtLeast, binomialTerms } from './binomial.ts';
+export { associationOf, type Association, cramersV } from './cramers-v.ts';
 export { describe, type Description, type Interval } from './describe.ts';
 export { gamesHowellPair, type PairDifference } from './games-howell.ts';
+export { gaussLegendre, integrate, type Quadrature } from './gauss-legendre.ts';
+export { normalBelow, normalDensity } from './normal.ts';
+export { ALPHA, LIKELY, powerOfF, powerOfT, smallestDifference } from './power.ts';
+export { type Share, updatedShare, wilson } from './proportion.ts';
 export { type WelchAnova, welchAnova } from './welch-anova.ts';
 export { type WelchT, welchT } from './welch-t.ts';

@@ -1,9 +1,9 @@
-import type { Route } from '@bright-sprout/contract/shared';
+import { OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import { type KnownRequest, tokenOf } from '../people/index.ts';
 import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
-import { CallersService } from './callers.service.ts';
+import { CallersService, type OwnedRow } from './callers.service.ts';
 
 const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
 
@@ -24,13 +24,19 @@ export class AccessGuard implements CanActivate {
     if (!route) throw notFound();
     if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request);
     if (route.access === 'anyone') return true;
-    const experimentId = route.access === 'owner' ? String(request.params.experimentId) : undefined;
-    const caller = await this.callers.find(tokenOf(request), experimentId);
+    const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
     if (!caller) throw new ApiError('not_signed_in', 'Please sign in to go on.');
     if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
     request.teacher = caller.teacher;
     return true;
   }
+}
+
+/** The row that decides, for a route that only its owner may call. */
+function ownedRow(route: Route, params: KnownRequest['params']): OwnedRow | undefined {
+  if (route.access !== 'owner') return undefined;
+  const param = OWNED_PARAMS.find((name) => params[name] !== undefined);
+  return param && { param, id: String(params[param]) };
 }
 
 /** A write must come from our own pages: the cookie is SameSite, and the browser's own word is checked too. */

@@ -1,8 +1,8 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
-import { fillPath, type Route } from '@bright-sprout/contract/shared';
+import { fillPath, OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { readingOf, startSown } from './testing/experiments.ts';
+import { CROP, keepOneOfEach, LOT, readingOf, SIZE, startSown } from './testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from './testing/server.ts';
 
 /** A route as the web framework keeps it. */
@@ -13,12 +13,15 @@ interface Layer {
 let server: TestServer;
 let owner: Client;
 let experimentId: string;
+let params: Record<string, string>;
 
 beforeAll(async () => {
   server = await startTestServer();
   owner = await server.teacher();
   const experiment = await startSown(owner);
   experimentId = experiment.id;
+  params = { experimentId, lotId: uuid(), templateId: uuid(), sizeId: uuid(), taskKey: 'lesson', newCropId: uuid() };
+  await keepOneOfEach(owner, params);
   await owner
     .put(`/api/experiments/${experimentId}/readings/${uuid()}`)
     .send(readingOf(experiment, 0))
@@ -26,12 +29,19 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
+const OWNED_TABLES = ['experiment', 'seed_lot', 'plan_template', 'container_size'];
 const routes = Object.entries(ROUTES) as [string, Route][];
 const closed = routes.filter(([, route]) => route.access !== 'anyone');
 const owned = routes.filter(([, route]) => route.access === 'owner');
 
+/** Ids for what a path would make. */
+function newIds(): Record<string, string> {
+  const names = routes.flatMap(([, route]) => [...route.path.matchAll(/:(\w+)/g)].map(([, name]) => name!));
+  return Object.fromEntries(names.map((name) => [name, uuid()]));
+}
+
 function send(client: Client, route: Route) {
-  const path = `/api${fillPath(route.path, { experimentId, newExperimentId: uuid(), readingId: uuid() })}`;
+  const path = `/api${fillPath(route.path, { ...newIds(), ...params })}`;
   const method = route.method.toLowerCase() as 'get' | 'put' | 'post' | 'delete';
   const request = client[method](path);
   return route.body ? request.send({}) : request;
@@ -39,7 +49,7 @@ function send(client: Client, route: Route) {
 
 /** Everything that belongs to the experiment, to see that nothing was touched. */
 async function everything(): Promise<string> {
-  const tables = ['experiment', 'factor', 'treatment', 'container', 'unit', 'variable', 'reading'];
+  const tables = [...OWNED_TABLES, 'factor', 'treatment', 'container', 'unit', 'variable', 'reading'];
   const rows = await Promise.all(tables.map((table) => server.query(`SELECT * FROM ${table} ORDER BY id`)));
   return JSON.stringify(rows);
 }
@@ -73,14 +83,17 @@ describe('every route', () => {
   );
 
   test.each(owned)('%s with an id that is none', async (_, route) => {
-    const path = `/api${fillPath(route.path, { experimentId: "1' OR '1'='1", readingId: 'x' })}`;
+    const bad = Object.fromEntries(Object.keys(params).map((name) => [name, "1' OR '1'='1"]));
+    const path = `/api${fillPath(route.path, { ...newIds(), ...bad })}`;
     const answer = await owner[route.method.toLowerCase() as 'get'](path).send(route.body ? {} : undefined);
     expect(answer.status).toBe(404);
   });
 
-  test('an owner route names the experiment in its path, and every route of the server is in the table', () => {
-    for (const [name, route] of owned)
-      expect([name, route.path.includes(':experimentId')]).toEqual([name, true]);
+  test('an owner route names a row with an owner, and every route of the server is in the table', () => {
+    for (const [name, route] of owned) {
+      const named = OWNED_PARAMS.some((param) => route.path.includes(`:${param}`));
+      expect([name, named]).toEqual([name, true]);
+    }
     const { stack } = server.app.getHttpAdapter().getInstance().router as unknown as { stack: Layer[] };
     const served = stack.flatMap((layer) =>
       layer.route
@@ -101,6 +114,27 @@ describe('the id of another teacher’s row', () => {
     const text = 'unit,treatment,observed,value,unit_of_measure\n1,x,2026-01-05,3,cm\n2,y,2026-01-05,4,cm';
     const opened = await stranger.put(`/api/files/${experimentId}`).send({ fileName: 'a.csv', text });
     expect([opened.status, opened.body.code]).toEqual([409, 'id_in_use']);
+  });
+
+  test('cannot be taken over by keeping a crop, packet, template or size under it', async () => {
+    const stranger = await server.teacher();
+    const own = await startSown(stranger);
+    const before = await everything();
+    for (const [path, body] of [
+      [`/api/seed-lots/${params.lotId}`, LOT],
+      [`/api/container-sizes/${params.sizeId}`, SIZE],
+      [`/api/experiments/${own.id}/templates/${params.templateId}`, { about: '' }],
+      [`/api/crops/${params.newCropId}`, CROP],
+    ] as const) {
+      const answer = await stranger.put(path).send(body);
+      expect([path, answer.status, answer.body.code]).toEqual([path, 409, 'id_in_use']);
+    }
+    expect(await everything()).toBe(before);
+    const copied = await stranger.put(`/api/experiments/${own.id}/copies/${experimentId}`);
+    expect(copied.body.code).toBe('id_in_use');
+    expect((await stranger.get('/api/seed-lots')).body).toEqual([]);
+    const templates = (await stranger.get('/api/templates')).body as { isOwn: boolean }[];
+    expect(templates.filter((template) => template.isOwn)).toEqual([]);
   });
 
   test('cannot be read into one’s own experiment', async () => {

@@ -1,10 +1,17 @@
+import type { OwnedParam } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { hashOf, type KnownTeacher, SessionsService } from '../people/index.ts';
 import { Clock } from '../shared/index.ts';
 
-/** Who makes a request, and who owns the experiment that it names. */
+/** The row that a path names. */
+export interface OwnedRow {
+  readonly param: OwnedParam;
+  readonly id: string;
+}
+
+/** Who makes a request, and who owns the row that it names. */
 export interface Caller {
   readonly teacher: KnownTeacher;
   readonly ownerId: string | null;
@@ -23,13 +30,20 @@ interface CallerRow {
   ownerId: string | null;
 }
 
-const CALLER = `
+const TABLES: Record<OwnedParam, string> = {
+  experimentId: 'experiment',
+  lotId: 'seed_lot',
+  templateId: 'plan_template',
+  sizeId: 'container_size',
+};
+
+const callerWithOwner = (table: string): string => `
   SELECT s.id AS sessionId, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, s.last_seen_at AS lastSeenAt,
          t.id AS teacherId, t.email, t.display_name AS displayName, t.time_zone AS timeZone, t.is_demo AS isDemo,
-         e.teacher_id AS ownerId
+         o.teacher_id AS ownerId
   FROM session s
   JOIN teacher t ON t.id = s.teacher_id
-  LEFT JOIN experiment e ON e.id = ?
+  LEFT JOIN ${table} o ON o.id = ?
   WHERE s.token_hash = ?`;
 
 /** Finds the caller of a request in one step, as every request begins with it. */
@@ -42,9 +56,10 @@ export class CallersService {
   ) {}
 
   /** The caller behind a session token; undefined when it is unknown, expired or revoked. */
-  async find(token: string, experimentId: string | undefined): Promise<Caller | undefined> {
+  async find(token: string, owned: OwnedRow | undefined): Promise<Caller | undefined> {
     if (token === '') return undefined;
-    const [row] = await this.source.query<CallerRow[]>(CALLER, [experimentId ?? null, hashOf(token)]);
+    const query = callerWithOwner(TABLES[owned?.param ?? 'experimentId']);
+    const [row] = await this.source.query<CallerRow[]>(query, [owned?.id ?? null, hashOf(token)]);
     if (row?.revokedAt !== null || row.expiresAt <= this.clock.now()) return undefined;
     await this.sessions.extend(row.sessionId, row.lastSeenAt);
     const { teacherId, email, displayName, timeZone, isDemo, ownerId } = row;

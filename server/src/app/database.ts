@@ -1,12 +1,17 @@
 import type { DataSourceOptions } from 'typeorm';
 import { FirstTables1700000000000 } from '../../migrations/1700000000000-first-tables.ts';
+import { Plans1700000000001 } from '../../migrations/1700000000001-plans.ts';
 import { Session, SignInAttempts, Teacher } from '../people/index.ts';
 import {
   Container,
+  ContainerSize,
   Crop,
   Experiment,
   Factor,
   Level,
+  PlanTemplate,
+  SeedLot,
+  Task,
   Treatment,
   TreatmentLevel,
   Unit,
@@ -28,6 +33,10 @@ const ENTITIES = [
   Container,
   Unit,
   Variable,
+  SeedLot,
+  PlanTemplate,
+  ContainerSize,
+  Task,
   Reading,
 ];
 
@@ -37,7 +46,7 @@ export function databaseOptions(url: string): DataSourceOptions {
     type: 'mariadb',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1700000000000],
+    migrations: [FirstTables1700000000000, Plans1700000000001],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),
     synchronize: false,

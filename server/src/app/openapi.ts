@@ -96,7 +96,7 @@ function pathParameters(route: Route): Json[] {
     name,
     in: 'path',
     required: true,
-    schema: { type: 'string', format: 'uuid' },
+    schema: name?.endsWith('Key') ? { type: 'string' } : { type: 'string', format: 'uuid' },
   }));
 }
 

@@ -1,4 +1,5 @@
 import type { OpenFileRequest } from '@bright-sprout/contract/exchange';
+import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
 import { type ExchangedExperiment, readTidy, writeTidy } from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
@@ -22,6 +23,8 @@ export interface NewExperiment {
   readonly hypothesis?: string;
   readonly status?: ExperimentStatus;
   readonly createdAt?: Date;
+  /** The whole plan, where there is one. */
+  readonly plan?: Plan;
 }
 
 /** Files in and out. */
@@ -89,6 +92,7 @@ export class ExchangeService {
         layoutSeed: 0,
         createdAt: to.createdAt ?? this.clock.now(),
       });
+      if (to.plan) await manager.save(Experiment, { id: to.id, planDocument: to.plan });
       await this.store.insertRows(manager, rows.plan);
       await manager.insert(Variable, [...rows.variables]);
       const readings = correctedFirst(rows.readings);

@@ -1,3 +1,4 @@
+import type { BrightSide } from '@bright-sprout/core/design';
 import type { VariableKind } from '@bright-sprout/core/exchange';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
 import { Experiment } from './experiment.entity.ts';
@@ -116,6 +117,12 @@ export class Container {
 
   @Column('int')
   gridColumns: number;
+
+  @Column('varchar', { length: 40, default: '' })
+  name: string;
+
+  @Column('varchar', { length: 6, default: 'top' })
+  brightSide: BrightSide;
 }
 
 /** The experimental unit: one pot, cell or bag in its place. */
@@ -165,6 +172,10 @@ export class Unit {
 
   @Column('varchar', { length: 60, default: '' })
   team: string;
+
+  /** The day the plan has for it. */
+  @Column('date', { nullable: true })
+  sowOn: string | null;
 
   @Column('date', { nullable: true })
   sowedOn: string | null;

@@ -3,6 +3,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { ApiError, inTransaction, notFound } from '../shared/index.ts';
 import { Container, Factor, Level, Treatment, TreatmentLevel, Unit, Variable } from './design.entities.ts';
+import { Task } from './drawer.entities.ts';
 import { Experiment } from './experiment.entity.ts';
 
 /** An experiment with all rows of its plan, each list in plan order. */
@@ -15,10 +16,11 @@ export interface StoredPlan {
   readonly containers: readonly Container[];
   readonly units: readonly Unit[];
   readonly variables: readonly Variable[];
+  readonly tasks: readonly Task[];
 }
 
 /** The rows of a plan below its experiment. */
-export type PlanRows = Omit<StoredPlan, 'experiment' | 'variables'>;
+export type PlanRows = Omit<StoredPlan, 'experiment' | 'variables' | 'tasks'>;
 
 /** Reads and writes the rows of a plan. */
 @Injectable()
@@ -37,7 +39,7 @@ export class ExperimentStore {
   async load(experimentId: string, manager: EntityManager = this.source.manager): Promise<StoredPlan> {
     const ofExperiment = { experimentId };
     const inOrder = { position: 'ASC' } as const;
-    const [experiment, factors, levels, treatments, treatmentLevels, containers, units, variables] =
+    const [experiment, factors, levels, treatments, treatmentLevels, containers, units, variables, tasks] =
       await Promise.all([
         manager.findOne(Experiment, { where: { id: experimentId }, relations: { crop: true } }),
         manager.find(Factor, { where: ofExperiment, order: inOrder }),
@@ -47,9 +49,10 @@ export class ExperimentStore {
         manager.find(Container, { where: ofExperiment, order: inOrder }),
         manager.find(Unit, { where: ofExperiment, order: { number: 'ASC' } }),
         manager.find(Variable, { where: ofExperiment, order: inOrder }),
+        manager.find(Task, { where: ofExperiment }),
       ]);
     if (!experiment) throw notFound();
-    return { experiment, factors, levels, treatments, treatmentLevels, containers, units, variables };
+    return { experiment, factors, levels, treatments, treatmentLevels, containers, units, variables, tasks };
   }
 
   /**

@@ -1,6 +1,8 @@
+import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Teacher } from '../people/index.ts';
+import { asJson } from '../shared/index.ts';
 import { Crop } from './crop.entity.ts';
 
 /** A question and the plan to answer it. */
@@ -55,6 +57,10 @@ export class Experiment {
 
   @Column('int', { unsigned: true })
   layoutSeed: number;
+
+  /** The whole plan; absent for a design from a file. Its rows are made from it. */
+  @Column('longtext', { nullable: true, transformer: asJson })
+  planDocument: Plan | null;
 
   @Column('datetime', { precision: 3, nullable: true })
   discardedAt: Date | null;

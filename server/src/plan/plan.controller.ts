@@ -1,5 +1,4 @@
 import {
-  type CropView,
   DescriptionRequest,
   type ExperimentView,
   FinishRequest,
@@ -7,21 +6,17 @@ import {
   PlanRequest,
   planRoutes,
   StartRequest,
+  UnitRequest,
 } from '@bright-sprout/contract/plan';
 import { Body, Controller, Param } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Operation } from '../shared/index.ts';
 import { PlanService } from './plan.service.ts';
 
-/** Crops and plans. */
+/** Plans. */
 @Controller()
 export class PlanController {
   constructor(private readonly plans: PlanService) {}
-
-  @Operation(planRoutes.crops)
-  crops(): Promise<CropView[]> {
-    return this.plans.crops();
-  }
 
   @Operation(planRoutes.start)
   start(
@@ -65,6 +60,25 @@ export class PlanController {
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.arrange(id, body, teacher);
+  }
+
+  @Operation(planRoutes.copy)
+  copy(
+    @Param('experimentId') fromId: string,
+    @Param('newExperimentId') id: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.plans.copy(fromId, id, teacher);
+  }
+
+  @Operation(planRoutes.addUnit)
+  addUnit(
+    @Param('experimentId') id: string,
+    @Param('newUnitId') unitId: string,
+    @Body() body: UnitRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.plans.addUnit(id, unitId, body, teacher);
   }
 
   @Operation(planRoutes.finish)

@@ -1,23 +1,11 @@
-import type { CropView, ExperimentView } from '@bright-sprout/contract/plan';
-import type { Crop as CropFigures } from '@bright-sprout/core/design';
+import type { CropView, ExperimentView, PlanDocument } from '@bright-sprout/contract/plan';
+import type { Crop } from './crop.entity.ts';
 import type { StoredPlan } from './experiment-store.ts';
+import { planOf } from './plan-from-rows.ts';
 
 /** A crop as the interface sees it. */
-export function cropView(figures: CropFigures): CropView {
-  const { id, commonName, scientificName, daysToEmergence, germinationPercent } = figures;
-  const { sowingDepthMm, matureHeightMm, heightAtDay21Mm, habit, caution } = figures;
-  return {
-    id,
-    commonName,
-    scientificName,
-    daysToEmergence,
-    germinationPercent,
-    sowingDepthMm,
-    matureHeightMm,
-    heightAtDay21Mm,
-    habit,
-    caution,
-  };
+export function cropView(crop: Crop): CropView {
+  return { ...crop.figures, id: crop.id, isOwn: crop.teacherId !== null };
 }
 
 /** An experiment as the interface sees it. */
@@ -29,13 +17,21 @@ export function experimentView(plan: StoredPlan, today: string): ExperimentView 
     status: experiment.status,
     question: experiment.question,
     hypothesis: experiment.hypothesis,
-    crop: experiment.crop ? cropView(experiment.crop.figures) : null,
+    crop: experiment.crop ? cropView(experiment.crop) : null,
     cropName: experiment.cropName,
     sowOn: experiment.sowOn,
     lessonOn: experiment.lessonOn,
     today,
     layoutSeed: experiment.layoutSeed,
     seedsPerUnit: experiment.seedsPerUnit,
+    plan: planOf(plan) as PlanDocument | null,
+    tasks: plan.tasks.map(({ taskKey, movedTo, doneOn, who, title }) => ({
+      key: taskKey,
+      movedTo,
+      doneOn,
+      who,
+      title,
+    })),
     factors: plan.factors.map((factor) => ({
       name: factor.name,
       levels: plan.levels.filter((level) => level.factorId === factor.id).map((level) => level.name),
@@ -47,11 +43,13 @@ export function experimentView(plan: StoredPlan, today: string): ExperimentView 
       isControl,
       style: position,
     })),
-    containers: plan.containers.map(({ id, kind, gridRows, gridColumns }) => ({
+    containers: plan.containers.map(({ id, kind, gridRows, gridColumns, name, brightSide }) => ({
       id,
       kind,
       rows: gridRows,
       columns: gridColumns,
+      name,
+      brightSide,
     })),
     units: plan.units.map((unit) => ({
       id: unit.id,
@@ -63,6 +61,7 @@ export function experimentView(plan: StoredPlan, today: string): ExperimentView 
       replicate: unit.replicate,
       block: unit.block,
       team: unit.team,
+      sowOn: unit.sowOn,
       sowedOn: unit.sowedOn,
       seedsSown: unit.seedsSown,
     })),

@@ -4,12 +4,16 @@ import { invalidFields, notFound } from './api-error.ts';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
-/** Checks every body and query against its contract class, and every id in a path. */
+/** Names that a task and the like go by. */
+const KEY = /^[a-z0-9_-]{1,60}$/i;
+
+/** Checks every body and query against its contract class, and every id and key in a path. */
 @Injectable()
 export class ContractPipe implements PipeTransform {
   transform(value: unknown, metadata: ArgumentMetadata): unknown {
     if (metadata.type === 'param') {
-      if (typeof value !== 'string' || !UUID.test(value)) throw notFound();
+      const isKey = metadata.data?.endsWith('Key') === true;
+      if (typeof value !== 'string' || !(isKey ? KEY : UUID).test(value)) throw notFound();
       return value.toLowerCase();
     }
     if (metadata.type === 'custom' || metadata.metatype === undefined) return value;

@@ -2,6 +2,7 @@ export { ApiError, invalidField, invalidFields, notFound } from './api-error.ts'
 export { Clock } from './clock.ts';
 export { ContractPipe } from './contract-pipe.ts';
 export { ErrorFilter } from './error-filter.ts';
+export { asJson } from './json-column.ts';
 export { UnderscoreNaming } from './naming.ts';
 export { Operation, ROUTE_KEY } from './operation.ts';
 export { readSettings, type Settings } from './settings.ts';

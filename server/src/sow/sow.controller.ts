@@ -21,7 +21,7 @@ export class SowController {
     @Body() body: SowingRequest,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
-    await this.sowing.sowAll(id, body.sowedOn, this.clock.today(teacher.timeZone));
+    await this.sowing.sow(id, body.sowedOn, body.unitIds, this.clock.today(teacher.timeZone));
     return this.plans.view(id, teacher);
   }
 }

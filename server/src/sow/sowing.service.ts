@@ -1,5 +1,7 @@
+import type { Plan } from '@bright-sprout/core/design';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
+import { In } from 'typeorm';
 import { Experiment, ExperimentStore, Unit } from '../plan/index.ts';
 import { Reading } from '../record/index.ts';
 import { ApiError, invalidField } from '../shared/index.ts';
@@ -13,10 +15,16 @@ export class SowingService {
   constructor(private readonly store: ExperimentStore) {}
 
   /**
-   * Marks every unit as sown on a day. The day may be put right later, as long as no reading comes before it.
+   * Marks units as sown on a day. The day may be put right later, as long as no reading comes before it.
+   * @param unitIds all units when left out
    * @throws ApiError `readings_exist`, `experiment_finished`, `invalid_fields`
    */
-  async sowAll(experimentId: string, sowedOn: string, today: string): Promise<void> {
+  async sow(
+    experimentId: string,
+    sowedOn: string,
+    unitIds: readonly string[] | undefined,
+    today: string,
+  ): Promise<void> {
     if (sowedOn > today)
       throw invalidField(
         'sowedOn',
@@ -29,8 +37,9 @@ export class SowingService {
           'This experiment is finished; its sowing day stays as it is.',
         );
       }
+      const which = { experimentId, ...(unitIds ? { id: In(unitIds) } : {}) };
       const [first] = await manager.find(Reading, {
-        where: { unit: { experimentId } },
+        where: { unit: which },
         order: { observedOn: 'ASC' },
         take: 1,
       });
@@ -40,15 +49,25 @@ export class SowingService {
           `There are readings from ${first.observedOn} on, so the sowing day cannot be later than that.`,
         );
       }
-      await manager.update(Unit, { experimentId }, { sowedOn });
+      await manager.update(Unit, which, { sowedOn });
+      const sownDays = (await manager.findBy(Unit, { experimentId })).flatMap((unit) => unit.sowedOn ?? []);
+      const sowOn = sownDays.sort()[0] ?? sowedOn;
+      const lessonOn = experiment.lessonOn <= sowedOn ? laterLesson(sowedOn) : experiment.lessonOn;
+      const plan = experiment.planDocument;
+      if (plan) await manager.save(Experiment, { id: experimentId, planDocument: { ...plan, ...planDates(sowOn, lessonOn) } });
       await manager.update(Experiment, experimentId, {
-        sowOn: sowedOn,
+        sowOn,
+        lessonOn,
         version: experiment.version + 1,
         ...(experiment.status === 'draft' ? { status: 'planted' as const } : {}),
-        ...(experiment.lessonOn <= sowedOn ? { lessonOn: laterLesson(sowedOn) } : {}),
       });
     });
   }
+}
+
+/** The dates as a plan keeps them. */
+function planDates(sowOn: string, lessonOn: string): Pick<Plan, 'sowOn' | 'lessonOn'> {
+  return { sowOn: calendarDay(sowOn), lessonOn: calendarDay(lessonOn) };
 }
 
 function laterLesson(sowedOn: string): string {

@@ -1,4 +1,5 @@
 import type { ExperimentView, PlanRequest } from '@bright-sprout/contract/plan';
+import { PLAIN_LEVEL } from '@bright-sprout/core/design';
 import { v7 as uuid } from 'uuid';
 import type { Client } from './server.ts';
 
@@ -18,22 +19,15 @@ export async function startDraft(
 
 /** The plan that an experiment has, with changes. */
 export function planOf(experiment: ExperimentView, changes: Partial<PlanRequest> = {}): PlanRequest {
-  const [variable] = experiment.variables;
+  return { ...experiment.plan!, version: experiment.version, ...changes };
+}
+
+/** A factor of levels that are only names; the first is the control. */
+export function factorOf(name: string, levels: readonly string[]): PlanRequest['factors'][number] {
   return {
-    version: experiment.version,
-    question: experiment.question,
-    hypothesis: experiment.hypothesis,
-    cropId: 'oat',
-    factorName: experiment.factors[0]!.name,
-    levels: experiment.treatments.map(({ name, isControl }) => ({ name, isControl })),
-    replicates: 5,
-    containerKind: 'flat',
-    measure: { unit: variable!.unit as 'cm', step: variable!.step },
-    seedsPerUnit: 1,
-    sowOn: experiment.sowOn,
-    lessonOn: experiment.lessonOn,
-    layoutSeed: experiment.layoutSeed,
-    ...changes,
+    name,
+    aspect: 'other',
+    levels: levels.map((level, index) => ({ ...PLAIN_LEVEL, name: level, isControl: index === 0 })),
   };
 }
 
@@ -61,4 +55,53 @@ export function readingOf(
     precision: 0.5,
     ...changes,
   };
+}
+
+/** A crop to send. */
+export const CROP = {
+  commonName: 'Moonflower',
+  scientificName: '',
+  propagule: 'seed',
+  emergence: null,
+  seedLengthMm: 5,
+  seedThicknessMm: 3,
+  sowingDepthMm: null,
+  lightToGerminate: 'either',
+  daysToEmergence: { min: 5, max: 9 },
+  daysToRadicle: null,
+  daysToHarvestOrFlower: null,
+  temperatureC: { min: 10, best: 22, max: 32 },
+  germinationPercent: 70,
+  spacingMm: null,
+  matureHeightMm: 900,
+  heightAtDay21Mm: 120,
+  habit: 'climber',
+  caution: '',
+};
+
+/** A packet to send. */
+export const LOT = {
+  cropId: 'oat',
+  name: 'Blue packet',
+  germinationPercent: 80,
+  depthMm: 20,
+  daysToEmergence: { min: 4, max: 8 },
+  spacingMm: null,
+  seedsPerPacket: 60,
+  packedOn: null,
+  tests: [],
+};
+
+/** A container size to send. */
+export const SIZE = { name: 'Cake tin', kind: 'pan_sections', rows: 2, columns: 4, cellMl: 150 };
+
+/** Keeps a crop, a packet, a template and a container size under given ids. */
+export async function keepOneOfEach(client: Client, ids: Record<string, string>): Promise<void> {
+  await client.put(`/api/crops/${ids.newCropId}`).send(CROP).expect(200);
+  await client.put(`/api/seed-lots/${ids.lotId}`).send(LOT).expect(200);
+  await client.put(`/api/container-sizes/${ids.sizeId}`).send(SIZE).expect(200);
+  await client
+    .put(`/api/experiments/${ids.experimentId}/templates/${ids.templateId}`)
+    .send({ about: 'Kept.' })
+    .expect(200);
 }

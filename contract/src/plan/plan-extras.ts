@@ -1,0 +1,102 @@
+import 'reflect-metadata';
+import {
+  CONTAINER_KINDS,
+  type ContainerKind,
+  INVESTIGATION_KINDS,
+  type InvestigationKind,
+} from '@bright-sprout/core/design';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+
+/** What changed of one task of the calendar, or one added by hand. */
+export class TaskRequest {
+  /** Another day than the plan's; `null` to leave it there. */
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a day that exists.' })
+  movedTo: string | null;
+
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a day that exists.' })
+  doneOn: string | null;
+
+  @Trimmed()
+  @MaxLength(60, { message: 'Keep the name under 60 characters.' })
+  who: string;
+
+  /** Words of a task added by hand; empty for one of the plan's own. */
+  @Trimmed()
+  @MaxLength(120, { message: 'Keep it under 120 characters.' })
+  title: string;
+}
+
+/** A task as it was changed. */
+export class TaskView extends TaskRequest {
+  @IsString()
+  key: string;
+}
+
+/** Keeps a plan as a template. */
+export class TemplateRequest {
+  @Trimmed()
+  @MaxLength(200, { message: 'Keep it under 200 characters.' })
+  about: string;
+}
+
+/** A plan to start from. */
+export class TemplateView {
+  @IsString()
+  id: string;
+
+  @IsIn(INVESTIGATION_KINDS)
+  kind: InvestigationKind;
+
+  @IsString()
+  question: string;
+
+  @IsString()
+  about: string;
+
+  @IsString()
+  cropId: string;
+
+  @IsString()
+  cropName: string;
+
+  /** Days from sowing to the lesson. */
+  @IsInt()
+  days: number;
+
+  @IsBoolean()
+  isOwn: boolean;
+}
+
+/** A container size of one's own. */
+export class ContainerSizeRequest {
+  @Trimmed()
+  @Length(1, 40, { message: 'Name it in up to 40 characters.' })
+  name: string;
+
+  @IsIn(CONTAINER_KINDS)
+  kind: ContainerKind;
+
+  @Min(1)
+  @Max(40)
+  @IsInt()
+  rows: number;
+
+  @Min(1)
+  @Max(40)
+  @IsInt()
+  columns: number;
+
+  @Min(0)
+  @Max(20_000)
+  @IsNumber()
+  cellMl: number;
+}
+
+/** A container size that was kept. */
+export class ContainerSizeView extends ContainerSizeRequest {
+  @IsUUID()
+  id: string;
+}

@@ -1,0 +1,61 @@
+"""Makes planning.json, the values that the tests of planning figures are held to: SciPy of Debian."""
+import json
+from itertools import product
+import numpy as np
+from scipy import stats
+from scipy.optimize import brentq
+
+def power_t(n, d):
+    df, nc, c = 2 * (n - 1), d * np.sqrt(n / 2), stats.t.ppf(0.975, 2 * (n - 1))
+    return float(stats.nct.sf(c, df, nc) + stats.nct.cdf(-c, df, nc))
+
+def power_f(k, n, d):
+    df1, df2 = k - 1, k * (n - 1)
+    return float(stats.ncf.sf(stats.f.ppf(0.95, df1, df2), df1, df2, n * d * d / 2))
+
+def smallest(k, n):
+    f = (lambda d: power_t(n, d) - 0.8) if k == 2 else (lambda d: power_f(k, n, d) - 0.8)
+    return float(brentq(f, 1e-3, 30, xtol=1e-12))
+
+rows = lambda make, *axes: [make(*v) for v in product(*axes)]
+tables = [(["a", "a", "b", "b", "c", "c"], ["x", "y", "x", "y", "x", "y"]),
+          (["a"] * 5 + ["b"] * 5, ["x"] * 5 + ["y"] * 5),
+          (["a"] * 5 + ["b"] * 5, ["x"] * 4 + ["y"] * 5 + ["x"]),
+          (list("abcabcabcabd"), list("ppppqqqqrrrr"))]
+def v(pair):
+    a, b = pair
+    t = np.array([[sum(p == x and q == y for p, q in zip(a, b)) for y in sorted(set(b))] for x in sorted(set(a))])
+    return {"first": a, "second": b, "v": float(stats.contingency.association(t, method="cramer", correction=False))}
+
+def over_sow(g, k, c, P):
+    m = k
+    while stats.binom.sf(k - 1, m, g) ** c < P: m += 1
+    x = np.arange(m + 1)
+    thin = float(np.sum(np.maximum(x - k, 0) * stats.binom.pmf(x, m, g)) * c)
+    return {"g": g, "k": k, "c": c, "P": P, "seeds": int(m), "chance": float(stats.binom.sf(k - 1, m, g) ** c), "thinned": thin}
+
+def spares(g, k, c, P):
+    s, each = 0, stats.binom.sf(k - 1, k, g)
+    while stats.binom.sf(c - 1, c + s, each) < P: s += 1
+    return {"g": g, "k": k, "c": c, "P": P, "spares": int(s)}
+
+def wilson(x, n):
+    r = stats.binomtest(x, n).proportion_ci(method="wilson")
+    return {"count": x, "of": n, "low": float(r.low), "high": float(r.high)}
+
+def beta(prior, weight, up, sown):
+    a, b = prior * weight + up, (1 - prior) * weight + sown - up
+    return {"prior": prior, "weight": weight, "up": up, "sown": sown, "mean": a / (a + b),
+            "low": float(stats.beta.ppf(0.025, a, b)), "high": float(stats.beta.ppf(0.975, a, b))}
+
+print(json.dumps({
+    "powerT": rows(lambda n, d: {"n": n, "d": d, "power": power_t(n, d)}, [2, 3, 4.5, 5, 12, 40], [0, 0.3, 1, 2.5]),
+    "powerF": rows(lambda k, n, d: {"k": k, "n": n, "d": d, "power": power_f(k, n, d)}, [3, 4, 6], [2, 3.6, 5, 20], [0.2, 1, 3]),
+    "smallest": rows(lambda k, n: {"k": k, "n": n, "d": smallest(k, n)}, [2, 3, 4, 6], [2, 3, 4.6, 6, 25]),
+    "cramersV": [v(t) for t in tables],
+    "binomial": rows(lambda n, p, k: {"n": n, "p": p, "k": k, "atLeast": float(stats.binom.sf(k - 1, n, p))}, [1, 5, 30, 200], [0.01, 0.5, 0.7, 0.97], [1, 3, 20, 190]),
+    "overSow": rows(over_sow, [0.55, 0.7, 0.85, 0.99], [1, 2], [1, 12, 60], [0.8, 0.95]),
+    "spares": rows(spares, [0.55, 0.7, 0.9], [1, 2], [6, 12], [0.8, 0.95]),
+    "wilson": [wilson(*x) for x in [(0, 10), (3, 10), (10, 10), (41, 50), (1, 1)]],
+    "beta": [beta(*x) for x in [(0.85, 10, 7, 10), (0.5, 20, 0, 30), (0.9, 10, 48, 50), (0.7, 5, 3, 3)]],
+}, indent=1))

@@ -1,0 +1,20 @@
+export { depthBy, type DepthChoices, depthChoices, type DepthReason } from './depth.ts';
+export { type Household, householdOf } from './household.ts';
+export {
+  type DoseTotal,
+  type Materials,
+  materialsOf,
+  seedsIn,
+  SETTLING,
+  SPARE,
+  WETTING,
+} from './materials.ts';
+export {
+  emptyUnits,
+  seedsNeeded,
+  type SowingAnswer,
+  sowingWith,
+  type SowingWish,
+  type SpareAnswer,
+  sparesNeeded,
+} from './seeds.ts';

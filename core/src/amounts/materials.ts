@@ -1,0 +1,100 @@
+import { type Dose, type Plan, type PlannedUnit, plannedUnits, treatmentsOf } from '../design/index.ts';
+
+/** Dry mix shrinks when it is wetted, so a tenth more is measured out. */
+export const SETTLING = 1.1;
+/** Share of every amount kept as a spare. */
+export const SPARE = 0.1;
+/** Parts of water to one part of dry mix, by volume, for wetting it through before it is filled in. */
+export const WETTING = 0.25;
+/** Labels written beyond one for each unit. */
+const SPARE_LABELS = 0.1;
+
+/** What a dose comes to over the units that get it. */
+export interface DoseTotal extends Dose {
+  readonly treatments: readonly string[];
+  readonly units: number;
+  readonly total: number;
+}
+
+/** Everything a plan takes. Volumes in mL. */
+export interface Materials {
+  readonly units: number;
+  readonly seeds: number;
+  readonly packets: number;
+  /** By crop id, for plans with several. */
+  readonly seedsByCrop: readonly { readonly cropId: string; readonly seeds: number }[];
+  readonly soilMl: number;
+  readonly wettingMl: number;
+  readonly waterMlAWatering: number;
+  readonly doses: readonly DoseTotal[];
+  readonly containers: number;
+  readonly trays: number;
+  readonly labels: number;
+  readonly rowMarkers: number;
+}
+
+/**
+ * The amounts of a plan. Soil: volume of a place × units × settling × (1 + spare); water to wet the mix: a
+ * quarter of the soil; doses: amount × units of the treatments that get it, × (1 + spare); seeds rounded up to
+ * packets.
+ */
+export function materialsOf(plan: Plan): Materials {
+  const units = plannedUnits(plan);
+  const treatments = treatmentsOf(plan);
+  const seedsByCrop = new Map(treatments.map(({ settings }) => [settings.cropId, 0]));
+  let waterMl = 0;
+  for (const unit of units) {
+    const settings = treatments[unit.treatment]?.settings;
+    if (!settings) continue;
+    seedsByCrop.set(settings.cropId, (seedsByCrop.get(settings.cropId) ?? 0) + seedsIn(plan, settings.plants));
+    waterMl += settings.waterMl;
+  }
+  const seeds = [...seedsByCrop.values()].reduce((sum, count) => sum + count, 0);
+  const soilMl = plan.conditions.hasSoil ? soilOf(plan, units) : 0;
+  const used = new Set(units.map((unit) => unit.container));
+  return {
+    units: units.length,
+    seeds,
+    packets: [...seedsByCrop.values()].reduce((sum, count) => sum + Math.ceil(count / plan.seedsPerPacket), 0),
+    seedsByCrop: [...seedsByCrop].map(([cropId, count]) => ({ cropId, seeds: count })),
+    soilMl,
+    wettingMl: soilMl * WETTING,
+    waterMlAWatering: waterMl,
+    doses: dosesOf(plan, units),
+    containers: used.size,
+    trays: plan.conditions.hasSoil ? used.size : 0,
+    labels: Math.ceil(units.length * (1 + SPARE_LABELS)),
+    rowMarkers: plan.containers
+      .filter((container, index) => container.kind === 'box_rows' && used.has(index))
+      .reduce((sum, container) => sum + 2 * container.rows, 0),
+  };
+}
+
+/** Seeds that go into a unit in which `plants` are wanted: the plan's, in proportion where a level wants more. */
+export function seedsIn(plan: Pick<Plan, 'seedsPerUnit' | 'plantsPerUnit'>, plants: number): number {
+  return Math.ceil((plan.seedsPerUnit * plants) / plan.plantsPerUnit);
+}
+
+function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {
+  const filled = units.reduce((sum, unit) => sum + (plan.containers[unit.container]?.cellMl ?? 0), 0);
+  return filled * SETTLING * (1 + SPARE);
+}
+
+function dosesOf(plan: Plan, units: readonly PlannedUnit[]): DoseTotal[] {
+  const totals = new Map<string, DoseTotal>();
+  treatmentsOf(plan).forEach((treatment, index) => {
+    const { dose } = treatment.settings;
+    if (!dose || dose.amount <= 0) return;
+    const count = units.filter((unit) => unit.treatment === index).length;
+    const key = `${dose.material}|${dose.amount}|${dose.unit}`;
+    const before = totals.get(key);
+    const all = (before?.units ?? 0) + count;
+    totals.set(key, {
+      ...dose,
+      treatments: [...(before?.treatments ?? []), treatment.code],
+      units: all,
+      total: all * dose.amount * (1 + SPARE),
+    });
+  });
+  return [...totals.values()];
+}

@@ -1,0 +1,168 @@
+import { describe, expect, test } from '@jest/globals';
+import { calendarDay } from '../shared/index.ts';
+import {
+  comparedGroups,
+  differingAspects,
+  INVESTIGATION_KINDS,
+  PLAIN_LEVEL,
+  type Plan,
+  type PlanLevel,
+  plannedUnits,
+  seedFacts,
+  type SeedLot,
+  startPlan,
+  STARTING_CROPS,
+  stepsFromBright,
+  treatmentsOf,
+  unitsProblem,
+  usualContainer,
+} from './index.ts';
+
+const SOW = calendarDay('2027-03-01');
+const LESSON = calendarDay('2027-03-29');
+const OAT = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
+
+function plan(changes: Partial<Plan> = {}, kind: Plan['kind'] = 'one_factor'): Plan {
+  const wish = { kind, question: 'Why?', crop: OAT, otherCrops: STARTING_CROPS, sowOn: SOW, lessonOn: LESSON };
+  return { ...startPlan(wish), ...changes };
+}
+
+function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
+  return { ...PLAIN_LEVEL, name, ...changes };
+}
+
+describe('a plan', () => {
+  test.each(INVESTIGATION_KINDS)('of kind %s can be laid out for every crop, each unit in its own place', (kind) => {
+    for (const crop of STARTING_CROPS) {
+      const wish = { kind, question: 'Why?', crop, otherCrops: STARTING_CROPS, sowOn: SOW, lessonOn: LESSON };
+      const started = startPlan(wish);
+      const units = plannedUnits(started);
+      const places = new Set(units.map((unit) => `${unit.container}/${unit.row}/${unit.column}`));
+      expect([crop.id, unitsProblem(started), places.size]).toEqual([
+        crop.id,
+        undefined,
+        treatmentsOf(started).length * started.replicates,
+      ]);
+      expect(startPlan(wish)).toEqual(started);
+    }
+  });
+
+  test('crosses factors, leaves combinations out, and names the control', () => {
+    const factors = [
+      { name: 'Water', aspect: 'water' as const, levels: [level('Dry', { waterMl: 2 }), level('Wet', { isControl: true })] },
+      { name: 'Light', aspect: 'light' as const, levels: [level('Sun', { isControl: true }), level('Dark', { light: 'dark' })] },
+    ];
+    const all = treatmentsOf(plan({ factors }));
+    expect(all.map(({ code, name, isControl }) => [code, name, isControl])).toEqual([
+      ['A', 'Dry · Sun', false],
+      ['B', 'Dry · Dark', false],
+      ['C', 'Wet · Sun', true],
+      ['D', 'Wet · Dark', false],
+    ]);
+    expect(all[1]?.settings).toMatchObject({ waterMl: 2, light: 'dark' });
+    expect(all[2]?.settings).toMatchObject({ waterMl: 8, light: 'bright' });
+    const some = plan({ factors, leftOut: ['0.1'] });
+    expect(treatmentsOf(some).map(({ name }) => name)).toEqual(['Dry · Sun', 'Wet · Sun', 'Wet · Dark']);
+    expect(comparedGroups(some)).toEqual([
+      { name: 'Dry', isControl: false, treatments: [0] },
+      { name: 'Wet', isControl: true, treatments: [1, 2] },
+    ]);
+  });
+
+  test('without factors has one treatment, and no control', () => {
+    expect(treatmentsOf(plan({ factors: [] }))).toMatchObject([{ code: 'A', isControl: false }]);
+  });
+
+  test('of ages is sown backwards from the lesson, over a leap day too', () => {
+    const ages = plan({ lessonOn: calendarDay('2028-03-14') }, 'ages');
+    expect([...new Set(plannedUnits(ages).map((unit) => unit.sowOn))].sort()).toEqual([
+      '2028-02-22',
+      '2028-02-29',
+      '2028-03-07',
+      '2028-03-13',
+    ]);
+  });
+
+  test('fills one container after the other', () => {
+    const containers = [usualContainer('egg_carton'), usualContainer('flat')];
+    const units = plannedUnits(plan({ containers, replicates: 9 }));
+    expect(units.filter((unit) => unit.container === 0)).toHaveLength(12);
+    expect(units.filter((unit) => unit.container === 1)).toHaveLength(6);
+    expect(unitsProblem(plan({ containers, replicates: 12 }))).toEqual({
+      code: 'more-units-than-places',
+      units: 24,
+      places: 22,
+    });
+  });
+
+  test('knows in what its levels differ', () => {
+    const levels = [level('Little', { waterMl: 3, light: 'dark' }), level('Much', { waterMl: 9 })];
+    expect(differingAspects({ name: 'Water', aspect: 'water', levels })).toEqual(['water', 'light']);
+  });
+});
+
+test.each([
+  ['top', 1, 2, 0],
+  ['bottom', 1, 2, 2],
+  ['left', 1, 2, 1],
+  ['right', 1, 2, 3],
+  ['none', 1, 2, 0],
+] as const)('steps from a bright %s', (brightSide, row, column, steps) => {
+  expect(stepsFromBright({ row, column }, { rows: 3, columns: 5, brightSide })).toBe(steps);
+});
+
+describe('a seed lot', () => {
+  const lot: SeedLot = {
+    id: 'l',
+    cropId: 'oat',
+    name: 'Blue packet',
+    germinationPercent: 80,
+    depthMm: 30,
+    daysToEmergence: { min: 5, max: 9 },
+    spacingMm: null,
+    seedsPerPacket: 100,
+    packedOn: null,
+    tests: [],
+  };
+
+  test('wins over the crop where it says something', () => {
+    expect(seedFacts(OAT, lot, SOW)).toEqual({
+      rate: { share: 0.8, low: null, high: null, source: 'packet' },
+      daysToEmergence: { min: 5, max: 9 },
+      depthMm: 30,
+      spacingMm: OAT.spacingMm,
+    });
+    expect(seedFacts(OAT, undefined, SOW)).toMatchObject({
+      rate: { share: (OAT.germinationPercent ?? 0) / 100, source: 'typical' },
+      depthMm: OAT.sowingDepthMm,
+    });
+  });
+
+  test.each([
+    ['2026-03-02', 0.8, 'packet'],
+    ['2025-02-01', 0.72, 'aged'],
+    ['2023-02-01', 0.8 * 0.9 ** 3, 'aged'],
+  ])('packed on %s comes up at %p', (packedOn, share, source) => {
+    const facts = seedFacts(OAT, { ...lot, packedOn: calendarDay(packedOn) }, SOW);
+    expect(facts.rate?.share).toBeCloseTo(share, 12);
+    expect(facts.rate?.source).toBe(source);
+  });
+
+  test('learns from the class’s own tests: (8 + 10) of (10 + 40)', () => {
+    const tests = [
+      { on: SOW, sown: 30, up: 8 },
+      { on: SOW, sown: 10, up: 2 },
+    ];
+    const { rate } = seedFacts(OAT, { ...lot, tests }, SOW);
+    expect(rate?.share).toBeCloseTo(18 / 50, 12);
+    expect(rate?.source).toBe('tested');
+    expect(rate!.low! < rate!.share && rate!.share < rate!.high!).toBe(true);
+  });
+
+  test('of a crop without figures has none, until it is tested', () => {
+    const bare = { ...OAT, germinationPercent: null };
+    const nothing = { ...lot, germinationPercent: null };
+    expect(seedFacts(bare, nothing, SOW).rate).toBeNull();
+    expect(seedFacts(bare, { ...nothing, tests: [{ on: SOW, sown: 10, up: 10 }] }, SOW).rate?.share).toBeCloseTo(0.75, 12);
+  });
+});

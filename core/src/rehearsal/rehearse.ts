@@ -1,0 +1,172 @@
+import { compareTreatments, type Comparison } from '../comparison/index.ts';
+import { type ComparedGroup, comparedGroups, type Plan, plannedUnits } from '../design/index.ts';
+import type { ReadingFact } from '../growth/index.ts';
+import {
+  planCalendar,
+  type PlanSurroundings,
+  type TreatmentGrowth,
+  treatmentGrowth,
+} from '../schedule/index.ts';
+import { type CalendarDay, defined, notDefined, type Outcome } from '../shared/index.ts';
+import { growExperiment, NO_EFFECT, type TreatmentEffect } from '../simulate/index.ts';
+import { ALPHA, type Share, wilson } from '../statistics/index.ts';
+
+/** What a treatment is taken to do, and to what. */
+export const EFFECT_TARGETS = ['height', 'speed', 'emergence'] as const;
+export type EffectTarget = (typeof EFFECT_TARGETS)[number];
+
+/** The effect that a teacher tries a plan with. */
+export interface SupposedEffect {
+  readonly target: EffectTarget;
+  /** Change of the last compared group against the first or the control, −0.9 to 3; 0 for none. Those between are stepped evenly. */
+  readonly change: number;
+}
+
+/** How the planned comparison of one class came out. */
+export const RESULTS = ['seen', 'wrong-way', 'missed', 'cannot-tell'] as const;
+export type Result = (typeof RESULTS)[number];
+
+/** One rehearsed class. */
+export interface RehearsedClass {
+  readonly seed: number;
+  readonly result: Result;
+  /** Chance of a difference as large by plant-to-plant luck alone; null when nothing could be tested. */
+  readonly p: number | null;
+  /** Mean of the changed end minus mean of the unchanged end, in mm. */
+  readonly difference: number | null;
+}
+
+/** What some hundreds of classes would have found. */
+export interface Rehearsal {
+  readonly classes: number;
+  readonly counts: Readonly<Record<Result, number>>;
+  /** Share of classes that would see the effect (with an effect), or see one that is not there (without). */
+  readonly seen: Outcome<Share>;
+  /** The class whose p is in the middle. */
+  readonly typical: number | null;
+}
+
+/** A plan made ready to be rehearsed over and over. */
+export interface RehearsalSetUp {
+  readonly plan: Plan;
+  readonly growths: readonly TreatmentGrowth[];
+  readonly days: readonly CalendarDay[];
+  readonly groups: readonly ComparedGroup[];
+  /** Effect on each group. */
+  readonly effects: readonly TreatmentEffect[];
+  /** Index of the unchanged and of the most changed group. */
+  readonly ends: readonly [number, number];
+  readonly isNothing: boolean;
+}
+
+const LEAST = 0.05;
+
+/**
+ * Makes a plan ready to be rehearsed.
+ * @returns undefined for a plan that compares nothing, or whose crops have no figures
+ */
+export function setUpRehearsal(
+  plan: Plan,
+  surroundings: PlanSurroundings,
+  effect: SupposedEffect,
+): Outcome<RehearsalSetUp> {
+  const groups = comparedGroups(plan);
+  if (groups.length < 2) return notDefined('too-few-groups');
+  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
+  if (plan.factors.some((factor) => factor.aspect === 'age')) return notDefined('ages-are-the-change');
+  const growths = treatmentGrowth(plan, surroundings);
+  for (const { setting } of growths) if (!setting.defined) return setting;
+  const reads = planCalendar(plan, surroundings).tasks.filter((task) => task.code === 'read');
+  const days = [...new Set([...reads.map((task) => task.day), plan.lessonOn])].sort();
+  const base = Math.max(
+    0,
+    groups.findIndex((group) => group.isControl),
+  );
+  const order = [base, ...groups.map((_, index) => index).filter((index) => index !== base)];
+  const effects = groups.map((_, index) =>
+    effectOf(effect.target, (effect.change * order.indexOf(index)) / (groups.length - 1)),
+  );
+  const ends = [base, order.at(-1) ?? base] as const;
+  return defined({ plan, growths, days, groups, effects, ends, isNothing: effect.change === 0 });
+}
+
+function effectOf(target: EffectTarget, change: number): TreatmentEffect {
+  const factor = Math.max(LEAST, 1 + change);
+  if (target === 'height') return { ...NO_EFFECT, finalHeight: factor };
+  return target === 'speed' ? { ...NO_EFFECT, growthRate: factor } : { ...NO_EFFECT, emergenceTime: factor };
+}
+
+/** Grows one class of a plan, read on every reading day, and compares it as planned. */
+export function rehearseClass(setUp: RehearsalSetUp, seed: number): RehearsedClass {
+  return judge(setUp, rehearsedComparison(setUp, seed), seed);
+}
+
+/** What a list of rehearsed classes comes to. */
+export function summarise(setUp: RehearsalSetUp, classes: readonly RehearsedClass[]): Rehearsal {
+  const counts = Object.fromEntries(
+    RESULTS.map((result) => [result, classes.filter((one) => one.result === result).length]),
+  ) as Record<Result, number>;
+  const shown = setUp.isNothing ? counts.seen + counts['wrong-way'] : counts.seen;
+  const tested = classes.filter((one) => one.p !== null).sort((a, b) => (a.p ?? 1) - (b.p ?? 1));
+  return {
+    classes: classes.length,
+    counts,
+    seen: wilson(shown, classes.length),
+    typical: tested[Math.floor(tested.length / 2)]?.seed ?? null,
+  };
+}
+
+/** The planned comparison of one rehearsed class: heights of the pots that are up, on the lesson day. */
+export function rehearsedComparison(setUp: RehearsalSetUp, seed: number): Comparison {
+  const { plan, growths, groups, effects, days } = setUp;
+  const units = plannedUnits(plan);
+  const groupOf = (treatment: number): number =>
+    groups.findIndex((group) => group.treatments.includes(treatment));
+  const readings: ReadingFact[] = growths.flatMap((growth, index) => {
+    if (!growth.setting.defined) return [];
+    const own = units.filter((unit) => unit.treatment === index);
+    const grown = growExperiment(
+      { ...growth.setting.value, plantRule: plan.plantRule },
+      own.map(({ number }) => ({
+        number,
+        seeds: growth.seeds,
+        keep: growth.treatment.settings.plants,
+        effect: effects[groupOf(index)] ?? NO_EFFECT,
+      })),
+      growth.sowOn,
+      days.filter((day) => day > growth.sowOn),
+      (seed * growths.length + index) >>> 0,
+    );
+    return grown.map(({ number, day, state, mm }) => ({ unitId: String(number), day, state, value: mm }));
+  });
+  return compareTreatments({
+    treatments: groups.map(({ name, isControl }, index) => ({ id: String(index), name, isControl })),
+    units: units.map((unit) => ({
+      id: String(unit.number),
+      number: unit.number,
+      treatmentId: String(groupOf(unit.treatment)),
+      sowedOn: unit.sowOn,
+    })),
+    readings,
+    day: plan.lessonOn,
+    rule: 'only-up',
+  });
+}
+
+function judge(setUp: RehearsalSetUp, comparison: Comparison, seed: number): RehearsedClass {
+  const { overall, groups } = comparison;
+  const [base, far] = setUp.ends.map((index) => groups[index]?.description.mean);
+  const difference = base?.defined && far?.defined ? far.value - base.value : null;
+  const p = overall.kind !== 'none' && overall.result.defined ? overall.result.value.p : null;
+  if (p === null || difference === null) return { seed, result: 'cannot-tell', p, difference };
+  if (p >= ALPHA) return { seed, result: 'missed', p, difference };
+  const isWrongWay = !setUp.isNothing && Math.sign(difference) !== expectedSign(setUp);
+  return { seed, result: isWrongWay ? 'wrong-way' : 'seen', p, difference };
+}
+
+/** Later emergence makes shorter plants; the other effects go their own way. */
+function expectedSign(setUp: RehearsalSetUp): number {
+  const effect = setUp.effects[setUp.ends[1]] ?? NO_EFFECT;
+  if (effect.emergenceTime !== 1) return effect.emergenceTime > 1 ? -1 : 1;
+  return Math.sign(effect.finalHeight * effect.growthRate - 1);
+}

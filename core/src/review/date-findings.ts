@@ -1,0 +1,113 @@
+import { type Plan, sowingDayOf, treatmentsOf } from '../design/index.ts';
+import {
+  classDayFrom,
+  classDayUpTo,
+  isClassDay,
+  planCalendar,
+  type PlanSurroundings,
+  readiness,
+  sowingAdvice,
+} from '../schedule/index.ts';
+import { addDays, type CalendarDay, daysBetween } from '../shared/index.ts';
+import type { Finding, Mend } from './finding.ts';
+
+/** Chance of being ready below which a plan is weak, and below which its lesson has nothing to show. */
+const READY_ENOUGH = 0.8;
+const HARDLY_READY = 0.2;
+
+/** Faults of the dates: the wrong order, days without class, nothing to show at the lesson, dry weekends. */
+export function dateFindings(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
+  if (plan.lessonOn <= plan.sowOn) {
+    return [{ severity: 'stops', facts: { code: 'dates-crossed' }, mend: null }];
+  }
+  return [
+    ...offDays(plan, today),
+    ...lessonReady(plan, surroundings, today),
+    ...helpers(plan, surroundings),
+  ];
+}
+
+function offDays(plan: Plan, today: CalendarDay): Finding[] {
+  const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
+  const sowing = isLadder ? ladderDays(plan, today) : sowingDay(plan, today);
+  if (isClassDay(plan.lessonOn, plan.calendar)) return sowing;
+  const lessonOn = classDayFrom(plan.lessonOn, plan.calendar);
+  return [
+    ...sowing,
+    {
+      severity: 'look',
+      facts: { code: 'off-class-day', what: 'lesson', day: plan.lessonOn },
+      mend: dateMend(plan, { lessonOn }),
+    },
+  ];
+}
+
+function sowingDay(plan: Plan, today: CalendarDay): Finding[] {
+  if (plan.sowOn < today) {
+    const mend = dateMend(plan, { sowOn: classDayFrom(today, plan.calendar) });
+    return [{ severity: 'look', facts: { code: 'sowing-is-past', day: plan.sowOn }, mend }];
+  }
+  if (isClassDay(plan.sowOn, plan.calendar)) return [];
+  const mend = dateMend(plan, { sowOn: classDayFrom(plan.sowOn, plan.calendar) });
+  return [{ severity: 'look', facts: { code: 'off-class-day', what: 'sowing', day: plan.sowOn }, mend }];
+}
+
+/** An age ladder is sown on several days: the first must be to come, and each a class day. */
+function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
+  const days = treatmentsOf(plan).map((treatment) => sowingDayOf(plan, treatment));
+  const first = days.reduce((early, day) => (day < early ? day : early));
+  if (first < today) {
+    const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(first, today)), plan.calendar);
+    const facts = { code: 'sowing-is-past', day: first } as const;
+    return [{ severity: 'stops', facts, mend: dateMend(plan, { lessonOn }) }];
+  }
+  const off = days.find((day) => !isClassDay(day, plan.calendar));
+  if (off === undefined) return [];
+  const factors = plan.factors.map((factor) => ({
+    ...factor,
+    levels: factor.levels.map((level) => ({ ...level, ageDays: classAge(plan, level.ageDays) })),
+  }));
+  const facts = { code: 'off-class-day', what: 'sowing', day: off } as const;
+  return [{ severity: 'look', facts, mend: { changes: { factors }, cost: { units: 0, seeds: 0, days: 0 } } }];
+}
+
+/** An age whose sowing day is the class day on or before the one wanted. */
+function classAge(plan: Plan, ageDays: number | null): number | null {
+  if (ageDays === null) return null;
+  return daysBetween(classDayUpTo(addDays(plan.lessonOn, -ageDays), plan.calendar), plan.lessonOn);
+}
+
+/** A change of dates; none when it would put the lesson before the sowing. */
+function dateMend(plan: Plan, changes: Partial<Pick<Plan, 'sowOn' | 'lessonOn'>>): Mend | null {
+  const after = { ...plan, ...changes };
+  if (after.lessonOn <= after.sowOn) return null;
+  const days = daysBetween(plan.sowOn, after.sowOn) + daysBetween(plan.lessonOn, after.lessonOn);
+  return { changes, cost: { units: 0, seeds: 0, days } };
+}
+
+function lessonReady(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
+  const found = readiness(plan, surroundings);
+  if (!found.defined || found.value.chance >= READY_ENOUGH) return [];
+  const { chance } = found.value;
+  const advice = sowingAdvice(plan, surroundings, today);
+  const latest = advice.defined ? (advice.value.latest ?? null) : null;
+  const best = advice.defined ? advice.value.recommended : undefined;
+  const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
+  const helps = best !== undefined && best < plan.sowOn && !isLadder;
+  return [
+    {
+      severity: chance < HARDLY_READY ? 'stops' : 'weakens',
+      facts: { code: 'not-ready-by-lesson', chance, latest },
+      mend: helps ? dateMend(plan, { sowOn: best }) : null,
+    },
+  ];
+}
+
+function helpers(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  if (plan.calendar.helper !== '') return [];
+  const days = planCalendar(plan, surroundings)
+    .tasks.filter((task) => task.needsHelper)
+    .map((task) => task.day);
+  if (days.length === 0) return [];
+  return [{ severity: 'look', facts: { code: 'helper-missing', days }, mend: null }];
+}

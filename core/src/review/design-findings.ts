@@ -1,0 +1,220 @@
+import { seedsIn } from '../amounts/index.ts';
+import {
+  ASPECT_FIELDS,
+  differingAspects,
+  placeCount,
+  type Plan,
+  type PlanFactor,
+  type PlannedUnit,
+  plannedUnits,
+  PLAIN_LEVEL,
+  stepsFromBright,
+  treatmentsOf,
+  unitsProblem,
+} from '../design/index.ts';
+import { associationOf } from '../statistics/index.ts';
+import type { Finding, LinedUpWith, Mend } from './finding.ts';
+
+/** Kinds whose question needs no control: they set things side by side, or compare nothing. */
+const WITHOUT_CONTROL: readonly Plan['kind'][] = [
+  'crops',
+  'ages',
+  'packet_test',
+  'sorting',
+  'sections',
+  'challenge',
+];
+/** Fewest units a treatment from which plant-to-plant luck can be judged at all. */
+export const FEWEST_UNITS = 3;
+/** A layout is called lined up at this Cramér's V or more, when chance makes one as large in 1 of 20 at most. */
+const LINED_UP_V = 0.3;
+const LINED_UP_P = 0.05;
+const SEEDS_TRIED = 40;
+
+const NOTHING: Mend['cost'] = { units: 0, seeds: 0, days: 0 };
+
+/** Faults of what is changed and of how many units there are. */
+export function designFindings(plan: Plan): Finding[] {
+  return [
+    ...layoutFits(plan),
+    ...plan.factors.flatMap((factor, index) => oneThing(plan, factor, index)),
+    ...plan.factors.flatMap((factor, index) => control(plan, factor, index)),
+    ...replication(plan),
+    ...missingCombinations(plan),
+  ];
+}
+
+function layoutFits(plan: Plan): Finding[] {
+  const problem = unitsProblem(plan);
+  if (problem?.code !== 'more-units-than-places') return [];
+  const { units, places } = problem;
+  const fits = Math.floor(places / treatmentsOf(plan).length);
+  const mend = fits >= 1 ? replicatesMend(plan, fits) : null;
+  return [{ severity: 'stops', facts: { code: 'cannot-lay-out', units, places }, mend }];
+}
+
+function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
+  const others = plan.factors.filter((other) => other !== factor).map((other) => other.aspect);
+  const extra = differingAspects(factor).filter(
+    (aspect) => aspect !== factor.aspect && !others.includes(aspect),
+  );
+  const isMixed = extra.length > 0 && (factor.aspect !== 'other' || extra.length > 1);
+  if (isMixed) {
+    const cleared: Partial<PlanFactor['levels'][number]> = Object.fromEntries(
+      extra.map((aspect) => [ASPECT_FIELDS[aspect] ?? '', PLAIN_LEVEL[ASPECT_FIELDS[aspect] ?? 'dose']]),
+    );
+    const levels = factor.levels.map((level) => ({ ...level, ...cleared }));
+    const aspects = factor.aspect === 'other' ? extra : [factor.aspect, ...extra];
+    return [
+      {
+        severity: 'stops',
+        facts: { code: 'more-than-one-thing', factor: factor.name, aspects },
+        mend: factor.aspect === 'other' ? null : { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
+      },
+    ];
+  }
+  const double = factor.levels.find((level) => / and | plus |&|\+/i.test(level.name));
+  if (!double) return [];
+  return [{ severity: 'look', facts: { code: 'names-two-things', level: double.name }, mend: null }];
+}
+
+function control(plan: Plan, factor: PlanFactor, index: number): Finding[] {
+  if (WITHOUT_CONTROL.includes(plan.kind) || factor.aspect === 'crop' || factor.aspect === 'age') return [];
+  if (factor.levels.some((level) => level.isControl)) return [];
+  const levels = factor.levels.map((level, at) => ({ ...level, isControl: at === 0 }));
+  return [
+    {
+      severity: 'weakens',
+      facts: { code: 'no-control', factor: factor.name },
+      mend: { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
+    },
+  ];
+}
+
+function withFactor(plan: Plan, index: number, factor: PlanFactor): Partial<Plan> {
+  return { factors: plan.factors.map((other, at) => (at === index ? factor : other)) };
+}
+
+function replication(plan: Plan): Finding[] {
+  const treatments = treatmentsOf(plan);
+  if (treatments.length < 2) {
+    const isMeant = plan.kind === 'packet_test' || plan.kind === 'challenge';
+    return isMeant ? [] : [{ severity: 'stops', facts: { code: 'nothing-compared' }, mend: null }];
+  }
+  if (plan.replicates >= FEWEST_UNITS) return [];
+  const most = Math.max(...treatments.map((treatment) => seedsIn(plan, treatment.settings.plants)));
+  const mend = replicatesMend(plan, FEWEST_UNITS);
+  const { replicates } = plan;
+  if (replicates === 1 && most > 1) {
+    return [{ severity: 'stops', facts: { code: 'seeds-as-replicates', seeds: most }, mend }];
+  }
+  return [
+    {
+      severity: replicates === 1 ? 'stops' : 'weakens',
+      facts: { code: 'too-few-units', replicates, wanted: FEWEST_UNITS },
+      mend,
+    },
+  ];
+}
+
+/** More units, with another container of the first kind for those that do not fit. */
+export function replicatesMend(plan: Plan, replicates: number): Mend {
+  const treatments = treatmentsOf(plan);
+  const units = treatments.length * replicates;
+  const containers = [...plan.containers];
+  const [first] = plan.containers;
+  const places = (): number => containers.reduce((sum, container) => sum + placeCount(container), 0);
+  while (first && places() < units && containers.length < 40) containers.push(first);
+  const more = replicates - plan.replicates;
+  const seeds = treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings.plants), 0) * more;
+  const changes: Partial<Plan> =
+    containers.length > plan.containers.length ? { replicates, containers } : { replicates };
+  return { changes, cost: { units: treatments.length * more, seeds, days: 0 } };
+}
+
+function missingCombinations(plan: Plan): Finding[] {
+  if (plan.factors.length < 2) return [];
+  const all = plan.factors.reduce((count, factor) => count * factor.levels.length, 1);
+  const missing = all - treatmentsOf(plan).length;
+  if (missing === 0) return [];
+  return [
+    {
+      severity: 'look',
+      facts: { code: 'missing-combinations', count: missing },
+      mend: { changes: { leftOut: [] }, cost: { units: missing * plan.replicates, seeds: 0, days: 0 } },
+    },
+  ];
+}
+
+/** A unit as it stands, with the team that has it; empty when none has. */
+export type ReviewedUnit = PlannedUnit & { readonly team: string };
+
+/**
+ * How far treatment is lined up with where and when a unit stands. In blocks, chance has less room, so only the
+ * size counts there.
+ * @param units as they stand, by hand or by the plan's seed
+ */
+export function layoutFindings(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
+  const treatments = treatmentsOf(plan);
+  if (treatments.length < 2 || units.length < 4) return [];
+  const found = linedUp(plan, units);
+  if (found.length === 0) return [{ severity: 'fine', facts: { code: 'layout-mixed' }, mend: null }];
+  return found;
+}
+
+function linedUp(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
+  const names = units.map((unit) => String(unit.treatment));
+  const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
+  const places: [LinedUpWith, string[]][] = [
+    ['bright side', units.map((unit) => brightName(plan, unit))],
+    ['row', units.map((unit) => `${unit.container}/${unit.row}`)],
+    ['column', units.map((unit) => `${unit.container}/${unit.column}`)],
+    ['container', units.map((unit) => String(unit.container))],
+    ['team', units.map((unit) => unit.team)],
+    ...(isLadder ? [] : ([['sowing day', units.map((unit) => unit.sowOn)]] as [LinedUpWith, string[]][])),
+  ];
+  const found = places.flatMap(([place, where]): Finding[] => {
+    const result = associationOf(names, where);
+    if (!result.defined || result.value.v < LINED_UP_V || result.value.p > LINED_UP_P) return [];
+    const { v, p } = result.value;
+    return [{ severity: 'weakens', facts: { code: 'lined-up', with: place, v, p }, mend: shuffleMend(plan) }];
+  });
+  const worst = found.sort((a, b) => vOf(b) - vOf(a))[0];
+  return worst ? [worst] : [];
+}
+
+function vOf(finding: Finding): number {
+  return finding.facts.code === 'lined-up' ? finding.facts.v : 0;
+}
+
+function brightName(plan: Plan, unit: PlannedUnit): string {
+  const container = plan.containers[unit.container];
+  return container ? String(stepsFromBright(unit, container)) : '';
+}
+
+/** The next shuffle of the plan that is not lined up with anything. */
+function shuffleMend(plan: Plan): Mend | null {
+  const layoutMethod = plan.layoutMethod === 'by_hand' ? 'random' : plan.layoutMethod;
+  for (let step = 1; step <= SEEDS_TRIED; step += 1) {
+    const layoutSeed = (plan.layoutSeed + step) % 4_294_967_296;
+    const changes = { layoutSeed, layoutMethod };
+    const shuffled = { ...plan, ...changes };
+    if (!isLinedUp(shuffled)) return { changes, cost: NOTHING };
+  }
+  return null;
+}
+
+function isLinedUp(plan: Plan): boolean {
+  const units = plannedUnits(plan);
+  const names = units.map((unit) => String(unit.treatment));
+  const places = [
+    units.map((unit) => brightName(plan, unit)),
+    units.map((unit) => `${unit.container}/${unit.row}`),
+    units.map((unit) => `${unit.container}/${unit.column}`),
+    units.map((unit) => String(unit.container)),
+  ];
+  return places.some((where) => {
+    const result = associationOf(names, where);
+    return result.defined && result.value.v >= LINED_UP_V && result.value.p <= LINED_UP_P;
+  });
+}

@@ -1,0 +1,226 @@
+import { depthBy, depthChoices, emptyUnits, seedsNeeded } from '../amounts/index.ts';
+import { comparedGroups, type Plan } from '../design/index.ts';
+import { planCalendar, type PlanSurroundings, type TreatmentGrowth, treatmentGrowth } from '../schedule/index.ts';
+import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
+import { heightSpread, type HeightSpread } from '../simulate/index.ts';
+import { LIKELY, powerOfF, powerOfT, smallestDifference } from '../statistics/index.ts';
+import type { Finding, Mend } from './finding.ts';
+import { replicatesMend } from './design-findings.ts';
+
+const NOTHING: Mend['cost'] = { units: 0, seeds: 0, days: 0 };
+/** Chance of an empty unit from which it is worth a word. */
+const EMPTY_CHANCE = 0.2;
+/** A difference below this share of the mean is what a class usually hopes to see. */
+const HOPED_FOR = 0.3;
+const POOR_DIFFERENCE = 0.5;
+const WRONG_DEPTH = 2;
+const LEAST_DEPTH_GAP = 6;
+const ROOM_C = 21;
+
+/** Faults of seeds, place and growth: what is likely to come up, and whether a difference could be seen. */
+export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  const growths = treatmentGrowth(plan, surroundings);
+  return [
+    ...place(plan, growths),
+    ...emptyPots(plan, growths),
+    ...difference(plan, surroundings),
+    ...tallestOfMany(plan),
+    ...firstReadings(plan, surroundings, growths),
+  ];
+}
+
+function place(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
+  const findings: Finding[] = [];
+  const seen = new Set<string>();
+  for (const { crop, facts, treatment } of growths) {
+    const { temperatureC, light, depthMm: ownDepth } = treatment.settings;
+    if (!crop || !facts || seen.has(crop.id)) continue;
+    const isVaried = (aspect: string): boolean => plan.factors.some((factor) => factor.aspect === aspect);
+    const choices = depthChoices(crop, facts);
+    const depth = ownDepth ?? valueOf(depthBy(plan.conditions.depthRule, choices));
+    const { min, max } = crop.temperatureC;
+    if (!isVaried('temperature') && (temperatureC <= min || temperatureC > max)) {
+      findings.push({
+        severity: 'stops',
+        facts: { code: 'temperature-wrong', crop: crop.commonName, temperatureC, min, max },
+        mend: conditionMend(plan, { temperatureC: Math.min(ROOM_C, max) }),
+      });
+    }
+    if (!isVaried('light') && !isVaried('depth')) {
+      const isBuried = depth !== null && depth > LEAST_DEPTH_GAP / 2 && plan.conditions.hasSoil;
+      if (crop.lightToGerminate === 'needs-light' && (light === 'dark' || isBuried)) {
+        const facts = { code: 'light-wrong', crop: crop.commonName, needs: 'light' } as const;
+        const mend = conditionMend(plan, { light: light === 'dark' ? 'bright' : light, depthRule: 'packet' });
+        findings.push({ severity: 'weakens', facts, mend });
+      }
+      if (crop.lightToGerminate === 'needs-dark' && light !== 'dark' && (depth ?? 0) < 3) {
+        const facts = { code: 'light-wrong', crop: crop.commonName, needs: 'dark' } as const;
+        findings.push({ severity: 'weakens', facts, mend: conditionMend(plan, { depthRule: 'packet' }) });
+      }
+    }
+    const usual = facts.depthMm;
+    if (usual !== null && depth !== null && !isVaried('depth') && plan.conditions.hasSoil && plan.kind !== 'sections') {
+      const isFar = depth > usual * WRONG_DEPTH || depth * WRONG_DEPTH < usual;
+      if (isFar && Math.abs(depth - usual) > LEAST_DEPTH_GAP) {
+        findings.push({
+          severity: 'weakens',
+          facts: { code: 'depth-wrong', crop: crop.commonName, depthMm: depth, usualMm: usual },
+          mend: conditionMend(plan, { depthRule: 'packet' }),
+        });
+      }
+    }
+    seen.add(crop.id);
+  }
+  for (const growth of growths) {
+    const { crop, setting, treatment } = growth;
+    const name = crop?.commonName ?? treatment.settings.cropId;
+    if (setting.defined || setting.reason === 'temperature-outside' || seen.has(`?${name}`)) continue;
+    seen.add(`?${name}`);
+    findings.push({
+      severity: 'look',
+      facts: { code: 'unknown-figures', crop: name, reason: setting.reason },
+      mend: null,
+    });
+  }
+  return findings;
+}
+
+function conditionMend(plan: Plan, changes: Partial<Plan['conditions']>): Mend {
+  return { changes: { conditions: { ...plan.conditions, ...changes } }, cost: NOTHING };
+}
+
+function valueOf(outcome: Outcome<number>): number | null {
+  return outcome.defined ? outcome.value : null;
+}
+
+function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
+  const rated = growths.flatMap((growth) => (growth.facts?.rate ? [{ growth, rate: growth.facts.rate.share }] : []));
+  if (rated.length === 0) return [];
+  if (rated.some(({ rate }) => rate <= 0)) {
+    return [{ severity: 'stops', facts: { code: 'packet-too-poor' }, mend: null }];
+  }
+  let expected = 0;
+  let noneEmpty = 1;
+  for (const { growth, rate } of rated) {
+    const empty = emptyUnits(growth.seeds, plan.replicates, rate);
+    expected += empty.expected;
+    noneEmpty *= 1 - empty.chanceOfAny;
+  }
+  const chanceOfAny = 1 - noneEmpty;
+  if (chanceOfAny < EMPTY_CHANCE || plan.measure.variable === 'seeds up') return [];
+  const seeds = plan.seedsPerUnit;
+  const worst = Math.min(...rated.map(({ rate }) => rate));
+  const needed = seedsNeeded({
+    plants: plan.plantsPerUnit,
+    units: plan.replicates * growths.length,
+    chance: plan.chance,
+    germination: worst,
+  });
+  const mend: Mend | null =
+    needed.defined && needed.value.seedsPerUnit > seeds
+      ? {
+          changes: { seedsPerUnit: needed.value.seedsPerUnit },
+          cost: { units: 0, seeds: (needed.value.seedsPerUnit - seeds) * plan.replicates * growths.length, days: 0 },
+        }
+      : null;
+  return [{ severity: 'weakens', facts: { code: 'pots-stay-empty', expected, chanceOfAny, seeds }, mend }];
+}
+
+/** Units expected to hold a plant in the compared group that has the fewest of them. */
+function filledUnits(plan: Plan, growths: readonly TreatmentGrowth[]): number {
+  const filled = growths.map(
+    ({ facts, seeds }) => plan.replicates * (1 - (1 - (facts?.rate?.share ?? 1)) ** seeds),
+  );
+  const ofGroup = comparedGroups(plan).map((group) =>
+    group.treatments.reduce((sum, index) => sum + (filled[index] ?? 0), 0),
+  );
+  return Math.min(...ofGroup);
+}
+
+/** What the planned comparison is likely to show: a share of the mean, the same in mm, and units a side. */
+export interface VisibleDifference {
+  readonly relative: number;
+  readonly mm: number;
+  readonly units: number;
+}
+
+/**
+ * The smallest difference that the planned comparison is likely to show, as a share of the mean: from the spread
+ * of heights expected on the lesson day and the units expected to hold a plant. Heights only.
+ */
+export function visibleDifference(plan: Plan, surroundings: PlanSurroundings): Outcome<VisibleDifference> {
+  const sample = expectedSample(plan, surroundings);
+  if (!sample.defined) return sample;
+  const { groups, units, heights } = sample.value;
+  const found = smallestDifference(groups, units);
+  if (!found.defined) return found;
+  const relative = found.value * heights.cv;
+  return defined({ relative, mm: relative * heights.meanMm, units });
+}
+
+interface ExpectedSample {
+  readonly groups: number;
+  readonly units: number;
+  readonly heights: HeightSpread;
+}
+
+/** The comparison that a plan is likely to end in: groups, filled units in each, and their heights. */
+function expectedSample(plan: Plan, surroundings: PlanSurroundings): Outcome<ExpectedSample> {
+  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
+  const growths = treatmentGrowth(plan, surroundings);
+  const [first] = growths;
+  if (!first) return notDefined('no-values');
+  if (!first.setting.defined) return first.setting;
+  const heights = heightSpread(daysBetween(first.sowOn, plan.lessonOn), first.setting.value);
+  if (!heights.defined) return heights;
+  const groups = comparedGroups(plan).length;
+  return defined({ groups, units: filledUnits(plan, growths), heights: heights.value });
+}
+
+function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  if (plan.factors.some((factor) => factor.aspect === 'age')) return [];
+  const found = visibleDifference(plan, surroundings);
+  if (!found.defined) return [];
+  const { relative, mm, units } = found.value;
+  const severity = relative > POOR_DIFFERENCE ? 'weakens' : relative > HOPED_FOR ? 'look' : 'fine';
+  const wanted = replicatesFor(plan, surroundings);
+  const mend = severity !== 'fine' && wanted !== null ? replicatesMend(plan, wanted) : null;
+  return [{ severity, facts: { code: 'smallest-difference', relative, mm, units }, mend }];
+}
+
+const MOST_REPLICATES = 30;
+
+/** The fewest replicates with which a difference of {@link HOPED_FOR} is likely to show; null beyond 30. */
+function replicatesFor(plan: Plan, surroundings: PlanSurroundings): number | null {
+  const sample = expectedSample(plan, surroundings);
+  if (!sample.defined) return null;
+  const { groups, units, heights } = sample.value;
+  const d = HOPED_FOR / heights.cv;
+  for (let replicates = plan.replicates + 1; replicates <= MOST_REPLICATES; replicates += 1) {
+    const n = (units / plan.replicates) * replicates;
+    if (n < 2) continue;
+    if ((groups === 2 ? powerOfT(n, d) : powerOfF(groups, n, d)) >= LIKELY) return replicates;
+  }
+  return null;
+}
+
+/** The tallest of three is likely to be taller than an only plant, whatever crowding does. */
+function tallestOfMany(plan: Plan): Finding[] {
+  const isVaried = plan.factors.some((factor) => factor.aspect === 'density');
+  if (!isVaried || plan.measure.variable !== 'height' || plan.plantRule !== 'tallest') return [];
+  const mend: Mend = { changes: { plantRule: 'tagged' }, cost: NOTHING };
+  return [{ severity: 'weakens', facts: { code: 'tallest-of-many' }, mend }];
+}
+
+function firstReadings(
+  plan: Plan,
+  surroundings: PlanSurroundings,
+  growths: readonly TreatmentGrowth[],
+): Finding[] {
+  const { tasks, emergence } = planCalendar(plan, surroundings);
+  const reads = tasks.filter((task) => task.code === 'read');
+  if (reads.length === 0) return [{ severity: 'stops', facts: { code: 'no-readings' }, mend: null }];
+  const isReadBefore = emergence !== undefined && reads.every((task) => task.day < emergence.from);
+  if (!isReadBefore || !growths.some(({ window }) => window.defined)) return [];
+  return [{ severity: 'stops', facts: { code: 'reads-before-up', up: emergence.from }, mend: null }];
+}

@@ -1,0 +1,15 @@
+export { type ReviewedUnit } from './design-findings.ts';
+export {
+  type Caution,
+  CAUTIONS,
+  type Finding,
+  type FindingFacts,
+  LINED_UP_WITH,
+  type LinedUpWith,
+  type Mend,
+  type MendCost,
+  SEVERITIES,
+  type Severity,
+} from './finding.ts';
+export { type VisibleDifference, visibleDifference } from './growing-findings.ts';
+export { type ReviewInput, reviewPlan } from './review-plan.ts';

@@ -1,0 +1,238 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import {
+  INVESTIGATION_KINDS,
+  PLAIN_LEVEL,
+  type Plan,
+  type PlanLevel,
+  plannedUnits,
+  startPlan,
+  STARTING_CROPS,
+  usualContainer,
+} from '../design/index.ts';
+import { addDays, calendarDay } from '../shared/index.ts';
+import { treatmentGrowth } from '../schedule/index.ts';
+import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
+import { describe as describeSample } from '../statistics/index.ts';
+import { findingWords } from '../words/index.ts';
+import { type Finding, reviewPlan, SEVERITIES, visibleDifference } from './index.ts';
+
+const fromScipy = JSON.parse(
+  readFileSync(new URL('../../reference/planning.json', import.meta.url), 'utf8'),
+) as { smallest: { k: number; n: number; d: number }[] };
+const TODAY = calendarDay('2027-02-22');
+const SURROUNDINGS = { crops: STARTING_CROPS, lots: [] };
+const STYLE = { scale: { unit: 'cm', step: 0.5 }, day: (day: string) => day } as const;
+
+function plan(changes: Partial<Plan> = {}, kind: Plan['kind'] = 'one_factor', cropId = 'oat'): Plan {
+  const started = startPlan({
+    kind,
+    question: 'Why?',
+    crop: STARTING_CROPS.find((crop) => crop.id === cropId)!,
+    otherCrops: STARTING_CROPS,
+    sowOn: calendarDay('2027-03-01'),
+    lessonOn: calendarDay('2027-03-29'),
+  });
+  return { ...started, layoutSeed: 6, ...changes };
+}
+
+function review(asked: Plan, today = TODAY, surroundings = SURROUNDINGS): Finding[] {
+  const units = plannedUnits(asked).map((unit) => ({ ...unit, team: '' }));
+  return reviewPlan({ plan: asked, units, today, ...surroundings });
+}
+
+function codes(asked: Plan, today = TODAY): string[] {
+  return review(asked, today)
+    .filter((finding) => finding.severity !== 'care' && finding.severity !== 'fine')
+    .map((finding) => finding.facts.code);
+}
+
+/** The finding with a code, and the codes left after its mend. */
+function mended(asked: Plan, code: string, today = TODAY): { finding: Finding; after: Plan; left: string[] } {
+  const finding = review(asked, today).find((one) => one.facts.code === code);
+  if (!finding?.mend) throw new Error(`no mend for ${code}: ${codes(asked, today).join()}`);
+  const after = { ...asked, ...finding.mend.changes };
+  return { finding, after, left: codes(after, today) };
+}
+
+function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
+  return { ...PLAIN_LEVEL, name, ...changes };
+}
+
+describe('the design check', () => {
+  test('a sound plan has nothing to mend', () => {
+    expect(codes(plan({ replicates: 12, seedsPerUnit: 3, containers: [usualContainer('cups'), usualContainer('cups')] }))).toEqual([]);
+  });
+
+  test('two differences in one factor, mended by keeping the one it is about', () => {
+    const levels = [level('Little', { isControl: true }), level('Much', { waterMl: 20, light: 'dark' })];
+    const asked = plan({ factors: [{ name: 'Water', aspect: 'water', levels }] });
+    const { finding, after, left } = mended(asked, 'more-than-one-thing');
+    expect(finding).toMatchObject({ severity: 'stops', facts: { aspects: ['water', 'light'] } });
+    expect(after.factors[0]?.levels[1]).toMatchObject({ waterMl: 20, light: null });
+    expect(left).not.toContain('more-than-one-thing');
+  });
+
+  test('two differences in two factors are a crossed design, not a fault', () => {
+    const factors = [
+      { name: 'Water', aspect: 'water' as const, levels: [level('a', { isControl: true }), level('b', { waterMl: 20 })] },
+      { name: 'Light', aspect: 'light' as const, levels: [level('c', { isControl: true }), level('d', { light: 'shade' })] },
+    ];
+    expect(codes(plan({ factors, replicates: 2 }))).not.toContain('more-than-one-thing');
+  });
+
+  test('a level that names two things is worth a look', () => {
+    const levels = [level('None', { isControl: true }), level('Sugar and salt')];
+    expect(codes(plan({ factors: [{ name: 'Extra', aspect: 'other', levels }] }))).toContain('names-two-things');
+  });
+
+  test('no control, mended by the first level; none is asked of crops', () => {
+    const levels = [level('A'), level('B')];
+    const { after, left } = mended(plan({ factors: [{ name: 'F', aspect: 'other', levels }] }), 'no-control');
+    expect(after.factors[0]?.levels.map((one) => one.isControl)).toEqual([true, false]);
+    expect(left).not.toContain('no-control');
+    expect(codes(plan({}, 'crops'))).not.toContain('no-control');
+  });
+
+  test('two pots, and one pot of many seeds', () => {
+    const { finding, after } = mended(plan({ replicates: 2 }), 'too-few-units');
+    expect(finding.mend?.cost).toEqual({ units: 2, seeds: 4, days: 0 });
+    expect(after.replicates).toBe(3);
+    expect(codes(plan({ replicates: 1, seedsPerUnit: 1 }))).toContain('too-few-units');
+    expect(review(plan({ replicates: 1, seedsPerUnit: 6 }))[0]).toMatchObject({
+      severity: 'stops',
+      facts: { code: 'seeds-as-replicates', seeds: 6 },
+    });
+  });
+
+  test('more pots than places, mended by fewer; more pots get another container', () => {
+    const { after, left } = mended(plan({ replicates: 8 }), 'cannot-lay-out');
+    expect([after.replicates, left.includes('cannot-lay-out')]).toEqual([5, false]);
+    const wider = mended(plan({ replicates: 5 }), 'smallest-difference');
+    expect(wider.after.containers.length).toBeGreaterThan(1);
+    expect(wider.left).not.toContain('cannot-lay-out');
+  });
+
+  test('a treatment that owns the bright side, mended by a shuffle', () => {
+    const asked = plan();
+    const lopsided = plannedUnits(asked).map((unit) => ({ ...unit, treatment: unit.row - 1, team: '' }));
+    const found = reviewPlan({ plan: asked, units: lopsided, today: TODAY, ...SURROUNDINGS });
+    const finding = found.find((one) => one.facts.code === 'lined-up');
+    expect(finding?.facts).toMatchObject({ with: 'bright side', v: 1 });
+    expect(codes({ ...asked, ...finding?.mend?.changes })).not.toContain('lined-up');
+  });
+
+  test('a treatment that one team owns', () => {
+    const asked = plan();
+    const units = plannedUnits(asked).map((unit) => ({ ...unit, team: `Team ${unit.treatment}` }));
+    const found = reviewPlan({ plan: asked, units, today: TODAY, ...SURROUNDINGS });
+    expect(found.map((one) => one.facts)).toContainEqual(expect.objectContaining({ code: 'lined-up', with: 'team' }));
+  });
+
+  test('shuffled layouts are called lined up about as rarely as chance makes them so', () => {
+    const seeds = Array.from({ length: 60 }, (_, layoutSeed) => layoutSeed);
+    const flagged = seeds.filter((layoutSeed) => codes(plan({ layoutSeed })).includes('lined-up')).length;
+    expect(flagged).toBeLessThan(12);
+  });
+
+  test('seeds too few, a packet that is dead, a packet that is certain', () => {
+    const { left } = mended(plan({ seedsPerUnit: 1 }), 'pots-stay-empty');
+    expect(left).not.toContain('pots-stay-empty');
+    const oat = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
+    const of = (germinationPercent: number | null) =>
+      review(plan({ seedsPerUnit: 1 }), TODAY, { crops: [{ ...oat, germinationPercent }], lots: [] }).map((one) => one.facts.code);
+    expect(of(0)).toContain('packet-too-poor');
+    expect(of(100)).not.toContain('pots-stay-empty');
+    expect(of(null)).toContain('unknown-figures');
+  });
+
+  test('nothing up by the lesson, mended by an earlier sowing', () => {
+    const asked = plan({ sowOn: calendarDay('2027-03-24') });
+    const { finding, left } = mended(asked, 'not-ready-by-lesson');
+    expect(finding.severity).toBe('stops');
+    expect(left).not.toContain('not-ready-by-lesson');
+  });
+
+  test('dates: crossed, past, on a Saturday', () => {
+    expect(codes(plan({ lessonOn: calendarDay('2027-03-01') }))).toContain('dates-crossed');
+    const past = mended(plan(), 'sowing-is-past', calendarDay('2027-03-06'));
+    expect(past.after.sowOn).toBe('2027-03-08');
+    const off = mended(plan({ lessonOn: calendarDay('2027-03-27') }), 'off-class-day');
+    expect(off.after.lessonOn).toBe('2027-03-29');
+  });
+
+  test('an age ladder: a sowing on a Sunday moves back to Friday, a first sowing in the past moves the lesson', () => {
+    const ladder = plan({}, 'ages');
+    const { after, left } = mended(ladder, 'off-class-day');
+    expect(after.factors[0]?.levels.map((one) => one.ageDays)).toEqual([21, 14, 7, 3]);
+    expect(left).not.toContain('off-class-day');
+    const late = mended(ladder, 'sowing-is-past', calendarDay('2027-03-10'));
+    expect(late.after.lessonOn).toBe('2027-03-31');
+  });
+
+  test('lime without its wait', () => {
+    const dose = { material: 'garden lime', amount: 1, unit: 'g' as const };
+    const levels = [level('None', { isControl: true }), level('Lime', { dose })];
+    const asked = plan({ factors: [{ name: 'Lime', aspect: 'additive', levels }] });
+    const { after, left } = mended(asked, 'reaction-wait');
+    expect([after.conditions.reactionDays, left.includes('reaction-wait')]).toEqual([3, false]);
+    expect(review(asked).map((one) => one.facts)).toContainEqual({ code: 'caution', caution: 'alkali' });
+  });
+
+  test('light, temperature and depth wrong for the crop', () => {
+    const { conditions } = plan();
+    const dark = plan({ conditions: { ...conditions, light: 'dark' } }, 'one_factor', 'lettuce');
+    expect(mended(dark, 'light-wrong').left).not.toContain('light-wrong');
+    const cold = plan({ conditions: { ...conditions, temperatureC: 2 } });
+    expect(mended(cold, 'temperature-wrong').left).not.toContain('temperature-wrong');
+    const shallow = plan({ conditions: { ...conditions, depthRule: 'surface' } }, 'one_factor', 'pea');
+    expect(mended(shallow, 'depth-wrong').left).not.toContain('depth-wrong');
+  });
+
+  test('the tallest of several, where plants in a pot are what is changed', () => {
+    expect(codes(plan({}, 'density'))).not.toContain('tallest-of-many');
+    expect(mended(plan({ plantRule: 'tallest' }, 'density'), 'tallest-of-many').left).not.toContain('tallest-of-many');
+  });
+
+  test('a holiday without a helper', () => {
+    const { calendar } = plan();
+    const holidays = [{ name: 'Break', from: calendarDay('2027-03-08'), to: calendarDay('2027-03-19') }];
+    expect(codes(plan({ calendar: { ...calendar, holidays } }))).toContain('helper-missing');
+    expect(codes(plan({ calendar: { ...calendar, holidays, helper: 'Caretaker' } }))).not.toContain('helper-missing');
+  });
+
+  test('200 units are checked, and the worst comes first', () => {
+    const containers = [{ ...usualContainer('flat'), rows: 10, columns: 20 }];
+    const found = review(plan({ replicates: 100, containers, lessonOn: addDays(calendarDay('2027-03-01'), 2) }));
+    const order = found.map((one) => SEVERITIES.indexOf(one.severity));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+  });
+
+  test.each(INVESTIGATION_KINDS)('every finding in kind %s has words', (kind) => {
+    for (const crop of STARTING_CROPS.filter((_, index) => index % 6 === 0)) {
+      for (const finding of review(plan({ replicates: 1 }, kind, crop.id))) {
+        const { title, detail, mend } = findingWords(finding.facts, STYLE);
+        expect(`${title} ${detail}`).not.toMatch(/NaN|undefined|null|Infinity/);
+        if (finding.mend) expect(mend).not.toBe('');
+      }
+    }
+  });
+});
+
+test('the smallest difference is that of the reference for the spread of 20 000 grown plants', () => {
+  const oat = { ...STARTING_CROPS.find((crop) => crop.id === 'oat')!, germinationPercent: 100 };
+  const surroundings = { crops: [oat], lots: [] };
+  const asked = plan({ replicates: 6, seedsPerUnit: 1 });
+  const [growth] = treatmentGrowth(asked, surroundings);
+  const found = visibleDifference(asked, surroundings);
+  if (!growth?.setting.defined || !found.defined) throw new Error('not defined');
+  const units = Array.from({ length: 20_000 }, (_, number) => ({ number, seeds: 1, effect: NO_EFFECT }));
+  const grown = growExperiment(growth.setting.value, units, growth.sowOn, [asked.lessonOn], 9);
+  const heights = describeSample(grown.flatMap(({ mm }) => (mm === null ? [] : [mm])));
+  if (!heights.sd.defined || !heights.mean.defined) throw new Error('not defined');
+  const cv = heights.sd.value / heights.mean.value;
+  // SciPy: d for two groups of 6 at a power of 0.8, core/reference/planning.json.
+  const d = fromScipy.smallest.find(({ k, n }) => k === 2 && n === 6)!.d;
+  expect(Math.abs(found.value.relative / (d * cv) - 1)).toBeLessThan(0.02);
+  expect(Math.abs(found.value.mm / (d * heights.sd.value) - 1)).toBeLessThan(0.02);
+});

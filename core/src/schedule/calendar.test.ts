@@ -1,0 +1,198 @@
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { type CalendarRules, type Plan, startPlan, STARTING_CROPS } from '../design/index.ts';
+import { addDays, type CalendarDay, calendarDay, daysBetween } from '../shared/index.ts';
+import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
+import {
+  classDayFrom,
+  classDayUpTo,
+  emergenceWindow,
+  isClassDay,
+  planCalendar,
+  readiness,
+  sowingAdvice,
+  treatmentGrowth,
+} from './index.ts';
+
+const SURROUNDINGS = { crops: STARTING_CROPS, lots: [] };
+const day = calendarDay;
+
+function plan(changes: Partial<Plan> = {}, rules: Partial<CalendarRules> = {}, cropId = 'oat'): Plan {
+  const started = startPlan({
+    kind: 'one_factor',
+    question: 'Why?',
+    crop: STARTING_CROPS.find((crop) => crop.id === cropId)!,
+    otherCrops: STARTING_CROPS,
+    sowOn: day('2027-03-01'),
+    lessonOn: day('2027-03-29'),
+  });
+  return { ...started, ...changes, calendar: { ...started.calendar, ...rules } };
+}
+
+function daysOf(found: ReturnType<typeof planCalendar>, code: string): string[] {
+  return found.tasks.filter((task) => task.code === code).map((task) => task.day);
+}
+
+describe('class days', () => {
+  const spring = { name: 'Spring', from: day('2028-02-26'), to: day('2028-03-05') };
+  const rules = { meetingDays: [2, 4], holidays: [spring] };
+
+  test('skip weekends and holidays, over the leap day', () => {
+    expect(isClassDay(day('2028-02-24'), rules)).toBe(true);
+    expect(isClassDay(day('2028-02-29'), rules)).toBe(false);
+    expect(classDayFrom(day('2028-02-25'), rules)).toBe('2028-03-07');
+    expect(classDayUpTo(day('2028-03-06'), rules)).toBe('2028-02-24');
+  });
+
+  test('a class that never meets stays where it is', () => {
+    expect(classDayFrom(day('2028-02-25'), { meetingDays: [], holidays: [] })).toBe('2028-02-25');
+  });
+});
+
+describe('emergence', () => {
+  const crop = { temperatureC: { min: 5, best: 25, max: 35 } };
+  const facts = { daysToEmergence: { min: 4, max: 8 } };
+
+  test.each([
+    [21, 1],
+    [13, 2],
+    [25, 0.8],
+    [33, 0.8],
+  ])('at %p °C takes %p times as long: thermal time above 5 °C, none beyond the best', (temperature, times) => {
+    const found = emergenceWindow(crop, facts, temperature);
+    expect(found.defined && found.value.min).toBeCloseTo(4 * times, 12);
+    expect(found.defined && found.value.max).toBeCloseTo(8 * times, 12);
+  });
+
+  test('is not defined where nothing comes up, or nothing is known', () => {
+    expect(emergenceWindow(crop, facts, 5)).toEqual({ defined: false, reason: 'temperature-outside' });
+    expect(emergenceWindow(crop, facts, 36)).toEqual({ defined: false, reason: 'temperature-outside' });
+    expect(emergenceWindow(crop, { daysToEmergence: null }, 20)).toEqual({
+      defined: false,
+      reason: 'no-crop-figures',
+    });
+  });
+});
+
+describe('calendar', () => {
+  test('moves what is before sowing to an earlier class day, what follows to a later one', () => {
+    const base = plan();
+    const conditions = { ...base.conditions, reactionDays: 3, soakHours: 12, coldDays: 30 };
+    const found = planCalendar(plan({ conditions }, { potsOn: true, lastFrostOn: day('2027-04-10') }), SURROUNDINGS);
+    // 1 March 2027 is a Monday; 30 days before it is Saturday 30 January.
+    expect(daysOf(found, 'cold')).toEqual(['2027-01-29']);
+    expect(daysOf(found, 'treat_mix')).toEqual(['2027-02-26']);
+    expect(daysOf(found, 'soak')).toEqual(['2027-02-26']);
+    expect(daysOf(found, 'sow')).toEqual(['2027-03-01']);
+    expect(daysOf(found, 'plant_out')).toEqual(['2027-04-12']);
+    expect(daysOf(found, 'harden')).toEqual(['2027-04-05']);
+    expect(daysOf(found, 'lesson')).toEqual(['2027-03-29']);
+  });
+
+  test('reads every class day, every other one, or weekly', () => {
+    const reads = (rhythm: CalendarRules['rhythm']): string[] =>
+      daysOf(planCalendar(plan({ lessonOn: day('2027-03-19') }, { rhythm }), SURROUNDINGS), 'read');
+    const all = reads('class_days');
+    expect(all.every((one) => isClassDay(day(one), plan().calendar))).toBe(true);
+    expect(reads('every_other')).toEqual(all.filter((_, index) => index % 2 === 0));
+    const weekly = reads('weekly').map(day);
+    expect(daysBetween(weekly[0]!, weekly[1]!)).toBe(7);
+  });
+
+  test('waters before a weekend, and asks for a helper over a holiday', () => {
+    const holidays = [{ name: 'Break', from: day('2027-03-08'), to: day('2027-03-12') }];
+    const found = planCalendar(plan({}, { holidays, waterEveryDays: 3 }), SURROUNDINGS);
+    const waterings = found.tasks.filter((task) => task.code === 'water');
+    expect(waterings.map((task) => [task.day, task.needsHelper]).slice(0, 5)).toEqual([
+      ['2027-03-04', false],
+      ['2027-03-05', false],
+      ['2027-03-08', true],
+      ['2027-03-11', true],
+      ['2027-03-15', false],
+    ]);
+  });
+
+  test('no gap between waterings is longer than a plant waits, whatever the class’s days', () => {
+    const meetings = fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 });
+    fc.assert(
+      fc.property(meetings, fc.integer({ min: 1, max: 5 }), fc.nat(40), (meetingDays, waterEveryDays, shift) => {
+        const sowOn = addDays(day('2027-12-20'), shift);
+        const holidays = [{ name: 'Winter', from: day('2027-12-24'), to: day('2028-01-09') }];
+        const changed = plan({ sowOn, lessonOn: addDays(sowOn, 40) }, { meetingDays, waterEveryDays, holidays });
+        const days = [sowOn, ...daysOf(planCalendar(changed, SURROUNDINGS), 'water').map(day)];
+        for (let index = 1; index < days.length; index += 1) {
+          const gap = daysBetween(days[index - 1]!, days[index]!);
+          expect(gap).toBeGreaterThan(0);
+          expect(gap).toBeLessThanOrEqual(waterEveryDays + 1);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('keys differ, stay when the dates move, and a slip in a year ends', () => {
+    const keys = (sowOn: CalendarDay): string[] =>
+      planCalendar(plan({ sowOn, lessonOn: addDays(sowOn, 28) }), SURROUNDINGS).tasks.map((task) => task.key);
+    const first = keys(day('2027-03-01'));
+    expect(new Set(first).size).toBe(first.length);
+    expect(keys(day('2027-03-08'))).toEqual(first);
+    expect(planCalendar(plan({ lessonOn: day('2127-03-01') }), SURROUNDINGS).tasks.length).toBeLessThan(900);
+  });
+
+  test('a crop without figures still has a calendar', () => {
+    const crops = [{ ...STARTING_CROPS[0]!, id: 'oat', daysToEmergence: null, daysToHarvestOrFlower: null }];
+    const found = planCalendar(plan(), { crops, lots: [] });
+    expect(found.emergence).toBeUndefined();
+    expect(daysOf(found, 'first_check')).toEqual(['2027-03-05']);
+  });
+});
+
+describe('readiness', () => {
+  test.each([
+    ['oat', 12, 40],
+    ['radish', 9, 25],
+    ['zinnia', 16, 15],
+  ])('of %s after %p days is what growing 4000 pots gives', (cropId, days, heightMm) => {
+    const sowOn = day('2027-03-01');
+    const asked = plan({ sowOn, lessonOn: addDays(sowOn, days), goal: { share: 0.5, heightMm } }, {}, cropId);
+    const found = readiness(asked, SURROUNDINGS);
+    const [growth] = treatmentGrowth(asked, SURROUNDINGS);
+    if (!found.defined || !growth?.setting.defined) throw new Error('not defined');
+    const scale = { unit: 'mm', step: 0.1 } as const;
+    const grown = growExperiment(
+      { ...growth.setting.value, scale },
+      Array.from({ length: 4000 }, (_, index) => ({ number: index, seeds: growth.seeds, effect: NO_EFFECT })),
+      sowOn,
+      [asked.lessonOn],
+      3,
+    );
+    const share = grown.filter(({ mm }) => mm !== null && mm >= heightMm).length / 4000;
+    expect(Math.abs(found.value.expected / found.value.units - share)).toBeLessThan(0.025);
+  });
+
+  test('advice: the latest day has the chance, the next class day has not', () => {
+    const asked = plan();
+    const found = sowingAdvice(asked, SURROUNDINGS, day('2027-02-01'));
+    if (!found.defined || !found.value.latest) throw new Error('no advice');
+    const { choices, latest, recommended } = found.value;
+    const at = choices.findIndex((choice) => choice.day === latest);
+    expect(choices[at]!.chance).toBeGreaterThanOrEqual(asked.chance);
+    expect(choices[at + 1]!.chance).toBeLessThan(asked.chance);
+    expect(daysBetween(recommended!, latest)).toBe(7);
+    expect(choices.every((choice) => isClassDay(choice.day, asked.calendar))).toBe(true);
+  });
+
+  test('advice when it is too late offers the first day there is', () => {
+    const found = sowingAdvice(plan(), SURROUNDINGS, day('2027-03-24'));
+    expect(found).toMatchObject({ defined: true, value: { latest: undefined, recommended: '2027-03-24' } });
+  });
+
+  test('0 % and 100 % germination, and a crop without figures, are answered', () => {
+    const crop = STARTING_CROPS.find((one) => one.id === 'oat')!;
+    const with0 = { crops: [{ ...crop, germinationPercent: 0 }], lots: [] };
+    const with100 = { crops: [{ ...crop, germinationPercent: 100 }], lots: [] };
+    expect(readiness(plan(), with0)).toMatchObject({ value: { chance: 0, expected: 0 } });
+    expect(readiness(plan(), with100)).toMatchObject({ defined: true });
+    expect(readiness(plan(), { crops: [], lots: [] })).toEqual({ defined: false, reason: 'no-crop-figures' });
+  });
+});

@@ -1,0 +1,1 @@
+export { STARTING_TEMPLATES, type StartingTemplate } from './starting-templates.ts';

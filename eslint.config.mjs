@@ -17,7 +17,7 @@ const ORDER = {
   ],
   contract: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'routes'],
   server: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
-  web: ['shared', 'people', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
+  web: ['shared', 'people', 'drawer', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
 };
 
 /** Packages that each package may not import. */

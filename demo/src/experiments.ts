@@ -1,13 +1,22 @@
-import { CONTAINER_GRIDS, type ContainerKind, placeOf, randomLayout } from '@bright-sprout/core/design';
+import {
+  type ContainerKind,
+  PLAIN_LEVEL,
+  type Plan,
+  type PlanFactor,
+  type PlanLevel,
+  plannedUnits,
+  startPlan,
+  STARTING_CROPS,
+  usualContainer,
+} from '@bright-sprout/core/design';
 import type { ExchangedExperiment, ExchangedReading } from '@bright-sprout/core/exchange';
-import { type ExperimentStatus, nextClassDay, SCHOOL_WEEK } from '@bright-sprout/core/schedule';
+import { classDayFrom, type ExperimentStatus, isClassDay, SCHOOL_DAYS } from '@bright-sprout/core/schedule';
 import {
   addDays,
   type CalendarDay,
   daysFromTo,
   type LengthScale,
   markText,
-  weekday,
 } from '@bright-sprout/core/shared';
 import { growExperiment, type GrowthSetting, type TreatmentEffect } from '@bright-sprout/core/simulate';
 
@@ -15,6 +24,7 @@ import { growExperiment, type GrowthSetting, type TreatmentEffect } from '@brigh
 export interface DemoExperiment {
   readonly status: ExperimentStatus;
   readonly hypothesis: string;
+  readonly plan: Plan;
   readonly experiment: ExchangedExperiment;
 }
 
@@ -22,12 +32,16 @@ export interface DemoExperiment {
 export interface DemoPlan {
   readonly question: string;
   readonly crop: string;
+  readonly hypothesis: string;
   readonly factor: string;
-  readonly levels: readonly {
+  readonly aspect: PlanFactor['aspect'];
+  readonly levels: readonly (Partial<PlanLevel> & {
     readonly name: string;
     readonly isControl: boolean;
     readonly effect: TreatmentEffect;
-  }[];
+  })[];
+  /** What it sets beyond the defaults. */
+  readonly changes?: Partial<Plan>;
   readonly replicates: number;
   readonly container: ContainerKind;
   readonly scale: LengthScale;
@@ -39,21 +53,44 @@ export interface DemoPlan {
 
 const OBSERVERS = ['Team Otter', 'Team Heron', 'Team Badger'];
 
+/** The whole plan, as a teacher would have made it. */
+export function wholePlan(plan: DemoPlan): Plan {
+  const crop = STARTING_CROPS.find((candidate) => candidate.commonName === plan.crop);
+  if (!crop) throw new RangeError(`no starting crop is called ${plan.crop}`);
+  const { question, sowOn, lessonOn, hypothesis, replicates, seedsPerUnit, scale } = plan;
+  const levels = plan.levels.map((level) => ({ ...PLAIN_LEVEL, ...said(level) }));
+  return {
+    ...startPlan({ kind: 'one_factor', question, crop, otherCrops: [], sowOn, lessonOn }),
+    hypothesis,
+    factors: [{ name: plan.factor, aspect: plan.aspect, levels }],
+    replicates,
+    seedsPerUnit,
+    containers: [usualContainer(plan.container)],
+    layoutSeed: plan.seed,
+    measure: { variable: 'height', ...scale },
+    ...plan.changes,
+  };
+}
+
+/** A level as a plan has it: what it really does is not for the plan to know. */
+function said(level: DemoPlan['levels'][number]): Partial<PlanLevel> & { name: string } {
+  const { name, isControl, dose, medium, light } = level;
+  return { name, isControl, dose: dose ?? null, medium: medium ?? null, light: light ?? null };
+}
+
 /** An experiment without readings, laid out by its seed. */
 export function plannedExperiment(plan: DemoPlan, sowedOn: CalendarDay | null): ExchangedExperiment {
-  const grid = CONTAINER_GRIDS[plan.container];
+  const whole = wholePlan(plan);
   return {
     question: plan.question,
     crop: plan.crop,
     sowOn: plan.sowOn,
     lessonOn: plan.lessonOn,
     factors: [plan.factor],
-    containers: [{ kind: plan.container, ...grid }],
+    containers: whole.containers.map(({ kind, rows, columns }) => ({ kind, rows, columns })),
     treatments: plan.levels.map(({ name, isControl }) => ({ name, isControl, levels: [name] })),
-    units: randomLayout(plan.levels.length, plan.replicates, plan.seed).map((unit) => ({
+    units: plannedUnits(whole).map((unit) => ({
       ...unit,
-      container: 0,
-      ...placeOf(unit.number, grid),
       block: '',
       team: teamOf(unit.number),
       sowedOn,
@@ -106,7 +143,7 @@ export function grownExperiment(
 
 /** Class days after `start` up to `end`. */
 export function classDays(start: CalendarDay, end: CalendarDay): CalendarDay[] {
-  return daysFromTo(addDays(start, 1), end).filter((day) => SCHOOL_WEEK.includes(weekday(day)));
+  return daysFromTo(addDays(start, 1), end).filter((day) => isClassDay(day, SCHOOL_DAYS));
 }
 
 /** The class day `count` class days before `day`. */
@@ -114,14 +151,14 @@ export function classDaysBefore(day: CalendarDay, count: number): CalendarDay {
   let result = day;
   for (let left = count; left > 0;) {
     result = addDays(result, -1);
-    if (SCHOOL_WEEK.includes(weekday(result))) left -= 1;
+    if (isClassDay(result, SCHOOL_DAYS)) left -= 1;
   }
   return result;
 }
 
 /** The class day on or after `days` days from `start`. */
 export function classDayAfter(start: CalendarDay, days: number): CalendarDay {
-  return nextClassDay(addDays(start, days));
+  return classDayFrom(addDays(start, days), SCHOOL_DAYS);
 }
 
 function teamOf(number: number): string {

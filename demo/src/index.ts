@@ -1,3 +1,4 @@
+import type { Dose, SeedLot } from '@bright-sprout/core/design';
 import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
 import { type GrowthSetting, NO_EFFECT } from '@bright-sprout/core/simulate';
 import {
@@ -8,6 +9,7 @@ import {
   type DemoPlan,
   grownExperiment,
   plannedExperiment,
+  wholePlan,
 } from './experiments.ts';
 
 export { type DemoExperiment } from './experiments.ts';
@@ -29,13 +31,21 @@ function growing(today: CalendarDay): DemoExperiment {
   const plan: DemoPlan = {
     question: 'Does seaweed feed make zinnias taller?',
     crop: 'Zinnia',
+    hypothesis: 'We think a full dose of seaweed feed makes the tallest zinnias.',
     factor: 'Seaweed feed',
+    aspect: 'additive',
     levels: [
-      { name: 'Plain water', isControl: true, effect: NO_EFFECT },
-      { name: 'Half dose', isControl: false, effect: { ...NO_EFFECT, growthRate: 1.05, finalHeight: 1.12 } },
+      { name: 'Plain water', isControl: true, dose: seaweed(0), effect: NO_EFFECT },
+      {
+        name: 'Half dose',
+        isControl: false,
+        dose: seaweed(1),
+        effect: { ...NO_EFFECT, growthRate: 1.05, finalHeight: 1.12 },
+      },
       {
         name: 'Full dose',
         isControl: false,
+        dose: seaweed(2),
         effect: { germination: 0.95, emergenceTime: 1.15, growthRate: 0.88, finalHeight: 0.55 },
       },
     ],
@@ -61,7 +71,8 @@ function growing(today: CalendarDay): DemoExperiment {
   const unread = today === lastRead ? [9, 12] : [];
   return {
     status: 'growing',
-    hypothesis: 'We think a full dose of seaweed feed makes the tallest zinnias.',
+    hypothesis: plan.hypothesis,
+    plan: wholePlan(plan),
     experiment: grownExperiment(plan, setting, days, unread),
   };
 }
@@ -77,10 +88,12 @@ function planned(today: CalendarDay): DemoExperiment {
   const plan: DemoPlan = {
     question: 'Do turnips mind a sandy mix?',
     crop: 'Turnip',
+    hypothesis: 'Sand lets water through fast, so we think turnips in sand stay smaller.',
     factor: 'Sand in the mix',
+    aspect: 'medium',
     levels: [
-      { name: 'No sand', isControl: true, effect: NO_EFFECT },
-      { name: 'Half sand', isControl: false, effect: NO_EFFECT },
+      { name: 'No sand', isControl: true, medium: 'seed-starting mix', effect: NO_EFFECT },
+      { name: 'Half sand', isControl: false, medium: 'half mix, half washed sand', effect: NO_EFFECT },
     ],
     replicates: 5,
     container: 'flat',
@@ -89,10 +102,19 @@ function planned(today: CalendarDay): DemoExperiment {
     sowOn,
     lessonOn: classDayAfter(sowOn, 24),
     seed: 11,
+    changes: {
+      goal: { share: 0.8, heightMm: 40 },
+      constants: ['seed of one packet', 'flats of one size', '8 mL of water a cell', 'the same window'],
+      prediction: {
+        prompt: 'In which pots will the turnips be taller on the lesson day?',
+        choices: ['No sand', 'Half sand', 'No difference that we can see'],
+      },
+    },
   };
   return {
     status: 'draft',
-    hypothesis: 'Sand lets water through fast, so we think turnips in sand stay smaller.',
+    hypothesis: plan.hypothesis,
+    plan: wholePlan(plan),
     experiment: plannedExperiment(plan, null),
   };
 }
@@ -103,12 +125,15 @@ function finished(today: CalendarDay): DemoExperiment {
   const plan: DemoPlan = {
     question: 'Do paper hoods make cucumbers stretch?',
     crop: 'Cucumber',
+    hypothesis: 'Under the hood there is less light, so we think the plants reach up for it.',
     factor: 'Light',
+    aspect: 'light',
     levels: [
-      { name: 'Open window', isControl: true, effect: NO_EFFECT },
+      { name: 'Open window', isControl: true, light: 'bright', effect: NO_EFFECT },
       {
         name: 'Paper hood',
         isControl: false,
+        light: 'shade',
         effect: { germination: 1, emergenceTime: 1, growthRate: 1.12, finalHeight: 1.45 },
       },
     ],
@@ -132,7 +157,40 @@ function finished(today: CalendarDay): DemoExperiment {
   };
   return {
     status: 'finished',
-    hypothesis: 'Under the hood there is less light, so we think the plants reach up for it.',
+    hypothesis: plan.hypothesis,
+    plan: wholePlan(plan),
     experiment: grownExperiment(plan, setting, classDays(sowOn, lessonOn), []),
   };
+}
+
+function seaweed(amount: number): Dose {
+  return { material: 'seaweed feed', amount, unit: 'mL' };
+}
+
+/** The packets in the drawer of the made-up school. */
+export function demoSeedLots(today: CalendarDay): Omit<SeedLot, 'id'>[] {
+  return [
+    {
+      cropId: 'turnip',
+      name: 'Turnips from the school fair',
+      germinationPercent: 85,
+      depthMm: 10,
+      daysToEmergence: { min: 4, max: 9 },
+      spacingMm: 100,
+      seedsPerPacket: 200,
+      packedOn: addDays(today, -820),
+      tests: [{ on: addDays(today, -40), sown: 20, up: 14 }],
+    },
+    {
+      cropId: 'zinnia',
+      name: 'Zinnias, red packet',
+      germinationPercent: 80,
+      depthMm: 6,
+      daysToEmergence: { min: 5, max: 10 },
+      spacingMm: 200,
+      seedsPerPacket: 40,
+      packedOn: addDays(today, -300),
+      tests: [],
+    },
+  ];
 }

@@ -76,8 +76,14 @@ export class Plans1700000000001 implements MigrationInterface {
       await runner.query(`DROP TABLE ${name}`);
     }
     await runner.query('ALTER TABLE unit DROP COLUMN sow_on');
-    await runner.query('ALTER TABLE container DROP CONSTRAINT ck_container_bright, DROP COLUMN name, DROP COLUMN bright_side');
-    await runner.query('ALTER TABLE experiment DROP CONSTRAINT ck_experiment_plan, DROP COLUMN plan_document');
-    await runner.query('ALTER TABLE crop DROP FOREIGN KEY fk_crop_teacher, DROP KEY ix_crop_teacher, DROP COLUMN teacher_id');
+    await runner.query(
+      'ALTER TABLE container DROP CONSTRAINT ck_container_bright, DROP COLUMN name, DROP COLUMN bright_side',
+    );
+    await runner.query(
+      'ALTER TABLE experiment DROP CONSTRAINT ck_experiment_plan, DROP COLUMN plan_document',
+    );
+    await runner.query(
+      'ALTER TABLE crop DROP FOREIGN KEY fk_crop_teacher, DROP KEY ix_crop_teacher, DROP COLUMN teacher_id',
+    );
   }
 }

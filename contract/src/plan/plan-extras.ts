@@ -5,7 +5,19 @@ import {
   INVESTIGATION_KINDS,
   type InvestigationKind,
 } from '@bright-sprout/core/design';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Length, Max, MaxLength, Min } from 'class-validator';
+import {
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { IsCalendarDay, Trimmed } from '../shared/index.ts';
 
 /** What changed of one task of the calendar, or one added by hand. */

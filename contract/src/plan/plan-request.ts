@@ -266,4 +266,3 @@ export const MEASURING_SCALES: readonly { unit: LengthUnit; step: number; name: 
   { unit: 'mm', step: 1, name: 'millimetres' },
   { unit: 'in', step: 0.25, name: 'quarter inches' },
 ];
-

@@ -28,7 +28,9 @@ describe('seeds', () => {
     const found = seedsNeeded({ plants: k, units: c, chance: P, germination: g });
     expect(found.defined && found.value.seedsPerUnit).toBe(wanted.seeds);
     expect(found.defined && Math.abs(found.value.chance - wanted.chance)).toBeLessThan(1e-9);
-    expect(found.defined && Math.abs(found.value.thinned - wanted.thinned)).toBeLessThan(1e-9 * wanted.thinned + 1e-12);
+    expect(found.defined && Math.abs(found.value.thinned - wanted.thinned)).toBeLessThan(
+      1e-9 * wanted.thinned + 1e-12,
+    );
   });
 
   test.each(fromScipy.spares)('spares for $c units of $k at $g', ({ g, k, c, P, spares }) => {
@@ -39,10 +41,22 @@ describe('seeds', () => {
   test('every seed comes up: as many as plants; none does: said in words', () => {
     const wish = { plants: 2, units: 12, chance: 0.95, germination: 1 };
     expect(seedsNeeded(wish)).toEqual({ defined: true, value: { seedsPerUnit: 2, chance: 1, thinned: 0 } });
-    expect(seedsNeeded({ ...wish, germination: 0 })).toEqual({ defined: false, reason: 'nothing-germinates' });
-    expect(sparesNeeded({ ...wish, germination: 0 }, 2)).toEqual({ defined: false, reason: 'nothing-germinates' });
-    expect(seedsNeeded({ ...wish, germination: 0.001 })).toEqual({ defined: false, reason: 'too-many-needed' });
-    expect(sparesNeeded({ ...wish, germination: 0.001 }, 2)).toEqual({ defined: false, reason: 'too-many-needed' });
+    expect(seedsNeeded({ ...wish, germination: 0 })).toEqual({
+      defined: false,
+      reason: 'nothing-germinates',
+    });
+    expect(sparesNeeded({ ...wish, germination: 0 }, 2)).toEqual({
+      defined: false,
+      reason: 'nothing-germinates',
+    });
+    expect(seedsNeeded({ ...wish, germination: 0.001 })).toEqual({
+      defined: false,
+      reason: 'too-many-needed',
+    });
+    expect(sparesNeeded({ ...wish, germination: 0.001 }, 2)).toEqual({
+      defined: false,
+      reason: 'too-many-needed',
+    });
   });
 
   test('three for one is what a simulation of sowing gives', () => {
@@ -121,9 +135,19 @@ describe('materials', () => {
   ];
 
   test('of 2 × 5 units in a flat of 120 mL, by hand', () => {
-    const found = materialsOf(plan({ factors: [{ name: 'Sand', aspect: 'additive', levels }], seedsPerPacket: 25 }));
+    const found = materialsOf(
+      plan({ factors: [{ name: 'Sand', aspect: 'additive', levels }], seedsPerPacket: 25 }),
+    );
     // 5 units × 2 seeds + 5 units × 6 seeds; 10 × 120 mL × 1.1 × 1.1; 5 × 8 mL + 5 × 20 mL; 5 × 5 g × 1.1
-    expect(found).toMatchObject({ units: 10, seeds: 40, packets: 2, containers: 1, trays: 1, labels: 11, rowMarkers: 0 });
+    expect(found).toMatchObject({
+      units: 10,
+      seeds: 40,
+      packets: 2,
+      containers: 1,
+      trays: 1,
+      labels: 11,
+      rowMarkers: 0,
+    });
     expect(found.soilMl).toBeCloseTo(1452, 9);
     expect(found.wettingMl).toBeCloseTo(363, 9);
     expect(found.waterMlAWatering).toBe(140);
@@ -134,8 +158,12 @@ describe('materials', () => {
 
   test('two crops are counted apart; a box of rows gets a marker at both ends', () => {
     const crops = ['oat', 'pea'].map((cropId) => ({ ...PLAIN_LEVEL, name: cropId, cropId }));
-    const containers = [{ kind: 'box_rows' as const, name: '', rows: 3, columns: 4, brightSide: 'top' as const, cellMl: 100 }];
-    const found = materialsOf(plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }], containers }));
+    const containers = [
+      { kind: 'box_rows' as const, name: '', rows: 3, columns: 4, brightSide: 'top' as const, cellMl: 100 },
+    ];
+    const found = materialsOf(
+      plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }], containers }),
+    );
     expect(found.seedsByCrop).toEqual([
       { cropId: 'oat', seeds: 10 },
       { cropId: 'pea', seeds: 10 },
@@ -145,7 +173,10 @@ describe('materials', () => {
 
   test('without soil there is none to buy', () => {
     const { conditions } = plan({});
-    expect(materialsOf(plan({ conditions: { ...conditions, hasSoil: false } }))).toMatchObject({ soilMl: 0, trays: 0 });
+    expect(materialsOf(plan({ conditions: { ...conditions, hasSoil: false } }))).toMatchObject({
+      soilMl: 0,
+      trays: 0,
+    });
   });
 
   test('kitchen measures are enough, and not much more', () => {

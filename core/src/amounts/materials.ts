@@ -46,7 +46,10 @@ export function materialsOf(plan: Plan): Materials {
   for (const unit of units) {
     const settings = treatments[unit.treatment]?.settings;
     if (!settings) continue;
-    seedsByCrop.set(settings.cropId, (seedsByCrop.get(settings.cropId) ?? 0) + seedsIn(plan, settings.plants));
+    seedsByCrop.set(
+      settings.cropId,
+      (seedsByCrop.get(settings.cropId) ?? 0) + seedsIn(plan, settings.plants),
+    );
     waterMl += settings.waterMl;
   }
   const seeds = [...seedsByCrop.values()].reduce((sum, count) => sum + count, 0);
@@ -55,7 +58,10 @@ export function materialsOf(plan: Plan): Materials {
   return {
     units: units.length,
     seeds,
-    packets: [...seedsByCrop.values()].reduce((sum, count) => sum + Math.ceil(count / plan.seedsPerPacket), 0),
+    packets: [...seedsByCrop.values()].reduce(
+      (sum, count) => sum + Math.ceil(count / plan.seedsPerPacket),
+      0,
+    ),
     seedsByCrop: [...seedsByCrop].map(([cropId, count]) => ({ cropId, seeds: count })),
     soilMl,
     wettingMl: soilMl * WETTING,

@@ -23,7 +23,14 @@ const LESSON = calendarDay('2027-03-29');
 const OAT = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
 
 function plan(changes: Partial<Plan> = {}, kind: Plan['kind'] = 'one_factor'): Plan {
-  const wish = { kind, question: 'Why?', crop: OAT, otherCrops: STARTING_CROPS, sowOn: SOW, lessonOn: LESSON };
+  const wish = {
+    kind,
+    question: 'Why?',
+    crop: OAT,
+    otherCrops: STARTING_CROPS,
+    sowOn: SOW,
+    lessonOn: LESSON,
+  };
   return { ...startPlan(wish), ...changes };
 }
 
@@ -32,25 +39,43 @@ function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
 }
 
 describe('a plan', () => {
-  test.each(INVESTIGATION_KINDS)('of kind %s can be laid out for every crop, each unit in its own place', (kind) => {
-    for (const crop of STARTING_CROPS) {
-      const wish = { kind, question: 'Why?', crop, otherCrops: STARTING_CROPS, sowOn: SOW, lessonOn: LESSON };
-      const started = startPlan(wish);
-      const units = plannedUnits(started);
-      const places = new Set(units.map((unit) => `${unit.container}/${unit.row}/${unit.column}`));
-      expect([crop.id, unitsProblem(started), places.size]).toEqual([
-        crop.id,
-        undefined,
-        treatmentsOf(started).length * started.replicates,
-      ]);
-      expect(startPlan(wish)).toEqual(started);
-    }
-  });
+  test.each(INVESTIGATION_KINDS)(
+    'of kind %s can be laid out for every crop, each unit in its own place',
+    (kind) => {
+      for (const crop of STARTING_CROPS) {
+        const wish = {
+          kind,
+          question: 'Why?',
+          crop,
+          otherCrops: STARTING_CROPS,
+          sowOn: SOW,
+          lessonOn: LESSON,
+        };
+        const started = startPlan(wish);
+        const units = plannedUnits(started);
+        const places = new Set(units.map((unit) => `${unit.container}/${unit.row}/${unit.column}`));
+        expect([crop.id, unitsProblem(started), places.size]).toEqual([
+          crop.id,
+          undefined,
+          treatmentsOf(started).length * started.replicates,
+        ]);
+        expect(startPlan(wish)).toEqual(started);
+      }
+    },
+  );
 
   test('crosses factors, leaves combinations out, and names the control', () => {
     const factors = [
-      { name: 'Water', aspect: 'water' as const, levels: [level('Dry', { waterMl: 2 }), level('Wet', { isControl: true })] },
-      { name: 'Light', aspect: 'light' as const, levels: [level('Sun', { isControl: true }), level('Dark', { light: 'dark' })] },
+      {
+        name: 'Water',
+        aspect: 'water' as const,
+        levels: [level('Dry', { waterMl: 2 }), level('Wet', { isControl: true })],
+      },
+      {
+        name: 'Light',
+        aspect: 'light' as const,
+        levels: [level('Sun', { isControl: true }), level('Dark', { light: 'dark' })],
+      },
     ];
     const all = treatmentsOf(plan({ factors }));
     expect(all.map(({ code, name, isControl }) => [code, name, isControl])).toEqual([
@@ -163,6 +188,8 @@ describe('a seed lot', () => {
     const bare = { ...OAT, germinationPercent: null };
     const nothing = { ...lot, germinationPercent: null };
     expect(seedFacts(bare, nothing, SOW).rate).toBeNull();
-    expect(seedFacts(bare, { ...nothing, tests: [{ on: SOW, sown: 10, up: 10 }] }, SOW).rate?.share).toBeCloseTo(0.75, 12);
+    expect(
+      seedFacts(bare, { ...nothing, tests: [{ on: SOW, sown: 10, up: 10 }] }, SOW).rate?.share,
+    ).toBeCloseTo(0.75, 12);
   });
 });

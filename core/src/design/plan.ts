@@ -73,7 +73,14 @@ export interface PlanFactor {
 
 export const COVER_RULES = ['none', 'until_up'] as const;
 export const FILL_RULES = ['fill_then_poke', 'half_fill_then_cover'] as const;
-export const DEPTH_RULES = ['packet', 'as_thick', 'two_and_half', 'half_inch', 'quarter_inch', 'surface'] as const;
+export const DEPTH_RULES = [
+  'packet',
+  'as_thick',
+  'two_and_half',
+  'half_inch',
+  'quarter_inch',
+  'surface',
+] as const;
 export type DepthRule = (typeof DEPTH_RULES)[number];
 
 /** What is the same for every unit unless a level says otherwise. */

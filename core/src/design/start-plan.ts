@@ -1,7 +1,15 @@
 import type { CalendarDay } from '../shared/index.ts';
 import { type ContainerKind, usualContainer } from './container.ts';
 import type { Crop } from './crop.ts';
-import type { Aspect, Conditions, InvestigationKind, Plan, PlanFactor, PlanLevel, PlanMeasure } from './plan.ts';
+import type {
+  Aspect,
+  Conditions,
+  InvestigationKind,
+  Plan,
+  PlanFactor,
+  PlanLevel,
+  PlanMeasure,
+} from './plan.ts';
 import { startingSteps } from './starting-steps.ts';
 import { PLAIN_LEVEL } from './treatments.ts';
 
@@ -73,7 +81,12 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
       factor('Second change', 'other', [level('Without', { isControl: true }), level('With')]),
     ],
     constants: KEPT,
-    choices: ['Each change matters by itself', 'One change matters', 'They only matter together', 'Neither matters'],
+    choices: [
+      'Each change matters by itself',
+      'One change matters',
+      'They only matter together',
+      'Neither matters',
+    ],
   },
   density: {
     container: 'flat',
@@ -149,7 +162,12 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
         level('Cotton', { medium: 'damp cotton in a bag' }),
       ]),
     ],
-    conditions: { hasSoil: false, waterMl: 15, medium: 'folded damp paper towel in a bag', depthRule: 'surface' },
+    conditions: {
+      hasSoil: false,
+      waterMl: 15,
+      medium: 'folded damp paper towel in a bag',
+      depthRule: 'surface',
+    },
     constants: ['seeds of one packet', 'the same bags and water', 'the same window'],
     choices: ['The towel is faster', 'The cotton is faster', 'No difference that we can see'],
   },

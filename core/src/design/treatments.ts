@@ -124,7 +124,9 @@ export const ASPECT_FIELDS: Record<Aspect, keyof Omit<PlanLevel, 'name' | 'isCon
 export function differingAspects(factor: PlanFactor): Aspect[] {
   const aspects = Object.entries(ASPECT_FIELDS) as [Aspect, keyof PlanLevel | null][];
   return aspects
-    .filter(([, field]) => field && new Set(factor.levels.map((level) => JSON.stringify(level[field]))).size > 1)
+    .filter(
+      ([, field]) => field && new Set(factor.levels.map((level) => JSON.stringify(level[field]))).size > 1,
+    )
     .map(([aspect]) => aspect);
 }
 

@@ -1,6 +1,12 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { placeCount, type PlaceInContainers, placesOf } from './container.ts';
-import { blockedLayout, type LaidOutUnit, layoutProblem, type LayoutProblem, randomLayout } from './layout.ts';
+import {
+  blockedLayout,
+  type LaidOutUnit,
+  layoutProblem,
+  type LayoutProblem,
+  randomLayout,
+} from './layout.ts';
 import type { Plan } from './plan.ts';
 import { type PlanTreatment, treatmentsOf } from './treatments.ts';
 

@@ -2,7 +2,13 @@ import { describe, expect, test } from '@jest/globals';
 import { type Plan, startPlan, STARTING_CROPS, usualContainer } from '../design/index.ts';
 import { visibleDifference } from '../review/index.ts';
 import { calendarDay } from '../shared/index.ts';
-import { rehearseClass, rehearsedComparison, setUpRehearsal, summarise, type SupposedEffect } from './index.ts';
+import {
+  rehearseClass,
+  rehearsedComparison,
+  setUpRehearsal,
+  summarise,
+  type SupposedEffect,
+} from './index.ts';
 
 const SURROUNDINGS = { crops: STARTING_CROPS, lots: [] };
 

@@ -33,14 +33,16 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
     ...reactionWait(plan, materials),
     ...used
       .filter((crop) => crop.caution !== '')
-      .map(
-        (crop): Finding => ({
-          severity: 'care',
-          facts: { code: 'crop-caution', crop: crop.commonName, text: crop.caution },
-          mend: null,
-        }),
-      ),
-    ...cautions.map((caution): Finding => ({ severity: 'care', facts: { code: 'caution', caution }, mend: null })),
+      .map((crop): Finding => ({
+        severity: 'care',
+        facts: { code: 'crop-caution', crop: crop.commonName, text: crop.caution },
+        mend: null,
+      })),
+    ...cautions.map((caution): Finding => ({
+      severity: 'care',
+      facts: { code: 'caution', caution },
+      mend: null,
+    })),
   ];
 }
 

@@ -20,11 +20,7 @@ export function dateFindings(plan: Plan, surroundings: PlanSurroundings, today: 
   if (plan.lessonOn <= plan.sowOn) {
     return [{ severity: 'stops', facts: { code: 'dates-crossed' }, mend: null }];
   }
-  return [
-    ...offDays(plan, today),
-    ...lessonReady(plan, surroundings, today),
-    ...helpers(plan, surroundings),
-  ];
+  return [...offDays(plan, today), ...lessonReady(plan, surroundings, today), ...helpers(plan, surroundings)];
 }
 
 function offDays(plan: Plan, today: CalendarDay): Finding[] {

@@ -69,7 +69,10 @@ function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
       {
         severity: 'stops',
         facts: { code: 'more-than-one-thing', factor: factor.name, aspects },
-        mend: factor.aspect === 'other' ? null : { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
+        mend:
+          factor.aspect === 'other'
+            ? null
+            : { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
       },
     ];
   }
@@ -126,7 +129,8 @@ export function replicatesMend(plan: Plan, replicates: number): Mend {
   const places = (): number => containers.reduce((sum, container) => sum + placeCount(container), 0);
   while (first && places() < units && containers.length < 40) containers.push(first);
   const more = replicates - plan.replicates;
-  const seeds = treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings.plants), 0) * more;
+  const seeds =
+    treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings.plants), 0) * more;
   const changes: Partial<Plan> =
     containers.length > plan.containers.length ? { replicates, containers } : { replicates };
   return { changes, cost: { units: treatments.length * more, seeds, days: 0 } };

@@ -47,7 +47,12 @@ export type FindingFacts =
       readonly mm: number;
       readonly units: number;
     }
-  | { readonly code: 'pots-stay-empty'; readonly expected: number; readonly chanceOfAny: number; readonly seeds: number }
+  | {
+      readonly code: 'pots-stay-empty';
+      readonly expected: number;
+      readonly chanceOfAny: number;
+      readonly seeds: number;
+    }
   | { readonly code: 'packet-too-poor' }
   | {
       readonly code: 'not-ready-by-lesson';
@@ -66,7 +71,12 @@ export type FindingFacts =
       readonly min: number;
       readonly max: number;
     }
-  | { readonly code: 'depth-wrong'; readonly crop: string; readonly depthMm: number; readonly usualMm: number }
+  | {
+      readonly code: 'depth-wrong';
+      readonly crop: string;
+      readonly depthMm: number;
+      readonly usualMm: number;
+    }
   | { readonly code: 'off-class-day'; readonly what: 'sowing' | 'lesson'; readonly day: CalendarDay }
   | { readonly code: 'sowing-is-past'; readonly day: CalendarDay }
   | { readonly code: 'dates-crossed' }

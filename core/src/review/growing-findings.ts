@@ -1,6 +1,11 @@
 import { depthBy, depthChoices, emptyUnits, seedsNeeded } from '../amounts/index.ts';
 import { comparedGroups, type Plan } from '../design/index.ts';
-import { planCalendar, type PlanSurroundings, type TreatmentGrowth, treatmentGrowth } from '../schedule/index.ts';
+import {
+  planCalendar,
+  type PlanSurroundings,
+  type TreatmentGrowth,
+  treatmentGrowth,
+} from '../schedule/index.ts';
 import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
 import { heightSpread, type HeightSpread } from '../simulate/index.ts';
 import { LIKELY, powerOfF, powerOfT, smallestDifference } from '../statistics/index.ts';
@@ -10,6 +15,7 @@ import { replicatesMend } from './design-findings.ts';
 const NOTHING: Mend['cost'] = { units: 0, seeds: 0, days: 0 };
 /** Chance of an empty unit from which it is worth a word. */
 const EMPTY_CHANCE = 0.2;
+const LIKELY_EMPTY = 0.5;
 /** A difference below this share of the mean is what a class usually hopes to see. */
 const HOPED_FOR = 0.3;
 const POOR_DIFFERENCE = 0.5;
@@ -59,7 +65,13 @@ function place(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
       }
     }
     const usual = facts.depthMm;
-    if (usual !== null && depth !== null && !isVaried('depth') && plan.conditions.hasSoil && plan.kind !== 'sections') {
+    if (
+      usual !== null &&
+      depth !== null &&
+      !isVaried('depth') &&
+      plan.conditions.hasSoil &&
+      plan.kind !== 'sections'
+    ) {
       const isFar = depth > usual * WRONG_DEPTH || depth * WRONG_DEPTH < usual;
       if (isFar && Math.abs(depth - usual) > LEAST_DEPTH_GAP) {
         findings.push({
@@ -94,7 +106,9 @@ function valueOf(outcome: Outcome<number>): number | null {
 }
 
 function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
-  const rated = growths.flatMap((growth) => (growth.facts?.rate ? [{ growth, rate: growth.facts.rate.share }] : []));
+  const rated = growths.flatMap((growth) =>
+    growth.facts?.rate ? [{ growth, rate: growth.facts.rate.share }] : [],
+  );
   if (rated.length === 0) return [];
   if (rated.some(({ rate }) => rate <= 0)) {
     return [{ severity: 'stops', facts: { code: 'packet-too-poor' }, mend: null }];
@@ -120,10 +134,15 @@ function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
     needed.defined && needed.value.seedsPerUnit > seeds
       ? {
           changes: { seedsPerUnit: needed.value.seedsPerUnit },
-          cost: { units: 0, seeds: (needed.value.seedsPerUnit - seeds) * plan.replicates * growths.length, days: 0 },
+          cost: {
+            units: 0,
+            seeds: (needed.value.seedsPerUnit - seeds) * plan.replicates * growths.length,
+            days: 0,
+          },
         }
       : null;
-  return [{ severity: 'weakens', facts: { code: 'pots-stay-empty', expected, chanceOfAny, seeds }, mend }];
+  const severity = chanceOfAny < LIKELY_EMPTY ? 'look' : 'weakens';
+  return [{ severity, facts: { code: 'pots-stay-empty', expected, chanceOfAny, seeds }, mend }];
 }
 
 /** Units expected to hold a plant in the compared group that has the fewest of them. */

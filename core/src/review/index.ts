@@ -1,4 +1,4 @@
-export { type ReviewedUnit } from './design-findings.ts';
+export { replicatesMend, type ReviewedUnit } from './design-findings.ts';
 export {
   type Caution,
   CAUTIONS,

@@ -61,7 +61,15 @@ function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
 
 describe('the design check', () => {
   test('a sound plan has nothing to mend', () => {
-    expect(codes(plan({ replicates: 12, seedsPerUnit: 3, containers: [usualContainer('cups'), usualContainer('cups')] }))).toEqual([]);
+    expect(
+      codes(
+        plan({
+          replicates: 12,
+          seedsPerUnit: 3,
+          containers: [usualContainer('cups'), usualContainer('cups')],
+        }),
+      ),
+    ).toEqual([]);
   });
 
   test('two differences in one factor, mended by keeping the one it is about', () => {
@@ -75,15 +83,25 @@ describe('the design check', () => {
 
   test('two differences in two factors are a crossed design, not a fault', () => {
     const factors = [
-      { name: 'Water', aspect: 'water' as const, levels: [level('a', { isControl: true }), level('b', { waterMl: 20 })] },
-      { name: 'Light', aspect: 'light' as const, levels: [level('c', { isControl: true }), level('d', { light: 'shade' })] },
+      {
+        name: 'Water',
+        aspect: 'water' as const,
+        levels: [level('a', { isControl: true }), level('b', { waterMl: 20 })],
+      },
+      {
+        name: 'Light',
+        aspect: 'light' as const,
+        levels: [level('c', { isControl: true }), level('d', { light: 'shade' })],
+      },
     ];
     expect(codes(plan({ factors, replicates: 2 }))).not.toContain('more-than-one-thing');
   });
 
   test('a level that names two things is worth a look', () => {
     const levels = [level('None', { isControl: true }), level('Sugar and salt')];
-    expect(codes(plan({ factors: [{ name: 'Extra', aspect: 'other', levels }] }))).toContain('names-two-things');
+    expect(codes(plan({ factors: [{ name: 'Extra', aspect: 'other', levels }] }))).toContain(
+      'names-two-things',
+    );
   });
 
   test('no control, mended by the first level; none is asked of crops', () => {
@@ -126,7 +144,9 @@ describe('the design check', () => {
     const asked = plan();
     const units = plannedUnits(asked).map((unit) => ({ ...unit, team: `Team ${unit.treatment}` }));
     const found = reviewPlan({ plan: asked, units, today: TODAY, ...SURROUNDINGS });
-    expect(found.map((one) => one.facts)).toContainEqual(expect.objectContaining({ code: 'lined-up', with: 'team' }));
+    expect(found.map((one) => one.facts)).toContainEqual(
+      expect.objectContaining({ code: 'lined-up', with: 'team' }),
+    );
   });
 
   test('shuffled layouts are called lined up about as rarely as chance makes them so', () => {
@@ -140,7 +160,9 @@ describe('the design check', () => {
     expect(left).not.toContain('pots-stay-empty');
     const oat = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
     const of = (germinationPercent: number | null) =>
-      review(plan({ seedsPerUnit: 1 }), TODAY, { crops: [{ ...oat, germinationPercent }], lots: [] }).map((one) => one.facts.code);
+      review(plan({ seedsPerUnit: 1 }), TODAY, { crops: [{ ...oat, germinationPercent }], lots: [] }).map(
+        (one) => one.facts.code,
+      );
     expect(of(0)).toContain('packet-too-poor');
     expect(of(100)).not.toContain('pots-stay-empty');
     expect(of(null)).toContain('unknown-figures');
@@ -191,19 +213,25 @@ describe('the design check', () => {
 
   test('the tallest of several, where plants in a pot are what is changed', () => {
     expect(codes(plan({}, 'density'))).not.toContain('tallest-of-many');
-    expect(mended(plan({ plantRule: 'tallest' }, 'density'), 'tallest-of-many').left).not.toContain('tallest-of-many');
+    expect(mended(plan({ plantRule: 'tallest' }, 'density'), 'tallest-of-many').left).not.toContain(
+      'tallest-of-many',
+    );
   });
 
   test('a holiday without a helper', () => {
     const { calendar } = plan();
     const holidays = [{ name: 'Break', from: calendarDay('2027-03-08'), to: calendarDay('2027-03-19') }];
     expect(codes(plan({ calendar: { ...calendar, holidays } }))).toContain('helper-missing');
-    expect(codes(plan({ calendar: { ...calendar, holidays, helper: 'Caretaker' } }))).not.toContain('helper-missing');
+    expect(codes(plan({ calendar: { ...calendar, holidays, helper: 'Caretaker' } }))).not.toContain(
+      'helper-missing',
+    );
   });
 
   test('200 units are checked, and the worst comes first', () => {
     const containers = [{ ...usualContainer('flat'), rows: 10, columns: 20 }];
-    const found = review(plan({ replicates: 100, containers, lessonOn: addDays(calendarDay('2027-03-01'), 2) }));
+    const found = review(
+      plan({ replicates: 100, containers, lessonOn: addDays(calendarDay('2027-03-01'), 2) }),
+    );
     const order = found.map((one) => SEVERITIES.indexOf(one.severity));
     expect(order).toEqual([...order].sort((a, b) => a - b));
   });

@@ -58,11 +58,14 @@ describe('emergence', () => {
     [13, 2],
     [25, 0.8],
     [33, 0.8],
-  ])('at %p °C takes %p times as long: thermal time above 5 °C, none beyond the best', (temperature, times) => {
-    const found = emergenceWindow(crop, facts, temperature);
-    expect(found.defined && found.value.min).toBeCloseTo(4 * times, 12);
-    expect(found.defined && found.value.max).toBeCloseTo(8 * times, 12);
-  });
+  ])(
+    'at %p °C takes %p times as long: thermal time above 5 °C, none beyond the best',
+    (temperature, times) => {
+      const found = emergenceWindow(crop, facts, temperature);
+      expect(found.defined && found.value.min).toBeCloseTo(4 * times, 12);
+      expect(found.defined && found.value.max).toBeCloseTo(8 * times, 12);
+    },
+  );
 
   test('is not defined where nothing comes up, or nothing is known', () => {
     expect(emergenceWindow(crop, facts, 5)).toEqual({ defined: false, reason: 'temperature-outside' });
@@ -78,7 +81,10 @@ describe('calendar', () => {
   test('moves what is before sowing to an earlier class day, what follows to a later one', () => {
     const base = plan();
     const conditions = { ...base.conditions, reactionDays: 3, soakHours: 12, coldDays: 30 };
-    const found = planCalendar(plan({ conditions }, { potsOn: true, lastFrostOn: day('2027-04-10') }), SURROUNDINGS);
+    const found = planCalendar(
+      plan({ conditions }, { potsOn: true, lastFrostOn: day('2027-04-10') }),
+      SURROUNDINGS,
+    );
     // 1 March 2027 is a Monday; 30 days before it is Saturday 30 January.
     expect(daysOf(found, 'cold')).toEqual(['2027-01-29']);
     expect(daysOf(found, 'treat_mix')).toEqual(['2027-02-26']);
@@ -115,17 +121,25 @@ describe('calendar', () => {
   test('no gap between waterings is longer than a plant waits, whatever the class’s days', () => {
     const meetings = fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { minLength: 1 });
     fc.assert(
-      fc.property(meetings, fc.integer({ min: 1, max: 5 }), fc.nat(40), (meetingDays, waterEveryDays, shift) => {
-        const sowOn = addDays(day('2027-12-20'), shift);
-        const holidays = [{ name: 'Winter', from: day('2027-12-24'), to: day('2028-01-09') }];
-        const changed = plan({ sowOn, lessonOn: addDays(sowOn, 40) }, { meetingDays, waterEveryDays, holidays });
-        const days = [sowOn, ...daysOf(planCalendar(changed, SURROUNDINGS), 'water').map(day)];
-        for (let index = 1; index < days.length; index += 1) {
-          const gap = daysBetween(days[index - 1]!, days[index]!);
-          expect(gap).toBeGreaterThan(0);
-          expect(gap).toBeLessThanOrEqual(waterEveryDays + 1);
-        }
-      }),
+      fc.property(
+        meetings,
+        fc.integer({ min: 1, max: 5 }),
+        fc.nat(40),
+        (meetingDays, waterEveryDays, shift) => {
+          const sowOn = addDays(day('2027-12-20'), shift);
+          const holidays = [{ name: 'Winter', from: day('2027-12-24'), to: day('2028-01-09') }];
+          const changed = plan(
+            { sowOn, lessonOn: addDays(sowOn, 40) },
+            { meetingDays, waterEveryDays, holidays },
+          );
+          const days = [sowOn, ...daysOf(planCalendar(changed, SURROUNDINGS), 'water').map(day)];
+          for (let index = 1; index < days.length; index += 1) {
+            const gap = daysBetween(days[index - 1]!, days[index]!);
+            expect(gap).toBeGreaterThan(0);
+            expect(gap).toBeLessThanOrEqual(waterEveryDays + 1);
+          }
+        },
+      ),
       { numRuns: 60 },
     );
   });

@@ -80,9 +80,7 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
   const sowings = [...new Set(growths.map((growth) => growth.sowOn))].sort();
   const firstSowing = sowings[0] ?? plan.sowOn;
   const band = emergenceBand(growths);
-  const firstCheck = from(
-    band ? addDays(band.from, -1) : addDays(firstSowing, UNKNOWN_FIRST_CHECK),
-  );
+  const firstCheck = from(band ? addDays(band.from, -1) : addDays(firstSowing, UNKNOWN_FIRST_CHECK));
 
   putPreparation(plan, firstSowing, put);
   sowings.forEach((day, index) => {
@@ -133,8 +131,7 @@ export function readingDays(plan: Plan, firstCheck: CalendarDay): CalendarDay[] 
   let nextWeekly = firstCheck;
   for (let day = firstCheck; day <= plan.lessonOn && days.length < MOST_TASKS; day = addDays(day, 1)) {
     if (!isClassDay(day, plan.calendar)) continue;
-    const isDue =
-      rhythm === 'class_days' || (rhythm === 'every_other' ? count % 2 === 0 : day >= nextWeekly);
+    const isDue = rhythm === 'class_days' || (rhythm === 'every_other' ? count % 2 === 0 : day >= nextWeekly);
     if (isDue) days.push(day);
     if (isDue && rhythm === 'weekly') nextWeekly = addDays(day, 7);
     count += 1;
@@ -179,7 +176,8 @@ function putLater(
     const wanted = addDays(allUp, THIN_AFTER_UP) > twoWeeks ? addDays(allUp, THIN_AFTER_UP) : twoWeeks;
     put('thin', wanted, from(wanted));
   }
-  if (plan.calendar.potsOn) put('pot_on', addDays(allUp, POT_ON_AFTER_UP), from(addDays(allUp, POT_ON_AFTER_UP)));
+  if (plan.calendar.potsOn)
+    put('pot_on', addDays(allUp, POT_ON_AFTER_UP), from(addDays(allUp, POT_ON_AFTER_UP)));
   const frost = plan.calendar.lastFrostOn;
   if (frost !== null) {
     const safe = addDays(frost, 1);

@@ -4,6 +4,9 @@ import { addDays, type CalendarDay, weekday } from '../shared/index.ts';
 /** When a class meets. */
 export type ClassDays = Pick<CalendarRules, 'meetingDays' | 'holidays'>;
 
+/** Monday to Friday without holidays. */
+export const SCHOOL_DAYS: ClassDays = { meetingDays: [1, 2, 3, 4, 5], holidays: [] };
+
 /** Days looked at before giving up on a class that never meets. */
 const LONGEST_BREAK = 200;
 

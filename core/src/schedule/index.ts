@@ -7,7 +7,14 @@ export {
   TASK_CODES,
   type TaskCode,
 } from './calendar.ts';
-export { type ClassDays, classDayFrom, classDayUpTo, holidayOn, isClassDay } from './class-days.ts';
+export {
+  type ClassDays,
+  classDayFrom,
+  classDayUpTo,
+  holidayOn,
+  isClassDay,
+  SCHOOL_DAYS,
+} from './class-days.ts';
 export { emergenceWindow, USUAL_ROOM_C } from './emergence.ts';
 export {
   EXPERIMENT_STATUSES,
@@ -25,13 +32,6 @@ export {
   sowingAdvice,
   type SowingChoice,
 } from './readiness.ts';
-export {
-  LONGEST_PLAN_DAYS,
-  nextClassDay,
-  type RibbonDay,
-  ribbonDays,
-  type RibbonPlan,
-  SCHOOL_WEEK,
-} from './ribbon.ts';
+export { LONGEST_PLAN_DAYS, type RibbonDay, ribbonDays, type RibbonPlan } from './ribbon.ts';
 export { calendarWithChanges, type ScheduledTask, type TaskChange } from './task-changes.ts';
 export { type PlanSurroundings, type TreatmentGrowth, treatmentGrowth } from './treatment-growth.ts';

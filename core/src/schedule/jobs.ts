@@ -1,5 +1,5 @@
-import { type CalendarDay, daysBetween, weekday } from '../shared/index.ts';
-import { SCHOOL_WEEK } from './ribbon.ts';
+import { type CalendarDay, daysBetween } from '../shared/index.ts';
+import { type ClassDays, isClassDay, SCHOOL_DAYS } from './class-days.ts';
 
 /** Where an experiment stands in its life. */
 export const EXPERIMENT_STATUSES = ['draft', 'planted', 'growing', 'finished'] as const;
@@ -27,14 +27,14 @@ export type Job =
   | { readonly code: 'nothing' };
 
 /** The next job of an experiment. */
-export function nextJob(facts: JobFacts, classWeekdays: readonly number[] = SCHOOL_WEEK): Job {
+export function nextJob(facts: JobFacts, rules: ClassDays = SCHOOL_DAYS): Job {
   if (facts.status === 'finished') return { code: 'nothing' };
   if (facts.status === 'draft') return { code: 'sow', inDays: daysBetween(facts.today, facts.sowOn) };
   const toLesson = daysBetween(facts.today, facts.lessonOn);
   if (toLesson === 0) return { code: 'lesson', inDays: 0 };
   const left = facts.unitsToRead - facts.unitsReadToday;
   if (facts.unitsToRead > 0 && left === 0) return { code: 'all-read', of: facts.unitsToRead };
-  const meets = classWeekdays.includes(weekday(facts.today));
+  const meets = isClassDay(facts.today, rules);
   if (left > 0 && facts.sowOn < facts.today && (meets || facts.unitsReadToday > 0)) {
     return { code: 'read', left, of: facts.unitsToRead };
   }

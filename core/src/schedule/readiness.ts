@@ -1,5 +1,12 @@
 import type { Plan } from '../design/index.ts';
-import { addDays, type CalendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
+import {
+  addDays,
+  type CalendarDay,
+  daysBetween,
+  defined,
+  notDefined,
+  type Outcome,
+} from '../shared/index.ts';
 import { chanceReady, chanceUp } from '../simulate/index.ts';
 import { binomialTerms } from '../statistics/index.ts';
 import { type ClassDays, classDayUpTo, isClassDay } from './class-days.ts';
@@ -37,7 +44,10 @@ export function readiness(
   const spread = countDistribution(chances);
   const needed = Math.ceil(plan.goal.share * chances.length - 1e-9);
   return defined({
-    chance: Math.min(1, spread.slice(needed).reduce((sum, term) => sum + term, 0)),
+    chance: Math.min(
+      1,
+      spread.slice(needed).reduce((sum, term) => sum + term, 0),
+    ),
     expected: chances.reduce((sum, chance) => sum + chance, 0),
     units: chances.length,
   });

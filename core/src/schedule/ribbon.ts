@@ -1,7 +1,5 @@
-import { addDays, type CalendarDay, daysBetween, daysFromTo, weekday } from '../shared/index.ts';
-
-/** ISO weekdays on which the class meets. */
-export const SCHOOL_WEEK: readonly number[] = [1, 2, 3, 4, 5];
+import { addDays, type CalendarDay, daysBetween, daysFromTo } from '../shared/index.ts';
+import { type ClassDays, isClassDay, SCHOOL_DAYS } from './class-days.ts';
 
 /** The most days from sowing to the lesson that a plan may have: a longer one has a slip in its year. */
 export const LONGEST_PLAN_DAYS = 366;
@@ -28,7 +26,8 @@ export interface RibbonPlan {
   readonly daysToEmergence: { readonly min: number; readonly max: number } | null;
   /** Days that hold readings; the ribbon stretches to show them all. */
   readonly readDays: readonly CalendarDay[];
-  readonly classWeekdays?: readonly number[];
+  /** When the class meets; Monday to Friday when left out. */
+  readonly classDays?: ClassDays;
 }
 
 /** The days of the ribbon: from sowing to the lesson, and as far as readings or a growing today reach. */
@@ -36,25 +35,18 @@ export function ribbonDays(plan: RibbonPlan): RibbonDay[] {
   const start = [plan.sowOn, ...plan.readDays].reduce(earlier);
   const planned = [plan.lessonOn, ...plan.readDays].reduce(later);
   const end = earlier(later(planned, addDays(start, 1)), addDays(start, LONGEST_RIBBON_DAYS));
-  const classWeekdays = plan.classWeekdays ?? SCHOOL_WEEK;
+  const rules = plan.classDays ?? SCHOOL_DAYS;
   return daysFromTo(start, end).map((day) => {
     const age = daysBetween(plan.sowOn, day);
     const window = plan.daysToEmergence;
     return {
       day,
       age,
-      isClassDay: classWeekdays.includes(weekday(day)),
+      isClassDay: isClassDay(day, rules),
       isToday: day === plan.today,
       inEmergenceWindow: window !== null && age >= window.min && age <= window.max,
     };
   });
-}
-
-/** The first class day on or after `day`. */
-export function nextClassDay(day: CalendarDay, classWeekdays: readonly number[] = SCHOOL_WEEK): CalendarDay {
-  let next = day;
-  for (let step = 0; step < 7 && !classWeekdays.includes(weekday(next)); step += 1) next = addDays(next, 1);
-  return next;
 }
 
 function earlier(a: CalendarDay, b: CalendarDay): CalendarDay {

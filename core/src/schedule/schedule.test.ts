@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { calendarDay } from '../shared/index.ts';
-import { isDueToday, type JobFacts, jobRank, nextClassDay, nextJob, ribbonDays } from './index.ts';
+import { isDueToday, type JobFacts, jobRank, nextJob, ribbonDays } from './index.ts';
 
 const MONDAY = calendarDay('2026-11-23');
 const SATURDAY = calendarDay('2026-11-28');
@@ -49,10 +49,11 @@ describe('ribbon', () => {
     expect(ribbonDays({ ...plan, daysToEmergence: null }).some((day) => day.inEmergenceWindow)).toBe(false);
   });
 
-  test('the next class day skips the weekend, and never runs for ever', () => {
-    expect(nextClassDay(SATURDAY)).toBe('2026-11-30');
-    expect(nextClassDay(MONDAY)).toBe(MONDAY);
-    expect(nextClassDay(MONDAY, [])).toBe('2026-11-30');
+  test('shows holidays and the class’s own days as off', () => {
+    const holidays = [{ name: 'Trip', from: calendarDay('2026-11-09'), to: calendarDay('2026-11-10') }];
+    const days = ribbonDays({ ...plan, classDays: { meetingDays: [1, 2, 3], holidays } });
+    const class2 = days.filter((day) => day.isClassDay && day.day < '2026-11-14').map((day) => day.day);
+    expect(class2).toEqual(['2026-11-02', '2026-11-03', '2026-11-04', '2026-11-11']);
   });
 });
 

@@ -62,8 +62,7 @@ export interface HeightSpread {
 export function heightSpread(days: number, setting: GrowthSetting): Outcome<HeightSpread> {
   const { middle, spread } = shapeOf(setting.daysToEmergence);
   const typicalAfter = (emergedAt: number): number =>
-    setting.finalHeightMm /
-    (1 + Math.exp(-setting.ratePerDay * (days - emergedAt - setting.daysToFastest)));
+    setting.finalHeightMm / (1 + Math.exp(-setting.ratePerDay * (days - emergedAt - setting.daysToFastest)));
   const last = spread === 0 ? FAR : Math.min(FAR, Math.log(Math.max(days, 1e-9) / middle) / spread);
   if (days < middle / 2 || last <= -FAR + 1) return notDefined('no-values');
   const over = (power: 0 | 1 | 2): number =>

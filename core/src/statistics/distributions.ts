@@ -57,8 +57,7 @@ export function upperNoncentralF(f: number, df1: number, df2: number, noncentral
   const x = (df1 * f) / (df1 * f + df2);
   let sum = 0;
   for (let j = 0; j < 2 * mean + 200; j += 1) {
-    const weight =
-      mean === 0 ? (j === 0 ? 1 : 0) : Math.exp(-mean + j * Math.log(mean) - logGamma(j + 1));
+    const weight = mean === 0 ? (j === 0 ? 1 : 0) : Math.exp(-mean + j * Math.log(mean) - logGamma(j + 1));
     if (j > mean && weight < NEGLIGIBLE) break;
     sum += weight * upperIncompleteBeta(x, df1 / 2 + j, df2 / 2);
   }

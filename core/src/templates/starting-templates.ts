@@ -1,4 +1,11 @@
-import { type Aspect, type InvestigationKind, PLAIN_LEVEL, type Plan, type PlanFactor, type PlanLevel } from '../design/index.ts';
+import {
+  type Aspect,
+  type InvestigationKind,
+  PLAIN_LEVEL,
+  type Plan,
+  type PlanFactor,
+  type PlanLevel,
+} from '../design/index.ts';
 
 /** A plan to start from, without dates and data. */
 export interface StartingTemplate {
@@ -14,7 +21,11 @@ export interface StartingTemplate {
   readonly changes: Partial<Plan>;
 }
 
-function factor(name: string, aspect: Aspect, levels: readonly (Partial<PlanLevel> & { name: string })[]): PlanFactor {
+function factor(
+  name: string,
+  aspect: Aspect,
+  levels: readonly (Partial<PlanLevel> & { name: string })[],
+): PlanFactor {
   return { name, aspect, levels: levels.map((level) => ({ ...PLAIN_LEVEL, ...level })) };
 }
 
@@ -241,6 +252,10 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     question: 'Whose oat is first to look over the pencil pot?',
     about: 'Every child a plant, one mark to pass.',
     days: 21,
-    changes: { referenceMm: 100, replicates: 12, containers: [{ kind: 'cups', name: '', rows: 2, columns: 6, brightSide: 'top', cellMl: 200 }] },
+    changes: {
+      referenceMm: 100,
+      replicates: 12,
+      containers: [{ kind: 'cups', name: '', rows: 2, columns: 6, brightSide: 'top', cellMl: 200 }],
+    },
   },
 ];

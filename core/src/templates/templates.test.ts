@@ -18,14 +18,15 @@ test.each(STARTING_TEMPLATES.map((template) => [template.id, template] as const)
     const crop = STARTING_CROPS.find((one) => one.id === cropId)!;
     const sowOn = calendarDay('2027-03-08');
     const lessonOn = addDays(sowOn, days);
-    const plan = { ...startPlan({ kind, question, crop, otherCrops: STARTING_CROPS, sowOn, lessonOn }), ...changes };
+    const plan = {
+      ...startPlan({ kind, question, crop, otherCrops: STARTING_CROPS, sowOn, lessonOn }),
+      ...changes,
+    };
     const units = plannedUnits(plan).map((unit) => ({ ...unit, team: '' }));
     const found = reviewPlan({ plan, units, today: TODAY, crops: STARTING_CROPS, lots: [] });
     const isExpected = (code: string): boolean => code === 'lined-up' && plan.containers.length > 1;
     expect(
-      found.filter(
-        ({ severity, facts }) => ['stops'].includes(severity) && !isExpected(facts.code),
-      ),
+      found.filter(({ severity, facts }) => ['stops'].includes(severity) && !isExpected(facts.code)),
     ).toEqual([]);
   },
 );

@@ -24,3 +24,4 @@ export {
   type FindingWords,
   SEVERITY_WORDS,
 } from './review-words.ts';
+export { rehearsalWords } from './rehearsal-words.ts';

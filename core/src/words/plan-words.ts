@@ -12,7 +12,7 @@ import type { TaskCode } from '../schedule/index.ts';
 /** Name and use of each kind of investigation. */
 export const KIND_WORDS: Record<InvestigationKind, { readonly name: string; readonly about: string }> = {
   one_factor: { name: 'One change', about: 'One thing changed, against pots left as usual.' },
-  crossed: { name: 'Two changes crossed', about: 'Two or three things changed, in every combination.' },
+  crossed: { name: 'Crossed changes', about: 'Two or three things changed, in every combination.' },
   density: { name: 'Crowding', about: 'More or fewer plants in a pot.' },
   crops: { name: 'Crops side by side', about: 'Two or more crops, nothing else changed.' },
   ages: { name: 'Age ladder', about: 'Sown on several days, so all ages stand in a row.' },
@@ -67,7 +67,7 @@ export const DEPTH_WORDS: Record<DepthRule, string> = {
 };
 
 export const DEPTH_REASON_WORDS: Record<DepthReason, string> = {
-  'packet-says': 'the packet knows its seed best',
+  'packet-says': 'packets know their own seed best',
   'needs-light': 'this seed needs light to come up',
   tiny: 'a seed this small has no strength for the way up',
   'no-figure': 'there is no figure on the packet, so the size of the seed decides',
@@ -119,6 +119,7 @@ export function volumeText(ml: number): string {
 export function chanceText(chance: number): string {
   if (chance >= 0.995) return chance >= 0.9995 ? 'as good as certain' : '99 in 100';
   if (chance <= 0.005) return chance <= 0.0005 ? 'as good as never' : '1 in 200';
-  if (chance > 0.905 || chance < 0.095) return `${Math.round(chance * 100)} in 100`;
-  return `${Math.round(chance * 10)} in 10`;
+  const tenths = Math.round(chance * 10);
+  const isTenths = Math.abs(chance - tenths / 10) < 0.005 && tenths > 0 && tenths < 10;
+  return isTenths ? `${tenths} in 10` : `${Math.round(chance * 100)} in 100`;
 }

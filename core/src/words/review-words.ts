@@ -20,9 +20,15 @@ export const SEVERITY_WORDS: Record<Severity, string> = {
 };
 
 const CAUTION_WORDS: Record<Caution, readonly [title: string, detail: string]> = {
-  soil: ['Soil and compost', 'Wash hands after touching soil; cover cuts; do not breathe the dust of dry mix.'],
+  soil: [
+    'Soil and compost',
+    'Wash hands after touching soil; cover cuts; do not breathe the dust of dry mix.',
+  ],
   acid: ['Vinegar or another acid', 'Eye protection and gloves; an adult pours. Keep it apart from bleach.'],
-  alkali: ['Lime, ash or baking soda', 'Eye protection and gloves, no dust in the air; crush tablets in a closed bag.'],
+  alkali: [
+    'Lime, ash or baking soda',
+    'Eye protection and gloves, no dust in the air; crush tablets in a closed bag.',
+  ],
   salt: ['Salt', 'Not for tasting. Wipe up spills; they harm other plants.'],
   bags: ['Sealed bags', 'A bag that goes mouldy stays sealed and is thrown away sealed.'],
   glass: ['Glass jars', 'Away from the edge; an adult sweeps up what breaks.'],
@@ -97,11 +103,13 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       return words(
         `Likely to show a difference of ${percent(facts.relative)} or more, about ${length(facts.mm)}`,
         `With about ${Math.round(facts.units * 10) / 10} pots to compare on each side, plants that vary as they usually do, and luck as it is, 8 of 10 classes would see a difference that large. A smaller one would mostly be missed.`,
-        'Use enough pots to see 30 %',
+        'Enough pots to see 30\u00a0%',
       );
     case 'pots-stay-empty':
       return words(
-        `About ${countText(facts.expected)} likely to stay empty`,
+        facts.expected < 0.75
+          ? 'A pot may stay empty'
+          : `About ${countText(facts.expected)} likely to stay empty`,
         `With ${facts.seeds === 1 ? 'one seed' : `${facts.seeds} seeds`} a pot, the chance of at least one empty pot is ${chanceText(facts.chanceOfAny)}.`,
         'Sow enough seeds',
       );
@@ -164,11 +172,7 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         'Move to a class day',
       );
     case 'sowing-is-past':
-      return words(
-        'The sowing day has passed',
-        `${style.day(facts.day)} is before today.`,
-        'Move the dates',
-      );
+      return words('The sowing day has passed', `${style.day(facts.day)} is before today.`, 'Move the dates');
     case 'dates-crossed':
       return words('The lesson is not after the sowing', 'Put the two dates in order.');
     case 'helper-missing':
@@ -192,7 +196,10 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
     case 'caution':
       return words(...CAUTION_WORDS[facts.caution]);
     case 'layout-mixed':
-      return words('Treatments are well mixed', 'No treatment owns the bright side, a row, a column or a container.');
+      return words(
+        'Treatments are well mixed',
+        'No treatment owns the bright side, a row, a column or a container.',
+      );
   }
 }
 
@@ -201,7 +208,8 @@ export function costWords({ units, seeds, days }: MendCost): string {
   const parts = [
     units !== 0 && `${Math.abs(units)} pots ${units > 0 ? 'more' : 'fewer'}`,
     seeds !== 0 && `${Math.abs(seeds)} seeds ${seeds > 0 ? 'more' : 'fewer'}`,
-    days !== 0 && `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`,
+    days !== 0 &&
+      `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`,
   ].filter((part) => part !== false);
   return parts.length === 0 ? 'costs nothing' : listed(parts);
 }

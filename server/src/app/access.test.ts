@@ -20,7 +20,14 @@ beforeAll(async () => {
   owner = await server.teacher();
   const experiment = await startSown(owner);
   experimentId = experiment.id;
-  params = { experimentId, lotId: uuid(), templateId: uuid(), sizeId: uuid(), taskKey: 'lesson', newCropId: uuid() };
+  params = {
+    experimentId,
+    lotId: uuid(),
+    templateId: uuid(),
+    sizeId: uuid(),
+    taskKey: 'lesson',
+    newCropId: uuid(),
+  };
   await keepOneOfEach(owner, params);
   await owner
     .put(`/api/experiments/${experimentId}/readings/${uuid()}`)

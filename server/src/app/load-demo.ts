@@ -1,10 +1,11 @@
-import { DEMO_EMAIL, DEMO_TEACHER, demoExperiments } from '@bright-sprout/demo';
+import { DEMO_EMAIL, DEMO_TEACHER, demoExperiments, demoSeedLots } from '@bright-sprout/demo';
 import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import type { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ExchangeService } from '../exchange/index.ts';
 import { Teacher, TeachersService } from '../people/index.ts';
+import { SeedLot } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** Number of teachers there are. */
@@ -26,9 +27,13 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     .get(TeachersService)
     .register({ ...DEMO_TEACHER, email: DEMO_EMAIL, password }, true);
   const clock = app.get(Clock);
-  for (const { hypothesis, status, experiment } of demoExperiments(clock.today(teacher.timeZone))) {
+  const today = clock.today(teacher.timeZone);
+  for (const { cropId, name, ...figures } of demoSeedLots(today)) {
+    await source.getRepository(SeedLot).save({ id: uuid(), teacherId: teacher.id, cropId, name, figures });
+  }
+  for (const { hypothesis, status, plan, experiment } of demoExperiments(today)) {
     await app
       .get(ExchangeService)
-      .insert({ id: uuid(), teacherId: teacher.id, hypothesis, status }, experiment);
+      .insert({ id: uuid(), teacherId: teacher.id, hypothesis, status, plan }, experiment);
   }
 }

@@ -48,12 +48,19 @@ export class CalendarService {
     const stored = await this.store.load(experimentId);
     const plan = planOf(stored);
     if (!plan) {
-      throw new ApiError('bad_request', 'This design came from a file without a plan, so it has no calendar.');
+      throw new ApiError(
+        'bad_request',
+        'This design came from a file without a plan, so it has no calendar.',
+      );
     }
     const [crops, lots] = [await this.drawer.crops(teacher), await this.drawer.seedLots(teacher)];
     const { tasks } = calendarWithChanges(plan, { crops, lots }, stored.tasks.map(taskChange));
     const { question, version } = stored.experiment;
-    const calendar = ical({ name: question, method: ICalCalendarMethod.PUBLISH, prodId: '//Bright Sprout//EN' });
+    const calendar = ical({
+      name: question,
+      method: ICalCalendarMethod.PUBLISH,
+      prodId: '//Bright Sprout//EN',
+    });
     for (const task of tasks) {
       const words = task.title || TASK_WORDS[task.code];
       const forWhom = task.treatments.length > 0 ? ` (${task.treatments.join(', ')})` : '';

@@ -60,9 +60,7 @@ function sizeProblems(plan: PlanRequest): FieldProblem[] {
   const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
   const fit = Math.floor(places / treatments);
   const advice =
-    fit === 0
-      ? 'Use a larger container, or several.'
-      : `Use at most ${fit} of each, or a larger container.`;
+    fit === 0 ? 'Use a larger container, or several.' : `Use at most ${fit} of each, or a larger container.`;
   const message = `${problem.units} pots do not fit into ${places} places. ${advice}`;
   return [{ field: 'replicates', message }];
 }
@@ -105,14 +103,19 @@ const FIXED = {
 /** The fixed parts in which two plans differ, in words. Names of factors and levels, and of containers, may change. */
 export function fixedDifferences(before: Plan, after: Plan): string[] {
   const keys = Object.keys(FIXED) as (keyof typeof FIXED)[];
-  const different = keys.filter((key) => JSON.stringify(bare(before)[key]) !== JSON.stringify(bare(after)[key]));
+  const different = keys.filter(
+    (key) => JSON.stringify(bare(before)[key]) !== JSON.stringify(bare(after)[key]),
+  );
   return [...new Set(different.map((key) => FIXED[key]))];
 }
 
 function bare(plan: Plan): Record<keyof typeof FIXED, unknown> {
   return {
     ...plan,
-    factors: plan.factors.map(({ levels, aspect }) => [aspect, levels.map((level) => sorted({ ...level, name: '' }))]),
+    factors: plan.factors.map(({ levels, aspect }) => [
+      aspect,
+      levels.map((level) => sorted({ ...level, name: '' })),
+    ]),
     containers: plan.containers.map((container) => sorted({ ...container, name: '' })),
     measure: sorted(plan.measure),
   };

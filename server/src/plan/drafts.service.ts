@@ -1,6 +1,6 @@
 import type { StartRequest } from '@bright-sprout/contract/plan';
 import { type Plan, startPlan } from '@bright-sprout/core/design';
-import { classDayFrom, SCHOOL_WEEK } from '@bright-sprout/core/schedule';
+import { classDayFrom, SCHOOL_DAYS } from '@bright-sprout/core/schedule';
 import { addDays, type CalendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { STARTING_TEMPLATES } from '@bright-sprout/core/templates';
 import { Injectable } from '@nestjs/common';
@@ -19,7 +19,6 @@ import { planOf } from './plan-from-rows.ts';
 import { planRows, variableOf } from './plan-rows.ts';
 
 const DAYS_TO_LESSON = 25;
-const WEEK = { meetingDays: SCHOOL_WEEK, holidays: [] };
 
 /** Starts drafts: from a kind, a template or another plan. */
 @Injectable()
@@ -93,7 +92,7 @@ export class Drafts {
     const crop = await this.drawer.crop(request.cropId, teacher);
     const crops = await this.drawer.crops(teacher);
     const sowOn = this.#nextClassDay(teacher);
-    const lessonOn = request.lessonOn ?? classDayFrom(addDays(sowOn, DAYS_TO_LESSON), WEEK);
+    const lessonOn = request.lessonOn ?? classDayFrom(addDays(sowOn, DAYS_TO_LESSON), SCHOOL_DAYS);
     const { question } = request;
     return startPlan({ kind, question, crop, otherCrops: neighbours(crop.id, crops), sowOn, lessonOn });
   }
@@ -104,7 +103,7 @@ export class Drafts {
     const sowOn = this.#nextClassDay(teacher);
     if (shipped) {
       const crop = await this.drawer.crop(cropId, teacher);
-      const lessonOn = request.lessonOn ?? classDayFrom(addDays(sowOn, shipped.days), WEEK);
+      const lessonOn = request.lessonOn ?? classDayFrom(addDays(sowOn, shipped.days), SCHOOL_DAYS);
       const crops = await this.drawer.crops(teacher);
       const { kind, changes } = shipped;
       const wish = { kind, question, crop, otherCrops: neighbours(crop.id, crops), sowOn, lessonOn };
@@ -128,7 +127,7 @@ export class Drafts {
   }
 
   #nextClassDay(teacher: KnownTeacher): CalendarDay {
-    return classDayFrom(addDays(this.clock.today(teacher.timeZone), 1), WEEK);
+    return classDayFrom(addDays(this.clock.today(teacher.timeZone), 1), SCHOOL_DAYS);
   }
 }
 

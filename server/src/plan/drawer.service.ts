@@ -33,9 +33,10 @@ export class DrawerService {
 
   /** @throws ApiError when there is no such crop for this teacher */
   async crop(id: string, teacher: KnownTeacher): Promise<CropView> {
-    const crop = await this.source
-      .getRepository(Crop)
-      .findOneBy([{ id, teacherId: IsNull() }, { id, teacherId: teacher.id }]);
+    const crop = await this.source.getRepository(Crop).findOneBy([
+      { id, teacherId: IsNull() },
+      { id, teacherId: teacher.id },
+    ]);
     if (!crop) throw invalidField('cropId', 'Choose a crop from the drawer.');
     return cropView(crop);
   }
@@ -49,7 +50,10 @@ export class DrawerService {
     ];
     const { min, best, max } = request.temperatureC;
     if (min > best || best > max) {
-      problems.push({ field: 'temperatureC', message: 'Put the temperatures in order: lowest, best, highest.' });
+      problems.push({
+        field: 'temperatureC',
+        message: 'Put the temperatures in order: lowest, best, highest.',
+      });
     }
     if (problems.length > 0) throw invalidFields(problems);
     await this.#claim(Crop, id, teacher);

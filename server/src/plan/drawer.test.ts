@@ -20,9 +20,15 @@ describe('crops of one’s own', () => {
   test('are kept, changed, planned with, and nobody else’s', async () => {
     const id = uuid();
     await teacher.put(`/api/crops/${id}`).send(CROP).expect(200);
-    const changed = await teacher.put(`/api/crops/${id}`).send({ ...CROP, germinationPercent: 75 }).expect(200);
+    const changed = await teacher
+      .put(`/api/crops/${id}`)
+      .send({ ...CROP, germinationPercent: 75 })
+      .expect(200);
     expect(changed.body).toEqual({ ...CROP, germinationPercent: 75, id, isOwn: true });
-    const started = await teacher.put(`/api/experiments/${uuid()}`).send({ question: 'Why?', cropId: id }).expect(200);
+    const started = await teacher
+      .put(`/api/experiments/${uuid()}`)
+      .send({ question: 'Why?', cropId: id })
+      .expect(200);
     expect(started.body.crop.commonName).toBe('Moonflower');
     const stranger = await server.teacher();
     const crops = (await stranger.get('/api/crops')).body as { id: string }[];
@@ -45,10 +51,18 @@ describe('packets', () => {
   test('are kept with their tests, changed and taken out', async () => {
     const id = uuid();
     const tests = [{ on: '2026-05-04', sown: 20, up: 13 }];
-    const kept = await teacher.put(`/api/seed-lots/${id}`).send({ ...LOT, tests }).expect(200);
+    const kept = await teacher
+      .put(`/api/seed-lots/${id}`)
+      .send({ ...LOT, tests })
+      .expect(200);
     expect(kept.body).toMatchObject({ id, cropName: 'Oat', tests, testsOnShelf: [] });
-    await teacher.put(`/api/seed-lots/${id}`).send({ ...LOT, name: 'Green packet' }).expect(200);
-    expect((await teacher.get('/api/seed-lots')).body).toMatchObject([{ id, name: 'Green packet', tests: [] }]);
+    await teacher
+      .put(`/api/seed-lots/${id}`)
+      .send({ ...LOT, name: 'Green packet' })
+      .expect(200);
+    expect((await teacher.get('/api/seed-lots')).body).toMatchObject([
+      { id, name: 'Green packet', tests: [] },
+    ]);
     await teacher.delete(`/api/seed-lots/${id}`).expect(204);
     expect((await teacher.get('/api/seed-lots')).body).toEqual([]);
   });
@@ -57,18 +71,23 @@ describe('packets', () => {
     const tests = [{ on: '2026-05-04', sown: 20, up: 21 }];
     const answer = await teacher.put(`/api/seed-lots/${uuid()}`).send({ ...LOT, tests });
     expect(answer.body.fields[0].field).toBe('tests.0.up');
-    await teacher.put(`/api/seed-lots/${uuid()}`).send({ ...LOT, cropId: 'moon-cheese' }).expect(400);
+    await teacher
+      .put(`/api/seed-lots/${uuid()}`)
+      .send({ ...LOT, cropId: 'moon-cheese' })
+      .expect(400);
   });
 
   test('learn from a finished packet test on the shelf, by each cell’s last count', async () => {
     const lotId = uuid();
     await teacher.put(`/api/seed-lots/${lotId}`).send(LOT).expect(200);
     const started = { question: 'Is it still good?', cropId: 'oat', kind: 'packet_test' };
-    const draft = (await teacher.put(`/api/experiments/${uuid()}`).send(started).expect(200)).body as ExperimentView;
+    const draft = (await teacher.put(`/api/experiments/${uuid()}`).send(started).expect(200))
+      .body as ExperimentView;
     const plan = planOf(draft, { lotId, replicates: 2, seedsPerUnit: 5 });
     await teacher.put(`/api/experiments/${draft.id}/plan`).send(plan).expect(200);
     const sowing = { sowedOn: dayFromToday(-10) };
-    const sown = (await teacher.put(`/api/experiments/${draft.id}/sowing`).send(sowing).expect(200)).body as ExperimentView;
+    const sown = (await teacher.put(`/api/experiments/${draft.id}/sowing`).send(sowing).expect(200))
+      .body as ExperimentView;
     expect(sown.variables).toMatchObject([{ name: 'seeds up', kind: 'count', unit: 'seeds', step: 1 }]);
     const count = (unit: number, day: number, value: number | null) =>
       teacher
@@ -98,7 +117,10 @@ describe('packets', () => {
 test('container sizes are kept, changed and taken away', async () => {
   const id = uuid();
   await teacher.put(`/api/container-sizes/${id}`).send(SIZE).expect(200);
-  await teacher.put(`/api/container-sizes/${id}`).send({ ...SIZE, rows: 3 }).expect(200);
+  await teacher
+    .put(`/api/container-sizes/${id}`)
+    .send({ ...SIZE, rows: 3 })
+    .expect(200);
   expect((await teacher.get('/api/container-sizes')).body).toEqual([{ ...SIZE, rows: 3, id }]);
   await teacher.delete(`/api/container-sizes/${id}`).expect(204);
   expect((await teacher.get('/api/container-sizes')).body).toEqual([]);
@@ -109,7 +131,10 @@ describe('starting', () => {
     const body = { question: 'Why?', cropId: 'radish', kind };
     const answer = await teacher.put(`/api/experiments/${uuid()}`).send(body).expect(200);
     expect(answer.body.plan.kind).toBe(kind);
-    const again = await teacher.put(`/api/experiments/${answer.body.id}/plan`).send(planOf(answer.body)).expect(200);
+    const again = await teacher
+      .put(`/api/experiments/${answer.body.id}/plan`)
+      .send(planOf(answer.body))
+      .expect(200);
     expect(again.body.units).toEqual(answer.body.units);
   });
 
@@ -117,8 +142,12 @@ describe('starting', () => {
     'from the template %s gives a plan that is saved as it is',
     async (templateId, cropId, question) => {
       const body = { question, cropId, templateId };
-      const started = (await teacher.put(`/api/experiments/${uuid()}`).send(body).expect(200)).body as ExperimentView;
-      const saved = await teacher.put(`/api/experiments/${started.id}/plan`).send(planOf(started)).expect(200);
+      const started = (await teacher.put(`/api/experiments/${uuid()}`).send(body).expect(200))
+        .body as ExperimentView;
+      const saved = await teacher
+        .put(`/api/experiments/${started.id}/plan`)
+        .send(planOf(started))
+        .expect(200);
       expect(saved.body.plan).toEqual(started.plan);
     },
   );
@@ -127,14 +156,25 @@ describe('starting', () => {
     const draft = await startDraft(teacher);
     const plan = planOf(draft, { constants: ['one thing'], replicates: 4 });
     await teacher.put(`/api/experiments/${draft.id}/plan`).send(plan).expect(200);
-    await teacher.put(`/api/experiments/${draft.id}/sowing`).send({ sowedOn: dayFromToday(-30) }).expect(200);
+    await teacher
+      .put(`/api/experiments/${draft.id}/sowing`)
+      .send({ sowedOn: dayFromToday(-30) })
+      .expect(200);
     const templateId = uuid();
-    await teacher.put(`/api/experiments/${draft.id}/templates/${templateId}`).send({ about: 'Good for March' }).expect(200);
+    await teacher
+      .put(`/api/experiments/${draft.id}/templates/${templateId}`)
+      .send({ about: 'Good for March' })
+      .expect(200);
     const [own] = (await teacher.get('/api/templates')).body;
     expect(own).toMatchObject({ id: templateId, about: 'Good for March', isOwn: true, cropName: 'Oat' });
     const body = { question: 'Again?', cropId: 'pea', templateId };
     const started = (await teacher.put(`/api/experiments/${uuid()}`).send(body).expect(200)).body;
-    expect(started.plan).toMatchObject({ question: 'Again?', cropId: 'pea', constants: ['one thing'], replicates: 4 });
+    expect(started.plan).toMatchObject({
+      question: 'Again?',
+      cropId: 'pea',
+      constants: ['one thing'],
+      replicates: 4,
+    });
     expect(started).toMatchObject({ status: 'draft' });
     expect(started.sowOn > dayFromToday(-1) && started.lessonOn > started.sowOn).toBe(true);
     await teacher.delete(`/api/templates/${templateId}`).expect(204);
@@ -148,7 +188,9 @@ describe('starting', () => {
     expect(copy.body.plan.factors).toEqual(draft.plan!.factors);
     expect(copy.body.units.map((unit: { id: string }) => unit.id)).not.toContain(draft.units[0]!.id);
     expect((await teacher.get(`/api/experiments/${draft.id}`)).body).toEqual(draft);
-    expect((await teacher.put(`/api/experiments/${draft.id}/copies/${id}`).expect(200)).body).toEqual(copy.body);
+    expect((await teacher.put(`/api/experiments/${draft.id}/copies/${id}`).expect(200)).body).toEqual(
+      copy.body,
+    );
   });
 
   test('with a lesson that is past is told', async () => {

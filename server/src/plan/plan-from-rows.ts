@@ -1,4 +1,10 @@
-import { CONTAINER_KINDS, type Plan, PLAIN_LEVEL, startPlan, usualContainer } from '@bright-sprout/core/design';
+import {
+  CONTAINER_KINDS,
+  type Plan,
+  PLAIN_LEVEL,
+  startPlan,
+  usualContainer,
+} from '@bright-sprout/core/design';
 import { type CalendarDay, type LengthUnit } from '@bright-sprout/core/shared';
 import type { StoredPlan } from './experiment-store.ts';
 
@@ -40,7 +46,11 @@ function planFromRows(stored: StoredPlan): Plan | null {
       {
         name: factor.name,
         aspect: 'other',
-        levels: treatments.map(({ name, isControl }) => ({ ...PLAIN_LEVEL, name: name.slice(0, 60), isControl })),
+        levels: treatments.map(({ name, isControl }) => ({
+          ...PLAIN_LEVEL,
+          name: name.slice(0, 60),
+          isControl,
+        })),
       },
     ],
     replicates,

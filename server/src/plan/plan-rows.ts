@@ -1,12 +1,15 @@
-import {
-  type Plan,
-  plannedUnits,
-  type PlanTreatment,
-  treatmentsOf,
-} from '@bright-sprout/core/design';
+import { type Plan, plannedUnits, type PlanTreatment, treatmentsOf } from '@bright-sprout/core/design';
 import { seedsIn } from '@bright-sprout/core/amounts';
 import { v7 as uuid } from 'uuid';
-import { Container, Factor, Level, Treatment, TreatmentLevel, Unit, Variable } from './design.entities.ts';
+import {
+  type Container,
+  type Factor,
+  type Level,
+  type Treatment,
+  type TreatmentLevel,
+  type Unit,
+  type Variable,
+} from './design.entities.ts';
 import type { PlanRows, StoredPlan } from './experiment-store.ts';
 
 /** Makes the treatments and units of a plan and lays them out by its seed. */
@@ -32,7 +35,16 @@ export function planRows(experimentId: string, plan: Plan): PlanRows {
   );
   const containers = plan.containers.map(
     ({ kind, rows, columns, name, brightSide }, position) =>
-      ({ id: uuid(), experimentId, position, kind, gridRows: rows, gridColumns: columns, name, brightSide }) as Container,
+      ({
+        id: uuid(),
+        experimentId,
+        position,
+        kind,
+        gridRows: rows,
+        gridColumns: columns,
+        name,
+        brightSide,
+      }) as Container,
   );
   const units = plannedUnits(plan).map(
     (unit) =>

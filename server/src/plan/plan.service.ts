@@ -149,7 +149,9 @@ export class PlanService {
         throw invalidField('row', 'Choose a free place in one of the containers.');
       }
       const units = await manager.findBy(Unit, { experimentId: id });
-      const replicates = units.filter((unit) => unit.treatmentId === treatmentId).map((unit) => unit.replicate);
+      const replicates = units
+        .filter((unit) => unit.treatmentId === treatmentId)
+        .map((unit) => unit.replicate);
       await manager.insert(Unit, {
         id: unitId,
         experimentId: id,

@@ -81,7 +81,11 @@ describe('a draft', () => {
 
   test('gets new units when its design changes, and keeps them when only words change', async () => {
     const names = ['Dry', 'Damp', 'Wet', 'Flooded'];
-    const design = { replicates: 3, containers: [usualContainer('cups')], factors: [factorOf('Water', names)] };
+    const design = {
+      replicates: 3,
+      containers: [usualContainer('cups')],
+      factors: [factorOf('Water', names)],
+    };
     const changed = await save(design);
     expect(changed.units).toHaveLength(12);
     expect(
@@ -96,7 +100,12 @@ describe('a draft', () => {
       ['D', false],
     ]);
     expect(changed.containers).toMatchObject([{ kind: 'cups', rows: 3, columns: 5 }]);
-    const factors = [factorOf('Moisture', names.map((name) => `${name}!`))];
+    const factors = [
+      factorOf(
+        'Moisture',
+        names.map((name) => `${name}!`),
+      ),
+    ];
     const renamed = await save({ ...design, factors, version: 1 });
     expect(renamed.units).toEqual(changed.units);
     expect(renamed.factors).toEqual([{ name: 'Moisture', levels: ['Dry!', 'Damp!', 'Wet!', 'Flooded!'] }]);
@@ -125,7 +134,9 @@ describe('a draft', () => {
       { ...usualContainer('pots'), name: 'Shelf', rows: 2, columns: 3, brightSide: 'left' },
     ];
     const changed = await save({ containers });
-    expect(changed.containers).toMatchObject(containers.map(({ name, brightSide }) => ({ name, brightSide })));
+    expect(changed.containers).toMatchObject(
+      containers.map(({ name, brightSide }) => ({ name, brightSide })),
+    );
     const [sill] = changed.containers;
     const onSill = changed.units.filter((unit: { containerId: string }) => unit.containerId === sill.id);
     expect(onSill).toHaveLength(4);
@@ -135,7 +146,10 @@ describe('a draft', () => {
     const containers = [{ ...usualContainer('flat'), rows: 10, columns: 20 }];
     expect((await save({ containers, replicates: 100 })).units).toHaveLength(200);
     const many = Array.from({ length: 3 }, () => containers[0]);
-    await save({ containers: many, replicates: 200, factors: [factorOf('F', ['a', 'b', 'c'])], version: 1 }, 400);
+    await save(
+      { containers: many, replicates: 200, factors: [factorOf('F', ['a', 'b', 'c'])], version: 1 },
+      400,
+    );
   });
 
   test.each([
@@ -153,12 +167,20 @@ describe('a draft', () => {
       'factors',
     ],
     ['a holiday that ends before it begins', { calendar: backwards() }, 'calendar.holidays.0.to'],
-    ['no meeting day', { calendar: { ...backwards(), meetingDays: [], holidays: [] } }, 'calendar.meetingDays'],
+    [
+      'no meeting day',
+      { calendar: { ...backwards(), meetingDays: [], holidays: [] } },
+      'calendar.meetingDays',
+    ],
     ['no container', { containers: [] }, 'containers'],
     ['a lesson before sowing', { lessonOn: '2020-01-01' }, 'lessonOn'],
     ['a lesson in the next century', { lessonOn: '2126-01-01' }, 'lessonOn'],
     ['31 February', { sowOn: '2026-02-31' }, 'sowOn'],
-    ['an unknown container', { containers: [{ ...usualContainer('cups'), kind: 'bathtub' }] }, 'containers.0.kind'],
+    [
+      'an unknown container',
+      { containers: [{ ...usualContainer('cups'), kind: 'bathtub' }] },
+      'containers.0.kind',
+    ],
     ['a ruler of its own', { measure: { variable: 'height', unit: 'ell', step: 1 } }, 'measure.unit'],
     ['something unknown', { colour: 'red' }, 'colour'],
   ])('is not saved with %s', async (_, changes, field) => {
@@ -260,7 +282,8 @@ describe('a planted experiment', () => {
     const containers = [usualContainer('cups')];
     await teacher.put(`/api/experiments/${wider.id}/plan`).send(planOf(wider, { containers })).expect(200);
     const sowing = { sowedOn: dayFromToday(-3) };
-    const sown = (await teacher.put(`/api/experiments/${wider.id}/sowing`).send(sowing)).body as ExperimentView;
+    const sown = (await teacher.put(`/api/experiments/${wider.id}/sowing`).send(sowing))
+      .body as ExperimentView;
     const unit = {
       treatmentId: sown.treatments[0]!.id,
       containerId: sown.containers[0]!.id,
@@ -281,12 +304,18 @@ describe('a planted experiment', () => {
     const other = await startDraft(teacher);
     const unitIds = other.units.slice(0, 4).map(({ id }) => id);
     const path = `/api/experiments/${other.id}/sowing`;
-    const first = await teacher.put(path).send({ sowedOn: dayFromToday(-6), unitIds }).expect(200);
+    const first = await teacher
+      .put(path)
+      .send({ sowedOn: dayFromToday(-6), unitIds })
+      .expect(200);
     expect(first.body).toMatchObject({ status: 'planted', sowOn: dayFromToday(-6) });
     const sowedOn = first.body.units.map((unit: { sowedOn: string | null }) => unit.sowedOn);
     expect(sowedOn.filter((day: string | null) => day === null)).toHaveLength(6);
     const rest = other.units.slice(4).map(({ id }) => id);
-    const second = await teacher.put(path).send({ sowedOn: dayFromToday(-1), unitIds: rest }).expect(200);
+    const second = await teacher
+      .put(path)
+      .send({ sowedOn: dayFromToday(-1), unitIds: rest })
+      .expect(200);
     expect(second.body.sowOn).toBe(dayFromToday(-6));
   });
 

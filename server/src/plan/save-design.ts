@@ -48,7 +48,8 @@ export async function saveNames(manager: EntityManager, stored: StoredPlan, plan
     const row = stored.treatments[position];
     const words = treatmentWords(treatment);
     const isSame = row?.name === words.name && row.isControl === words.isControl;
-    if (row && !isSame) await manager.update(Treatment, row.id, { name: words.name, isControl: words.isControl });
+    if (row && !isSame)
+      await manager.update(Treatment, row.id, { name: words.name, isControl: words.isControl });
   }
   for (const [position, { name, brightSide }] of plan.containers.entries()) {
     const row = stored.containers[position];

@@ -72,14 +72,15 @@ export class ShelfService {
 function jobOf(experiment: Experiment, units: readonly UnitRow[], today: CalendarDay): Job {
   const readToday = units.filter((unit) => unit.lastDay === today);
   const gone = units.filter((unit) => isGone(unit) && unit.lastDay !== today).length;
-  return nextJob({
+  const facts = {
     status: experiment.status,
     sowOn: calendarDay(experiment.sowOn),
     lessonOn: calendarDay(experiment.lessonOn),
     today,
     unitsToRead: units.length - gone,
     unitsReadToday: readToday.length,
-  });
+  };
+  return nextJob(facts, experiment.planDocument?.calendar);
 }
 
 function isGone(unit: UnitRow): boolean {

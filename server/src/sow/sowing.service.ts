@@ -54,7 +54,11 @@ export class SowingService {
       const sowOn = sownDays.sort()[0] ?? sowedOn;
       const lessonOn = experiment.lessonOn <= sowedOn ? laterLesson(sowedOn) : experiment.lessonOn;
       const plan = experiment.planDocument;
-      if (plan) await manager.save(Experiment, { id: experimentId, planDocument: { ...plan, ...planDates(sowOn, lessonOn) } });
+      if (plan)
+        await manager.save(Experiment, {
+          id: experimentId,
+          planDocument: { ...plan, ...planDates(sowOn, lessonOn) },
+        });
       await manager.update(Experiment, experimentId, {
         sowOn,
         lessonOn,

@@ -1,12 +1,13 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
-import { Link, Navigate, Outlet, Route, Routes } from 'react-router';
+import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../people/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 import { FailureNote, Logo } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
 const loadShelf = () => import('../shelf/shelf-page.tsx');
+const loadDrawer = () => import('../drawer/drawer-page.tsx');
 const loadFrame = () => import('./experiment-frame.tsx');
 const loadPlan = () => import('../plan/plan-stage.tsx');
 const loadSow = () => import('../sow/sow-stage.tsx');
@@ -14,6 +15,7 @@ const loadRecord = () => import('../record/record-stage.tsx');
 const loadCompare = () => import('../compare/compare-stage.tsx');
 
 const ShelfPage = lazy(loadShelf);
+const DrawerPage = lazy(loadDrawer);
 const ExperimentFrame = lazy(loadFrame);
 const PlanStage = lazy(loadPlan);
 const SowStage = lazy(loadSow);
@@ -61,6 +63,12 @@ export function App() {
                   <Link to="/" className="brand">
                     <Logo size={38} /> Bright Sprout
                   </Link>
+                  <nav className="places" aria-label="Places">
+                    <NavLink to="/" end>
+                      Shelf
+                    </NavLink>
+                    <NavLink to="/drawer">Seed drawer</NavLink>
+                  </nav>
                   <AccountMenu teacher={session.data} />
                 </header>
                 <Outlet />
@@ -68,6 +76,7 @@ export function App() {
             }
           >
             <Route index element={<ShelfPage />} />
+            <Route path="drawer" element={<DrawerPage />} />
             <Route path="*" element={<NotHere />} />
           </Route>
           <Route path="experiments/:experimentId" element={<ExperimentFrame />}>

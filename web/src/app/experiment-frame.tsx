@@ -27,7 +27,14 @@ function Frame({ experiment, readings }: { experiment: ExperimentView; readings:
   const asked = search.get('day');
   const day = isCalendarDay(asked) ? asked : firstDay(experiment, readings);
   if (!variable) return <CannotOpen error={new Error('no variable')} />;
-  const setDay = (next: string): void => setSearch({ day: next }, { replace: true });
+  const setDay = (next: string): void =>
+    setSearch(
+      (before) => {
+        before.set('day', next);
+        return before;
+      },
+      { replace: true },
+    );
   return (
     <ExperimentProvider value={{ experiment, readings, variable, findings, day, setDay }}>
       <div className="frame">

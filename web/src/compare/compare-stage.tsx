@@ -14,7 +14,7 @@ import { Sill, usePotLabel } from '../shared/sill/index.ts';
 import { FailureNote, shortDay, useRemembered } from '../shared/ui/index.ts';
 import { ComparisonTables } from './comparison-tables.tsx';
 
-const Charts = lazy(() => import('./charts.tsx'));
+const Charts = lazy(() => import('../shared/charts/charts.tsx'));
 
 const RULE_WORDS = {
   'only-up': 'only plants that are up',

@@ -11,7 +11,7 @@ export function PlanField({
   id: string;
   label: string;
   error: string | undefined;
-  isWide?: boolean;
+  isWide?: boolean | undefined;
   children: React.ReactNode;
 }) {
   return (

@@ -1,23 +1,110 @@
+import { useSearchParams } from 'react-router';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { CheckSection } from './check-section.tsx';
+import { CheckStrip } from './check-strip.tsx';
+import { DaysSection } from './days-section.tsx';
 import { DescriptionForm } from './description-form.tsx';
 import { LayoutSill } from './layout-sill.tsx';
-import { PlanForm } from './plan-form.tsx';
-import { fitsForm } from './plan-values.ts';
+import { PlanEditorProvider, usePlanEditor } from './plan-editor.tsx';
+import { PotsSection } from './pots-section.tsx';
+import { QuestionSection } from './question-section.tsx';
+import { RehearseSection } from './rehearse-section.tsx';
+import { SowingSection } from './sowing-section.tsx';
+import { StepsSection } from './steps-section.tsx';
+import { SuppliesSection } from './supplies-section.tsx';
 
-/** Plan: the question and the design beside the sill that it makes. */
+const PARTS = {
+  question: { name: 'Question', show: QuestionSection },
+  pots: { name: 'Pots', show: PotsSection },
+  sowing: { name: 'Sowing', show: SowingSection },
+  supplies: { name: 'Supplies', show: SuppliesSection },
+  steps: { name: 'Steps', show: StepsSection },
+  days: { name: 'Days', show: DaysSection },
+  check: { name: 'Check', show: CheckSection },
+  rehearse: { name: 'Rehearse', show: RehearseSection },
+} as const;
+
+type Part = keyof typeof PARTS;
+
+/** Plan: the parts of the plan beside the sill that it makes, and what the design check says of it. */
 export default function PlanStage() {
   const { experiment } = useExperiment();
-  const isDraft = experiment.status === 'draft';
-  return (
-    <div className="stage">
-      <LayoutSill canArrange={isDraft} />
-      <section className="panel" aria-label="Plan">
-        {isDraft && fitsForm(experiment) ? (
-          <PlanForm key={experiment.id} />
-        ) : (
+  if (!experiment.plan) {
+    return (
+      <div className="stage">
+        <LayoutSill canArrange={experiment.status === 'draft'} />
+        <section className="panel" aria-label="Plan">
           <DescriptionForm key={experiment.id} />
-        )}
-      </section>
-    </div>
+        </section>
+      </div>
+    );
+  }
+  return (
+    <PlanEditorProvider key={experiment.id} plan={experiment.plan}>
+      <div className="stage plan-stage">
+        <div className="plan-sill">
+          <LayoutSill canArrange={experiment.status === 'draft'} />
+          <CheckStrip />
+        </div>
+        <PlanPanel />
+      </div>
+    </PlanEditorProvider>
   );
 }
+
+function PlanPanel() {
+  const [search, setSearch] = useSearchParams();
+  const { state } = usePlanEditor();
+  const asked = search.get('part');
+  const part: Part = asked && asked in PARTS ? (asked as Part) : 'question';
+  const open = (next: Part): void =>
+    setSearch(
+      (before) => {
+        before.set('part', next);
+        return before;
+      },
+      { replace: true },
+    );
+  const Show = PARTS[part].show;
+  const names = Object.keys(PARTS) as Part[];
+  const step = (event: React.KeyboardEvent): void => {
+    const move = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (move === 0) return;
+    const next = names[(names.indexOf(part) + move + names.length) % names.length] as Part;
+    open(next);
+    document.getElementById(`part-${next}`)?.focus();
+  };
+  return (
+    <section className="panel plan-panel" aria-label="Plan">
+      <div className="plan-parts" role="tablist" aria-label="Parts of the plan" onKeyDown={step}>
+        {names.map((name) => (
+          <button
+            key={name}
+            type="button"
+            role="tab"
+            id={`part-${name}`}
+            aria-selected={name === part}
+            aria-controls="plan-part"
+            tabIndex={name === part ? 0 : -1}
+            onClick={() => open(name)}
+          >
+            {PARTS[name].name}
+          </button>
+        ))}
+        <span className="save-state" role="status">
+          {STATE_WORDS[state]}
+        </span>
+      </div>
+      <div className="plan-part" id="plan-part" role="tabpanel" aria-labelledby={`part-${part}`}>
+        <Show />
+      </div>
+    </section>
+  );
+}
+
+const STATE_WORDS = {
+  saved: 'Saved',
+  saving: 'Saving …',
+  'not-valid': 'Not saved: mend what is marked',
+  failed: 'Not saved: mend what is marked',
+} as const;

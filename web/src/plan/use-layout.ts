@@ -3,7 +3,6 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, experimentQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { planValues } from './plan-values.ts';
 import { planScope, useKeepExperiment, useSavePlan } from './use-save-plan.ts';
 
 /** Which treatment stood in which unit. */
@@ -43,8 +42,14 @@ export function useLayout(): LayoutActions {
 
   return {
     shuffle: () => {
+      if (!experiment.plan) return;
+      const { layoutMethod } = experiment.plan;
+      const layout = {
+        layoutSeed: freshSeed(),
+        layoutMethod: layoutMethod === 'by_hand' ? ('random' as const) : layoutMethod,
+      };
       savePlan.mutate(
-        { plan: planValues(experiment), shuffleSeed: freshSeed() },
+        { plan: { ...experiment.plan, version: experiment.version }, layout },
         { onSuccess: () => setPast([...past, present]) },
       );
     },

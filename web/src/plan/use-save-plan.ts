@@ -11,10 +11,10 @@ export function useKeepExperiment(): (experiment: ExperimentView) => void {
   };
 }
 
-/** A plan to save; a shuffle gives the seed of a new layout, everything else keeps the layout that stands. */
+/** A plan to save; what it says of the layout is left out unless it is said here. */
 export interface PlanChange {
   readonly plan: PlanRequest;
-  readonly shuffleSeed?: number;
+  readonly layout?: Partial<Pick<PlanRequest, 'layoutSeed' | 'layoutMethod'>>;
 }
 
 /** Changes of one plan wait for each other, so that each is made on the version before it. */
@@ -22,18 +22,19 @@ export function planScope(experimentId: string): { id: string } {
   return { id: `plan-${experimentId}` };
 }
 
-/** Saves the plan of a draft. A plan changed elsewhere is fetched again. */
+/** Saves a plan. A plan changed elsewhere is fetched again. */
 export function useSavePlan(experimentId: string) {
   const queries = useQueryClient();
   const keep = useKeepExperiment();
   return useMutation({
     scope: planScope(experimentId),
-    mutationFn: ({ plan, shuffleSeed }: PlanChange) => {
+    mutationFn: ({ plan, layout }: PlanChange) => {
       const latest = queries.getQueryData(experimentQuery(experimentId).queryKey);
-      const body = {
+      const body: PlanRequest = {
         ...plan,
         version: latest?.version ?? plan.version,
-        layoutSeed: shuffleSeed ?? latest?.layoutSeed ?? plan.layoutSeed,
+        layoutSeed: layout?.layoutSeed ?? latest?.plan?.layoutSeed ?? plan.layoutSeed,
+        layoutMethod: layout?.layoutMethod ?? latest?.plan?.layoutMethod ?? plan.layoutMethod,
       };
       return call(planRoutes.savePlan, { params: { experimentId }, body });
     },

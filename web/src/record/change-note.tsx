@@ -1,7 +1,7 @@
 import type { VariableView } from '@bright-sprout/contract/plan';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
-import { computedText, readText, undefinedWords } from '@bright-sprout/core/words';
+import { computedText, contrastWord, readText, undefinedWords } from '@bright-sprout/core/words';
 import { styleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
 
@@ -26,7 +26,11 @@ export function ChangeNote({
   if (amount < 0) {
     return (
       <p className="note-attention">
-        That is <b>{size} shorter</b> than on {before}. Look again, or keep it.
+        That is{' '}
+        <b>
+          {size} {contrastWord(amount, style)}
+        </b>{' '}
+        than on {before}. Look again, or keep it.
       </p>
     );
   }

@@ -21,6 +21,7 @@ import { ReadingsOfDay } from './readings-of-day.tsx';
 import { Ruler } from './ruler.tsx';
 import { rulerLength } from './ruler-marks.ts';
 import { useKeepReading } from './use-keep-reading.ts';
+import { whyNot } from './why-not.ts';
 
 /** How a new reading relates to those of the same pot and day. */
 export type Intent = { readonly kind: 'add' } | { readonly kind: 'correct'; readonly reading: ReadingView };
@@ -59,12 +60,12 @@ export function ReadingPanel({
     rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? readMm ?? 0, scale.unit) / 1.2)),
     longer,
   );
-  const cannotRead = whyNot(experiment.status, day, experiment.today, unit.sowedOn);
+  const cannotRead = whyNot(experiment, unit, day);
 
   const save = (state: ReadingState): void => {
     keep.save(
       state,
-      state === 'up' && parsed.ok ? { mm: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
+      state === 'up' && parsed.ok ? { value: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
     );
   };
   const submit = (event: React.SyntheticEvent): void => {
@@ -173,16 +174,4 @@ export function ReadingPanel({
       </div>
     </section>
   );
-}
-
-function whyNot(
-  status: string,
-  day: string,
-  today: string,
-  sowedOn: string | null | undefined,
-): string | undefined {
-  if (status === 'finished') return 'This experiment is finished. Open it again in Plan to add readings.';
-  if (day > today) return 'This day has not come yet. Choose today or an earlier day on the ribbon.';
-  if (sowedOn && day < sowedOn) return 'This day is before the sowing.';
-  return undefined;
 }

@@ -4,11 +4,12 @@ import { Link } from 'react-router';
 import { TreatmentKey, unreadUnits, useExperiment } from '../shared/experiment/index.ts';
 import { Pot, Sill, usePotLabel } from '../shared/sill/index.ts';
 import { shortDay } from '../shared/ui/index.ts';
+import { CountPanel } from './count-panel.tsx';
 import { ReadingPanel } from './reading-panel.tsx';
 
 /** Record: choose a pot on the sill, read it, go on to the next. */
 export default function RecordStage() {
-  const { experiment, findings, day } = useExperiment();
+  const { experiment, findings, variable, day } = useExperiment();
   const label = usePotLabel();
   const unread = unreadUnits(experiment, findings, day);
   const [chosenId, setChosenId] = useState<string>();
@@ -19,6 +20,7 @@ export default function RecordStage() {
 
   const goOn = (): void => setChosenId(nextUnread(experiment.units, unread, chosen)?.id ?? chosen.id);
   const done = experiment.units.length - unread.length;
+  const Panel = variable.kind === 'length' ? ReadingPanel : CountPanel;
   return (
     <div className="stage">
       <div className="sill-column">
@@ -47,7 +49,7 @@ export default function RecordStage() {
         />
         <TreatmentKey treatments={experiment.treatments} />
       </div>
-      <ReadingPanel
+      <Panel
         key={`${chosen.id} ${day}`}
         unit={chosen}
         nextUnit={nextUnread(experiment.units, unread, chosen)}

@@ -1,6 +1,6 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
 import { type ReadingRequest, type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
-import type { LengthUnit, ReadingState } from '@bright-sprout/core/shared';
+import type { ReadingState } from '@bright-sprout/core/shared';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
@@ -8,10 +8,10 @@ import { call, experimentQuery, readingsQuery, shelfQuery } from '../shared/api/
 import { useExperiment } from '../shared/experiment/index.ts';
 import type { Intent } from './reading-panel.tsx';
 
-/** A length as it was entered. */
-interface EnteredLength {
-  readonly mm: number;
-  readonly unit: LengthUnit;
+/** A value as it was entered: in mm, or a count or number as it is. */
+export interface EnteredValue {
+  readonly value: number;
+  readonly unit: string;
   readonly entered: string;
 }
 
@@ -35,15 +35,15 @@ export function useKeepReading(unit: UnitView, intent: Intent | undefined, onKep
     },
   });
 
-  const save = (state: ReadingState, length?: EnteredLength): void => {
+  const save = (state: ReadingState, entered?: EnteredValue): void => {
     const body: ReadingRequest = {
       unitId: unit.id,
       variableId: variable.id,
       observedOn: day,
       state,
-      value: length?.mm ?? null,
-      entered: length?.entered ?? '',
-      unitOfMeasure: length?.unit ?? variable.unit,
+      value: entered?.value ?? null,
+      entered: entered?.entered ?? '',
+      unitOfMeasure: entered?.unit ?? variable.unit,
       precision: variable.step,
       supersedesId: intent?.kind === 'correct' ? intent.reading.id : null,
     };

@@ -1,9 +1,12 @@
 export { addressOf, ApiFailure, call } from './call.ts';
 export {
   comparisonQuery,
+  containerSizesQuery,
   cropsQuery,
   experimentQuery,
   readingsQuery,
+  seedLotsQuery,
   sessionQuery,
   shelfQuery,
+  templatesQuery,
 } from './queries.ts';

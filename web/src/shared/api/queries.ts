@@ -27,6 +27,25 @@ export const cropsQuery = queryOptions({
   staleTime: Infinity,
 });
 
+/** The packets of the seed drawer. */
+export const seedLotsQuery = queryOptions({
+  queryKey: ['seed-lots'],
+  queryFn: () => call(planRoutes.seedLots, {}),
+  staleTime: 60_000,
+});
+
+/** Plans to start from. */
+export const templatesQuery = queryOptions({
+  queryKey: ['templates'],
+  queryFn: () => call(planRoutes.templates, {}),
+});
+
+/** Container sizes of one's own. */
+export const containerSizesQuery = queryOptions({
+  queryKey: ['container-sizes'],
+  queryFn: () => call(planRoutes.containerSizes, {}),
+});
+
 /** One experiment with its plan. */
 export function experimentQuery(experimentId: string) {
   return queryOptions({

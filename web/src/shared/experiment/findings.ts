@@ -38,11 +38,12 @@ export function standingOn(findings: Findings, unitId: string, day: string): Sta
   return { finding, isCurrent, isGone };
 }
 
-/** Units still to be read on a day, in walking order. */
+/** Units still to be read on a day, in walking order; those still to be sown are not. */
 export function unreadUnits(experiment: ExperimentView, findings: Findings, day: string): UnitView[] {
   return experiment.units.filter((unit) => {
     const { isCurrent, isGone } = standingOn(findings, unit.id, day);
-    return !isCurrent && !isGone;
+    const isWaiting = experiment.status !== 'draft' && unit.sowedOn === null && unit.sowOn !== null;
+    return !isCurrent && !isGone && !isWaiting;
   });
 }
 

@@ -9,4 +9,5 @@ export {
   styleOf,
   unreadUnits,
 } from './findings.ts';
+export { useCalendar, useSurroundings, wholeLot } from './surroundings.ts';
 export { TreatmentKey } from './treatment-key.tsx';

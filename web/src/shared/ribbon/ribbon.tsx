@@ -1,7 +1,9 @@
-import { type RibbonDay, ribbonDays } from '@bright-sprout/core/schedule';
-import { calendarDay } from '@bright-sprout/core/shared';
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { type RibbonDay, ribbonDays, type ScheduledTask } from '@bright-sprout/core/schedule';
+import { type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
+import { TASK_WORDS } from '@bright-sprout/core/words';
 import { useEffect, useMemo, useRef } from 'react';
-import { treatmentOf, useExperiment } from '../experiment/index.ts';
+import { treatmentOf, useCalendar, useExperiment } from '../experiment/index.ts';
 import { treatmentStyle } from '../plants/index.ts';
 import { longDay, monthOf } from '../ui/index.ts';
 
@@ -11,6 +13,7 @@ const MOST_DOTS = 4;
 export function Ribbon() {
   const { experiment, readings, day, setDay } = useExperiment();
   const strip = useRef<HTMLDivElement>(null);
+  const calendar = useCalendar();
   const stylesByDay = useMemo(() => treatmentsReadByDay(experiment, readings), [experiment, readings]);
   const days = useMemo(
     () =>
@@ -18,11 +21,13 @@ export function Ribbon() {
         sowOn: calendarDay(experiment.sowOn),
         lessonOn: calendarDay(experiment.lessonOn),
         today: calendarDay(experiment.today),
-        daysToEmergence: experiment.crop?.daysToEmergence ?? null,
+        daysToEmergence: bandOf(experiment, calendar?.emergence),
         readDays: [...stylesByDay.keys()].map(calendarDay),
+        ...(experiment.plan ? { classDays: experiment.plan.calendar } : {}),
       }),
-    [experiment, stylesByDay],
+    [experiment, stylesByDay, calendar?.emergence],
   );
+  const flags = useMemo(() => flagsByDay(calendar?.tasks ?? []), [calendar]);
   const chosen = days.some((notch) => notch.day === day) ? day : days[0]?.day;
 
   useEffect(() => {
@@ -72,6 +77,7 @@ export function Ribbon() {
             isSowing={notch.day === experiment.sowOn}
             isLesson={notch.day === experiment.lessonOn}
             styles={stylesByDay.get(notch.day) ?? []}
+            flags={flags.get(notch.day) ?? []}
             onChoose={() => setDay(notch.day)}
           />
         ))}
@@ -87,6 +93,7 @@ function Notch({
   isSowing,
   isLesson,
   styles,
+  flags,
   onChoose,
 }: {
   notch: RibbonDay;
@@ -95,6 +102,7 @@ function Notch({
   isSowing: boolean;
   isLesson: boolean;
   styles: readonly number[];
+  flags: readonly string[];
   onChoose: () => void;
 }) {
   const classes = ['notch'];
@@ -109,6 +117,7 @@ function Notch({
     isSowing ? 'sowing' : '',
     isLesson ? 'lesson' : '',
     styles.length > 0 ? 'has readings' : '',
+    ...flags,
   ].filter(Boolean);
   return (
     <div className="notch-place">
@@ -124,8 +133,10 @@ function Notch({
         data-day={notch.day}
         tabIndex={isChosen ? 0 : -1}
         className={classes.join(' ')}
+        title={flags.join(', ')}
         onClick={onChoose}
       >
+        {flags.length > 0 && <i className="task-flag" aria-hidden="true" />}
         {Number(notch.day.slice(8))}
       </button>
       <span className="notch-below" aria-hidden="true">
@@ -150,4 +161,26 @@ function treatmentsReadByDay(
     byDay.set(observedOn, styles.add(styleOfUnit.get(unitId) ?? 0));
   }
   return new Map([...byDay].map(([day, styles]) => [day, [...styles].sort((a, b) => a - b)]));
+}
+
+/** Days from sowing in which seedlings are expected: by the plan's room, else by the crop. */
+function bandOf(
+  experiment: ExperimentView,
+  band: { from: CalendarDay; to: CalendarDay } | undefined,
+): { min: number; max: number } | null {
+  if (!band) return experiment.crop?.daysToEmergence ?? null;
+  const sowOn = calendarDay(experiment.sowOn);
+  return { min: daysBetween(sowOn, band.from), max: daysBetween(sowOn, band.to) };
+}
+
+const UNFLAGGED: readonly string[] = ['read', 'water', 'sow', 'lesson'];
+
+/** Words of the tasks that get a flag; reading and watering come too often for one. */
+function flagsByDay(tasks: readonly ScheduledTask[]): Map<string, string[]> {
+  const byDay = new Map<string, string[]>();
+  for (const task of tasks) {
+    if (UNFLAGGED.includes(task.code) || task.doneOn !== null) continue;
+    byDay.set(task.day, [...(byDay.get(task.day) ?? []), task.title || TASK_WORDS[task.code]]);
+  }
+  return byDay;
 }

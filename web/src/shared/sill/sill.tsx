@@ -30,6 +30,9 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
   const [focusedId, setFocusedId] = useState<string>();
   const tabStop = activeUnitId ?? focusedId ?? experiment.units[0]?.id;
 
+  const isTop = experiment.containers.every((container) => container.brightSide === 'top');
+  const allRows = experiment.containers.reduce((sum, container) => sum + container.rows, 0);
+
   const walk = (event: React.KeyboardEvent): void => {
     const direction = ARROWS[event.key];
     const unitId = (event.target as HTMLElement).closest<HTMLElement>('[data-unit]')?.dataset.unit;
@@ -47,18 +50,22 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
         <i />
         <i />
         <i />
-        {!isSmall && <span>window side · brightest</span>}
+        {!isSmall && <span>{isTop ? 'window side · brightest' : 'window'}</span>}
       </div>
       <div
         ref={frame}
         className="sill-board"
+        style={{ '--all-rows': allRows } as React.CSSProperties}
         onKeyDown={walk}
         onFocus={(event) => setFocusedId(event.target.closest<HTMLElement>('[data-unit]')?.dataset.unit)}
       >
         {experiment.containers.map((container) => (
-          <ContainerGrid key={container.id} container={container} experiment={experiment} label={label}>
-            {(unit) => renderUnit(unit, unit.id === tabStop ? 0 : -1)}
-          </ContainerGrid>
+          <div key={container.id}>
+            {container.name && !isSmall && <p className="container-name">{container.name}</p>}
+            <ContainerGrid container={container} experiment={experiment} label={label} isMarked={!isTop}>
+              {(unit) => renderUnit(unit, unit.id === tabStop ? 0 : -1)}
+            </ContainerGrid>
+          </div>
         ))}
       </div>
       {footer && <div className="sill-footer">{footer}</div>}
@@ -70,9 +77,11 @@ function ContainerGrid({
   container,
   experiment,
   label,
+  isMarked,
   children,
 }: {
   container: ContainerView;
+  isMarked: boolean;
   experiment: ExperimentView;
   label: string;
   children: (unit: UnitView) => ReactNode;
@@ -81,8 +90,8 @@ function ContainerGrid({
   return (
     <div
       role="grid"
-      aria-label={label}
-      className={`container-box container-${container.kind}`}
+      aria-label={container.name ? `${label}, ${container.name}` : label}
+      className={`container-box container-${container.kind}${isMarked ? ` bright-${container.brightSide}` : ''}`}
       style={{ '--columns': container.columns, '--rows': container.rows } as React.CSSProperties}
     >
       {Array.from({ length: container.rows }, (_, row) => (

@@ -1,10 +1,10 @@
 import { fromMillimetres } from '@bright-sprout/core/shared';
 import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
-import { treatmentStyle } from '../shared/plants/index.ts';
+import { treatmentStyle } from '../plants/index.ts';
 import type { ChartsProps } from './charts.tsx';
 
 /** A drawing for the chart library. */
-export interface Figure {
+export interface FigureData {
   readonly data: object[];
   readonly layout: object;
 }
@@ -60,7 +60,7 @@ function baseLayout(props: ChartsProps): object {
 }
 
 /** Every unit's curve thin, each treatment's mean thick with its 95 % interval as a band, named at its end. */
-export function growthCurves(props: ChartsProps): Figure {
+export function growthCurves(props: ChartsProps): FigureData {
   const { comparison, treatments, style, variableName, highlightId } = props;
   const data: object[] = [];
   const annotations: object[] = [];
@@ -190,7 +190,7 @@ function spreadApart(annotations: object[], highest: number): object[] {
 }
 
 /** One mark a unit, with the mean and its 95 % interval beside them, n below. */
-export function dotPlot(props: ChartsProps): Figure {
+export function dotPlot(props: ChartsProps): FigureData {
   const { comparison, treatments, style, highlightId } = props;
   const data: object[] = [];
   const annotations: object[] = [];

@@ -1,14 +1,13 @@
-import type { ComparisonView } from '@bright-sprout/contract/compare';
+import type { Comparison } from '@bright-sprout/core/comparison';
 import type { TreatmentView } from '@bright-sprout/contract/plan';
 import type { ValueStyle } from '@bright-sprout/core/words';
-import Plotly from 'plotly.js';
-import { useEffect, useRef } from 'react';
+import { Figure } from './figure.tsx';
 import { dotPlot, growthCurves } from './figures.ts';
 
 /** What the charts are drawn from. */
 export interface ChartsProps {
-  readonly comparison: ComparisonView;
-  readonly treatments: readonly TreatmentView[];
+  readonly comparison: Comparison;
+  readonly treatments: readonly Pick<TreatmentView, 'id' | 'name' | 'style'>[];
   readonly style: ValueStyle;
   readonly variableName: string;
   readonly highlightId: string | undefined;
@@ -28,20 +27,4 @@ export default function Charts(props: ChartsProps) {
       />
     </div>
   );
-}
-
-function Figure({ figure, label }: { figure: ReturnType<typeof growthCurves>; label: string }) {
-  const frame = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    const element = frame.current;
-    if (element)
-      void Plotly.react(element, figure.data, figure.layout, { displayModeBar: false, responsive: true });
-  });
-  useEffect(() => {
-    const element = frame.current;
-    return () => {
-      if (element) Plotly.purge(element);
-    };
-  }, []);
-  return <div ref={frame} className="figure" role="img" aria-label={label} />;
 }

@@ -1,0 +1,63 @@
+import type { Finding, Severity } from '@bright-sprout/core/review';
+import { costWords, findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
+import Button from 'react-bootstrap/Button';
+import { useFindingStyle } from './finding-style.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+import { useReview } from './use-review.ts';
+
+/** The design check: worst first, each with what mending costs and a mend where there is one. */
+export function CheckSection() {
+  const findings = useReview();
+  const { state } = usePlanEditor();
+  if (!findings) return <p className="quiet">Looking at the plan …</p>;
+  const groups = Object.keys(SEVERITY_WORDS) as Severity[];
+  return (
+    <div className="check-section">
+      {state === 'not-valid' && (
+        <p className="note-attention">
+          Mend what is marked in the other parts first: this is about the plan before.
+        </p>
+      )}
+      {groups.map((severity) => (
+        <Findings
+          key={severity}
+          severity={severity}
+          findings={findings.filter((finding) => finding.severity === severity)}
+        />
+      ))}
+    </div>
+  );
+}
+
+function Findings({ severity, findings }: { severity: Severity; findings: readonly Finding[] }) {
+  const style = useFindingStyle();
+  const { apply, isPlanted } = usePlanEditor();
+  if (findings.length === 0) return null;
+  return (
+    <section className={`findings is-${severity}`} aria-label={SEVERITY_WORDS[severity]}>
+      <h2>{SEVERITY_WORDS[severity]}</h2>
+      <ul>
+        {findings.map((finding) => {
+          const { title, detail, mend } = findingWords(finding.facts, style);
+          const own = isPlanted ? null : finding.mend;
+          return (
+            <li key={JSON.stringify(finding.facts)}>
+              <div>
+                <h3>{title}</h3>
+                <p>{detail}</p>
+              </div>
+              {own && (
+                <div className="mend">
+                  <Button variant="light" size="sm" onClick={() => apply(own.changes)}>
+                    {mend}
+                  </Button>
+                  <small>{costWords(own.cost)}</small>
+                </div>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

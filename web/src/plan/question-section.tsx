@@ -1,0 +1,195 @@
+import { MEASURING_SCALES } from '@bright-sprout/contract/plan';
+import {
+  INVESTIGATION_KINDS,
+  type InvestigationKind,
+  type PlanMeasure,
+  startPlan,
+} from '@bright-sprout/core/design';
+import { KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
+import { seedFacts } from '@bright-sprout/core/design';
+import { useQuery } from '@tanstack/react-query';
+import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
+import { seedLotsQuery } from '../shared/api/index.ts';
+import { useSurroundings } from '../shared/experiment/index.ts';
+import { FactorsEditor } from './factors-editor.tsx';
+import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
+import { KeepPlan } from './keep-plan.tsx';
+import { usePlanEditor } from './plan-editor.tsx';
+import { PlanField } from './plan-field.tsx';
+import { PredictionEditor } from './prediction-editor.tsx';
+
+const MEASURES: readonly (PlanMeasure & { name: string })[] = [
+  ...MEASURING_SCALES.map(({ unit, step, name }) => ({
+    variable: 'height' as const,
+    unit,
+    step,
+    name: `height in ${name}`,
+  })),
+  { variable: 'seeds up', unit: 'seeds', step: 1, name: 'how many are up' },
+  { variable: 'leaves', unit: 'leaves', step: 1, name: 'leaves, counted' },
+  { variable: 'green cover', unit: '%', step: 1, name: 'green cover in %' },
+];
+
+/** The question, what is sown, what is changed and what is read. */
+export function QuestionSection() {
+  const { plan, isPlanted } = usePlanEditor();
+  return (
+    <>
+      <TextInput name="question" label="Question" className="question-input" />
+      <div className="form-row">
+        <KindChoice />
+        <CropChoice />
+        <LotChoice />
+      </div>
+      <SeedNote />
+      <FactorsEditor />
+      <div className="form-row">
+        <MeasureChoice />
+        {plan.measure.variable === 'height' && (
+          <ChoiceInput
+            name="plantRule"
+            label="Of each pot read"
+            disabled={isPlanted}
+            options={[
+              ['tallest', 'the tallest plant'],
+              ['tagged', 'one marked plant'],
+              ['mean', 'every plant, their mean'],
+            ]}
+          />
+        )}
+        {plan.kind === 'challenge' && (
+          <NumberInput name="referenceMm" label="The mark to pass" unit="mm" isOptional />
+        )}
+      </div>
+      <TextInput name="hypothesis" label="What we expect, and why" />
+      <PredictionEditor />
+      <KeepPlan />
+    </>
+  );
+}
+
+function KindChoice() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const change = (kind: InvestigationKind): void => {
+    const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
+    if (!crop || !surroundings) return;
+    const otherCrops = surroundings.crops.filter((one) => one.id !== crop.id && one.daysToEmergence);
+    const fresh = startPlan({ ...plan, kind, crop, otherCrops });
+    apply({
+      kind,
+      factors: fresh.factors,
+      leftOut: [],
+      replicates: fresh.replicates,
+      seedsPerUnit: fresh.seedsPerUnit,
+      plantsPerUnit: fresh.plantsPerUnit,
+      containers: fresh.containers,
+      measure: fresh.measure,
+      plantRule: fresh.plantRule,
+      goal: fresh.goal,
+      referenceMm: fresh.referenceMm,
+      conditions: {
+        ...plan.conditions,
+        hasSoil: fresh.conditions.hasSoil,
+        depthRule: fresh.conditions.depthRule,
+      },
+      steps: fresh.steps,
+      prediction: fresh.prediction,
+    });
+  };
+  return (
+    <PlanField id="kind" label="Kind" error={undefined}>
+      <Form.Select
+        id="kind"
+        value={plan.kind}
+        disabled={isPlanted || !surroundings}
+        title={KIND_WORDS[plan.kind].about}
+        onChange={(event) => change(event.target.value as InvestigationKind)}
+      >
+        {INVESTIGATION_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {KIND_WORDS[kind].name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
+  );
+}
+
+function CropChoice() {
+  const { isPlanted } = usePlanEditor();
+  const crops = useSurroundings()?.crops ?? [];
+  return (
+    <ChoiceInput
+      name="cropId"
+      label="Crop"
+      disabled={isPlanted}
+      options={crops.map(({ id, commonName }) => [id, commonName] as const)}
+    />
+  );
+}
+
+function LotChoice() {
+  const { plan } = usePlanEditor();
+  const lots = useQuery(seedLotsQuery).data?.filter((lot) => lot.cropId === plan.cropId) ?? [];
+  return (
+    <ChoiceInput
+      name="lotId"
+      label="Packet"
+      options={[
+        ['', lots.length === 0 ? 'none in the drawer' : 'no packet chosen'],
+        ...lots.map(({ id, name }) => [id, name] as const),
+      ]}
+    />
+  );
+}
+
+/** What is to be expected of the seed in hand, and where that comes from. */
+function SeedNote() {
+  const { plan } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
+  if (!crop || !surroundings) return null;
+  const lot = surroundings.lots.find((one) => one.id === plan.lotId && one.cropId === crop.id);
+  const facts = seedFacts(crop, lot, plan.sowOn);
+  const days = facts.daysToEmergence;
+  return (
+    <p className="crop-facts">
+      <i>{crop.scientificName}</i>{' '}
+      {facts.rate &&
+        `${Math.round(facts.rate.share * 100)} of 100 come up (${RATE_WORDS[facts.rate.source]})`}
+      {days && ` · up in ${days.min}–${days.max} days`}
+      {crop.caution && <b className="caution">{crop.caution}</b>} <Link to="/drawer">Seed drawer</Link>
+    </p>
+  );
+}
+
+function MeasureChoice() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const at = MEASURES.findIndex(
+    ({ variable, unit, step }) =>
+      variable === plan.measure.variable && unit === plan.measure.unit && step === plan.measure.step,
+  );
+  return (
+    <PlanField id="measure" label="We read" error={undefined}>
+      <Form.Select
+        id="measure"
+        value={at}
+        disabled={isPlanted}
+        onChange={(event) => {
+          const chosen = MEASURES[Number(event.target.value)];
+          if (!chosen) return;
+          const { variable, unit, step } = chosen;
+          apply({ measure: { variable, unit, step } });
+        }}
+      >
+        {MEASURES.map(({ name }, index) => (
+          <option key={name} value={index}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
+  );
+}

@@ -1,0 +1,132 @@
+import { EFFECT_TARGETS, type EffectTarget } from '@bright-sprout/core/rehearsal';
+import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
+import { lazy, Suspense } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import ProgressBar from 'react-bootstrap/ProgressBar';
+import { useFindingStyle } from './finding-style.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+import { ResultDots } from './result-dots.tsx';
+import { useRehearsal } from './use-rehearsal.ts';
+
+const Charts = lazy(() => import('../shared/charts/charts.tsx'));
+
+const TARGET_WORDS: Record<EffectTarget, string> = {
+  height: 'final height',
+  speed: 'growth speed',
+  emergence: 'days until up',
+};
+const SIZES = [100, 300, 500];
+
+/** Try it before you sow it: some hundreds of classes of this very plan, grown in the computer. */
+export function RehearseSection() {
+  const { state } = usePlanEditor();
+  const { scale } = useFindingStyle();
+  const rehearsal = useRehearsal();
+  const { wish, change, progress, result, error } = rehearsal;
+  const percent = Math.round(wish.change * 100);
+  return (
+    <>
+      <p>
+        Suppose it is true. In how many classes with this very plan would it show? Plants are grown by a model
+        with the usual luck of seeds, plants and rulers, and compared on the lesson day as planned.
+      </p>
+      <div className="form-row rehearse-wish">
+        <Form.Group controlId="effect-target" className="plan-field">
+          <Form.Label>Suppose it changes</Form.Label>
+          <Form.Select
+            value={wish.target}
+            onChange={({ target }) => change({ target: target.value as EffectTarget })}
+          >
+            {EFFECT_TARGETS.map((target) => (
+              <option key={target} value={target}>
+                {TARGET_WORDS[target]}
+              </option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        <Form.Group controlId="effect-change" className="plan-field is-wide">
+          <Form.Label>
+            by <b>{percent === 0 ? 'nothing at all' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>
+          </Form.Label>
+          <Form.Range
+            min={-60}
+            max={100}
+            step={5}
+            value={percent}
+            onChange={({ target }) => change({ change: Number(target.value) / 100 })}
+          />
+        </Form.Group>
+        <Form.Group controlId="effect-classes" className="plan-field">
+          <Form.Label>Classes</Form.Label>
+          <Form.Select
+            value={wish.classes}
+            onChange={({ target }) => change({ classes: Number(target.value) })}
+          >
+            {SIZES.map((size) => (
+              <option key={size}>{size}</option>
+            ))}
+          </Form.Select>
+        </Form.Group>
+        {progress === undefined ? (
+          <Button disabled={state === 'not-valid'} onClick={rehearsal.start}>
+            Try it
+          </Button>
+        ) : (
+          <Button variant="light" onClick={rehearsal.cancel}>
+            Stop
+          </Button>
+        )}
+      </div>
+      {progress !== undefined && (
+        <ProgressBar now={progress.done} max={progress.of} aria-label="Classes grown" visuallyHidden />
+      )}
+      <div aria-live="polite">
+        {error !== undefined && <p className="note-harm">{error}</p>}
+        {result && !result.main.defined && (
+          <p className="note-attention">
+            This plan cannot be rehearsed, as {undefinedWords(result.main.reason)}.
+          </p>
+        )}
+        {result?.main.defined && (
+          <div className="rehearsal">
+            <ResultDots rehearsal={result.main.value.rehearsal} isNothing={result.wish.change === 0} />
+            <p className="rehearsal-words">
+              {rehearsalWords(result.main.value.rehearsal, result.wish.change === 0)}
+            </p>
+            {result.others.length > 0 && (
+              <table className="table table-sm">
+                <thead>
+                  <tr>
+                    <th>What if</th>
+                    <th>{result.wish.change === 0 ? 'false alarms' : 'classes that see it'}</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {result.others.map(({ name, share }) => (
+                    <tr key={name}>
+                      <td>{name}</td>
+                      <td>{share}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )}
+            {result.main.value.typical && (
+              <Suspense fallback={<div className="figure" aria-busy="true" />}>
+                <p className="quiet">A class in the middle of them, as it would see its own data:</p>
+                <Charts
+                  comparison={result.main.value.typical}
+                  treatments={result.names.map((name, index) => ({ id: String(index), name, style: index }))}
+                  style={{ kind: 'length', scale, isHeight: true }}
+                  variableName="height"
+                  highlightId={undefined}
+                />
+              </Suspense>
+            )}
+          </div>
+        )}
+      </div>
+    </>
+  );
+}

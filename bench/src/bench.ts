@@ -6,6 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiClient } from './client.ts';
 import { fillTo } from './database.ts';
 import { firstLoad } from './page.ts';
+import { rehearsal } from './rehearsal.ts';
 import { reportText, type Row } from './report.ts';
 import { sideBySide } from './timing.ts';
 
@@ -72,6 +73,7 @@ const connection = await mysql.createConnection(application.rootUrl.replace(/\/m
 try {
   const client = await ApiClient.signIn(application);
   const load = await firstLoad(application);
+  const rehearsed = await rehearsal(application, client);
   const rows: Row[] = [];
   for (const size of SIZES) {
     const readings = await fillTo(connection, size);
@@ -82,7 +84,7 @@ try {
     });
     console.log(`measured with ${readings} readings in the database`);
   }
-  const text = reportText(rows, load);
+  const text = reportText(rows, load, rehearsed);
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();

@@ -39,6 +39,11 @@ export class ApiClient {
     return JSON.parse((await this.#send('PUT', path, body)).text);
   }
 
+  /** @throws Error on any answer but a success */
+  async remove(path: string): Promise<void> {
+    await this.#send('DELETE', path);
+  }
+
   /** Closes the connection. */
   close(): void {
     this.#agent.destroy();

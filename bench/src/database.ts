@@ -23,7 +23,8 @@ async function addExperiments(connection: mysql.Connection, experiments: number)
     (id, teacher_id, status, question, crop_name, sow_on, lesson_on, replicates, seeds_per_unit, layout_seed, discarded_at)
     SELECT id, (SELECT id FROM teacher LIMIT 1), 'finished', 'filling', 'Oat', '2025-01-06', '2025-04-01', 6, 1, 1, NOW()
     FROM fresh`);
-  await run("INSERT INTO container SELECT UUID(), id, 0, 'cups', 3, 5 FROM fresh");
+  await run(`INSERT INTO container (id, experiment_id, position, kind, grid_rows, grid_columns)
+    SELECT UUID(), id, 0, 'cups', 3, 5 FROM fresh`);
   await run(`INSERT INTO treatment
     SELECT UUID(), id, s.seq - 1, 'A', CONCAT('T', s.seq), 0 FROM fresh, seq_1_to_2 s`);
   await run("INSERT INTO variable SELECT UUID(), id, 0, 'height', 'length', 'cm', 0.5 FROM fresh");

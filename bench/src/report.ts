@@ -1,4 +1,5 @@
 import type { FirstLoad } from './page.ts';
+import type { RehearsalBench } from './rehearsal.ts';
 import { median, type Pair, quantile } from './timing.ts';
 
 /** What was measured at one size of the database; `first` is the API, `second` bare SQL. */
@@ -9,7 +10,7 @@ export interface Row {
 }
 
 /** The measurements as a page. */
-export function reportText(rows: readonly Row[], load: FirstLoad): string {
+export function reportText(rows: readonly Row[], load: FirstLoad, rehearsed: RehearsalBench): string {
   return `# Measurements
 
 \`npm run bench\` wrote this. Times are medians in ms; both sides took turns in one run on one database, which flushes at every commit.
@@ -28,6 +29,14 @@ First load in Chromium, processor slowed down 4 times, no cache, JavaScript gzip
 | JavaScript from there to a pot that can be read, all stages fetched ahead, charts not needed | ${kilobytes(load.recordBytes)} |
 | address to a usable sign-in | ${median(load.doorMs).toFixed(0)} ms |
 | sign-in to a usable shelf | ${median(load.shelfMs).toFixed(0)} ms |
+
+Rehearsal in the worker of a page, Chromium at full speed: ${rehearsed.classes} classes of a plan of ${rehearsed.units} units and ${rehearsed.days} days, each grown, read every day and compared.
+
+| | |
+|---|---|
+| time | ${median(rehearsed.ms).toFixed(0)} ms |
+| classes a second | ${((rehearsed.classes / median(rehearsed.ms)) * 1000).toFixed(0)} |
+| longest task of the page’s own thread meanwhile | ${rehearsed.longestTaskMs === 0 ? 'none of 50 ms or more' : `${rehearsed.longestTaskMs.toFixed(0)} ms`} |
 `;
 }
 

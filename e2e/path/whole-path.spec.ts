@@ -1,4 +1,4 @@
-import { dayFromToday, expect, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, openPart, openStage, test } from '../support/test.ts';
 
 const HEIGHTS: Record<string, number[]> = {
   'Rain water': [6, 6.5, 7, 6.5],
@@ -13,14 +13,15 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await page.getByLabel('Crop').selectOption({ label: 'Lettuce' });
   await page.getByRole('button', { name: 'Plan it' }).click();
 
-  await page.getByLabel('We change', { exact: true }).fill('Kind of water');
+  await page.getByLabel('Called', { exact: true }).fill('Kind of water');
   await page.getByLabel('Level 1', { exact: true }).fill('Rain water');
   await page.getByLabel('Level 2', { exact: true }).fill('Tap water');
   await page.getByRole('button', { name: 'Another level' }).click();
   await page.getByLabel('Level 3', { exact: true }).fill('Fizzy');
-  await page.getByLabel('Container').selectOption('egg_carton');
-  await page.getByLabel('Pots for each level').fill('4');
-  await expect(page.getByText('12 pots in 12 places')).toBeVisible();
+  await openPart(page, 'Pots');
+  await page.getByLabel('Container 1').selectOption('egg_carton');
+  await page.getByLabel('Pots of each treatment').fill('4');
+  await expect(page.getByText('12 places for 12 pots.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await expect(page.locator('.sill .pot')).toHaveCount(12);
   await expect(page.getByRole('list', { name: 'Treatments' }).getByText('Fizzy')).toBeVisible();

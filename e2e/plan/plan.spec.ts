@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, openPart, openStage, test } from '../support/test.ts';
 
 async function startPlan(page: Page): Promise<void> {
   await page.getByLabel('Your question').fill('Does humming help oats?');
@@ -62,25 +62,32 @@ test('shuffle, swap by keyboard, swap by drag, and take it all back', async ({ t
 
 test('bad plans are met with words, and good ones survive a reload', async ({ teacher: page }) => {
   await startPlan(page);
-  await page.getByLabel('Pots for each level').fill('9');
-  await expect(page.getByText('18 pots do not fit into 10 places. Use at most 5 pots a level')).toBeVisible();
-  await page.getByLabel('Pots for each level').fill('');
+  await openPart(page, 'Pots');
+  await page.getByLabel('Pots of each treatment').fill('9');
+  await expect(page.getByText('18 pots do not fit into 10 places. Use at most 5 of each')).toBeVisible();
+  await page.getByLabel('Pots of each treatment').fill('');
   await expect(page.getByText('Give a whole number of pots.')).toBeVisible();
-  await page.getByLabel('Pots for each level').fill('3');
+  await expect(page.getByText('Not saved: mend what is marked')).toBeVisible();
+  await page.getByLabel('Pots of each treatment').fill('3');
+  await openPart(page, 'Question');
   await page.getByLabel('Level 2', { exact: true }).fill('as usual');
   await expect(page.getByText('Another level has this name already.')).toBeVisible();
   await page.getByLabel('Level 2', { exact: true }).fill('Hummed at <b>daily</b>');
+  await page.getByLabel('We read').selectOption({ label: 'height in quarter inches' });
+  await openPart(page, 'Days');
   await page.getByLabel('Lesson on').fill('2020-01-01');
   await expect(page.getByText('The lesson comes after the sowing date.')).toBeVisible();
   await page.getByLabel('Lesson on').fill('2100-01-01');
   await expect(page.getByText('more than a year after sowing')).toBeVisible();
   await page.getByLabel('Lesson on').fill(dayFromToday(60));
-  await page.getByLabel('Read the height in').selectOption({ label: 'quarter inches' });
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.reload();
+  await expect(page.getByLabel('Lesson on')).toHaveValue(dayFromToday(60));
+  await openPart(page, 'Pots');
+  await expect(page.getByLabel('Pots of each treatment')).toHaveValue('3');
+  await openPart(page, 'Question');
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('Hummed at <b>daily</b>');
-  await expect(page.getByLabel('Pots for each level')).toHaveValue('3');
-  await expect(page.getByLabel('Read the height in').locator('option:checked')).toHaveText('quarter inches');
+  await expect(page.getByLabel('We read').locator('option:checked')).toHaveText('height in quarter inches');
 });
 
 test('leaving at once after typing loses nothing', async ({ teacher: page }) => {
@@ -101,11 +108,23 @@ test('an experiment is taken off the shelf and put back', async ({ teacher: page
   await expect(page.getByRole('link', { name: 'Does humming help oats?' })).toBeVisible();
 });
 
-test('the shelf, a plan and the sowing meet WCAG 2.2 AA', async ({ demo: page }) => {
+test('the shelf, every part of a plan and the sowing meet WCAG 2.2 AA', async ({ demo: page }) => {
   await expectAccessible(page);
   await page.getByRole('link', { name: 'Do turnips' }).click();
   await page.getByLabel('What we expect').waitFor();
-  await expectAccessible(page);
+  for (const part of [
+    'Question',
+    'Pots',
+    'Sowing',
+    'Supplies',
+    'Steps',
+    'Days',
+    'Check',
+    'Rehearse',
+  ] as const) {
+    await openPart(page, part);
+    await expectAccessible(page);
+  }
   await openStage(page, 'Sow');
   await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
   await expectAccessible(page);

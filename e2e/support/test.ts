@@ -70,3 +70,8 @@ export async function openStage(page: Page, stage: 'Plan' | 'Sow' | 'Record' | '
     .getByRole('link', { name: new RegExp(`^${stage}`) })
     .click();
 }
+
+/** Opens a part of the plan by its name. */
+export async function openPart(page: Page, part: string): Promise<void> {
+  await page.getByRole('tab', { name: part }).click();
+}

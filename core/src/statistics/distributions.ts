@@ -2,7 +2,6 @@ import { incompleteBeta, logGamma, upperIncompleteBeta } from './incomplete-beta
 import { normalBelow } from './normal.ts';
 
 const HALVINGS = 200;
-const NEGLIGIBLE = 1e-18;
 
 /** P(|T| ≥ |t|) for Student's t with `df` degrees of freedom (fractional allowed). */
 export function twoSidedT(t: number, df: number): number {
@@ -40,13 +39,14 @@ export function betaQuantile(p: number, a: number, b: number): number {
 export function noncentralTBelow(t: number, df: number, noncentrality: number): number {
   const x = (t * t) / (df + t * t);
   const mean = (noncentrality * noncentrality) / 2;
+  const count = termsOf(mean);
+  const even = fallingBetas(x, 0.5, df / 2, count);
+  const odd = fallingBetas(x, 1, df / 2, count);
   let sum = 0;
-  for (let j = 0; j < 2 * mean + 200; j += 1) {
-    const shared = -mean + (mean === 0 ? (j === 0 ? 0 : -Infinity) : j * Math.log(mean));
-    const even = Math.exp(shared - logGamma(j + 1));
-    const odd = (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5));
-    if (j > mean && even < NEGLIGIBLE) break;
-    sum += even * incompleteBeta(x, j + 0.5, df / 2) + odd * incompleteBeta(x, j + 1, df / 2);
+  for (let j = 0; j < count; j += 1) {
+    const shared = logPower(mean, j) - mean;
+    sum += Math.exp(shared - logGamma(j + 1)) * (even[j] as number);
+    sum += (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5)) * (odd[j] as number);
   }
   return Math.min(1, normalBelow(-noncentrality) + sum / 2);
 }
@@ -55,13 +55,47 @@ export function noncentralTBelow(t: number, df: number, noncentrality: number): 
 export function upperNoncentralF(f: number, df1: number, df2: number, noncentrality: number): number {
   const mean = noncentrality / 2;
   const x = (df1 * f) / (df1 * f + df2);
+  const count = termsOf(mean);
+  let upper = upperIncompleteBeta(x, df1 / 2, df2 / 2);
+  let step = betaStep(x, df1 / 2, df2 / 2);
   let sum = 0;
-  for (let j = 0; j < 2 * mean + 200; j += 1) {
-    const weight = mean === 0 ? (j === 0 ? 1 : 0) : Math.exp(-mean + j * Math.log(mean) - logGamma(j + 1));
-    if (j > mean && weight < NEGLIGIBLE) break;
-    sum += weight * upperIncompleteBeta(x, df1 / 2 + j, df2 / 2);
+  for (let j = 0; j < count; j += 1) {
+    sum += Math.exp(logPower(mean, j) - mean - logGamma(j + 1)) * upper;
+    upper += step;
+    step *= ((df1 / 2 + j + df2 / 2) / (df1 / 2 + j + 1)) * x;
   }
   return Math.min(1, sum);
+}
+
+/** Terms of a Poisson mixture beyond which nothing is left to add. */
+function termsOf(mean: number): number {
+  return Math.ceil(mean + 12 * Math.sqrt(mean) + 40);
+}
+
+/** ln(meanʲ), with 0⁰ = 1. */
+function logPower(mean: number, j: number): number {
+  return j === 0 ? 0 : j * Math.log(mean);
+}
+
+/** I_x(a, b) − I_x(a + 1, b). */
+function betaStep(x: number, a: number, b: number): number {
+  return Math.exp(a * Math.log(x) + b * Math.log1p(-x) + logGamma(a + b) - logGamma(a + 1) - logGamma(b));
+}
+
+/** I_x(a + j, b) for j = 0 … count − 1, from the last one down by adding steps, which loses no digits. */
+function fallingBetas(x: number, a: number, b: number, count: number): number[] {
+  const values = new Array<number>(count).fill(0);
+  if (x <= 0) return values;
+  let at = a + count - 1;
+  let value = incompleteBeta(x, at, b);
+  let step = betaStep(x, at - 1, b);
+  for (let j = count - 1; j >= 0; j -= 1) {
+    values[j] = value;
+    value += step;
+    at -= 1;
+    step *= at / ((at + b - 1) * x);
+  }
+  return values;
 }
 
 /** Where a falling function of x > 0 crosses 0. */

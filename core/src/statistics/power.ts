@@ -7,7 +7,7 @@ export const ALPHA = 0.05;
 export const LIKELY = 0.8;
 
 const WIDEST = 1024;
-const HALVINGS = 45;
+const HALVINGS = 32;
 
 /**
  * Power of the two-sided two-sample t test (both tails counted) with `n` units a group.

@@ -76,21 +76,23 @@ function PlanPanel() {
   };
   return (
     <section className="panel plan-panel" aria-label="Plan">
-      <div className="plan-parts" role="tablist" aria-label="Parts of the plan" onKeyDown={step}>
-        {names.map((name) => (
-          <button
-            key={name}
-            type="button"
-            role="tab"
-            id={`part-${name}`}
-            aria-selected={name === part}
-            aria-controls="plan-part"
-            tabIndex={name === part ? 0 : -1}
-            onClick={() => open(name)}
-          >
-            {PARTS[name].name}
-          </button>
-        ))}
+      <div className="plan-top">
+        <div className="plan-parts" role="tablist" aria-label="Parts of the plan" onKeyDown={step}>
+          {names.map((name) => (
+            <button
+              key={name}
+              type="button"
+              role="tab"
+              id={`part-${name}`}
+              aria-selected={name === part}
+              aria-controls="plan-part"
+              tabIndex={name === part ? 0 : -1}
+              onClick={() => open(name)}
+            >
+              {PARTS[name].name}
+            </button>
+          ))}
+        </div>
         <span className="save-state" role="status">
           {STATE_WORDS[state]}
         </span>

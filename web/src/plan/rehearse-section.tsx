@@ -3,7 +3,6 @@ import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
 import { lazy, Suspense } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import ProgressBar from 'react-bootstrap/ProgressBar';
 import { useFindingStyle } from './finding-style.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { ResultDots } from './result-dots.tsx';
@@ -79,7 +78,12 @@ export function RehearseSection() {
         )}
       </div>
       {progress !== undefined && (
-        <ProgressBar now={progress.done} max={progress.of} aria-label="Classes grown" visuallyHidden />
+        <progress
+          className="classes-grown"
+          value={progress.done}
+          max={progress.of}
+          aria-label="Classes grown"
+        />
       )}
       <div aria-live="polite">
         {error !== undefined && <p className="note-harm">{error}</p>}

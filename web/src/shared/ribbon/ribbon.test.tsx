@@ -1,7 +1,11 @@
-import type { ExperimentView, VariableView } from '@bright-sprout/contract/plan';
+import type { CropView, ExperimentView, VariableView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
+import { startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
+import { calendarDay } from '@bright-sprout/core/shared';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { beforeAll, describe, expect, jest, test } from '@jest/globals';
 import { fireEvent, render, screen } from '@testing-library/react';
+import { cropsQuery, seedLotsQuery } from '../api/index.ts';
 import { ExperimentProvider, type OpenExperiment } from '../experiment/index.ts';
 import { Ribbon } from './ribbon.tsx';
 
@@ -9,19 +13,33 @@ beforeAll(() => {
   Element.prototype.scrollIntoView = () => undefined;
 });
 
-const experiment = {
+const fromFile = {
   sowOn: '2026-11-02',
   lessonOn: '2026-11-30',
   today: '2026-11-23',
   crop: { daysToEmergence: { min: 4, max: 8 } },
   treatments: [{ id: 't', name: 'Shade', style: 1 }],
   units: [{ id: 'u', number: 1, treatmentId: 't' }],
+  plan: null,
+  tasks: [],
 } as unknown as ExperimentView;
 
 const readings = [{ unitId: 'u', observedOn: '2026-11-20' }] as ReadingView[];
 
-function open(day: string) {
+/** A client that knows its crops and packets already. */
+function clientWith(): QueryClient {
+  const client = new QueryClient();
+  client.setQueryData(
+    cropsQuery.queryKey,
+    STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false })) as CropView[],
+  );
+  client.setQueryData(seedLotsQuery.queryKey, []);
+  return client;
+}
+
+function open(day: string, experiment = fromFile) {
   const setDay = jest.fn();
+  const client = clientWith();
   const value: OpenExperiment = {
     experiment,
     readings,
@@ -31,9 +49,11 @@ function open(day: string) {
     setDay,
   };
   render(
-    <ExperimentProvider value={value}>
-      <Ribbon />
-    </ExperimentProvider>,
+    <QueryClientProvider client={client}>
+      <ExperimentProvider value={value}>
+        <Ribbon />
+      </ExperimentProvider>
+    </QueryClientProvider>,
   );
   return setDay;
 }
@@ -63,6 +83,19 @@ describe('the day ribbon', () => {
       fireEvent.keyDown(group, { key });
       expect(setDay).toHaveBeenLastCalledWith(day);
     }
+  });
+
+  test('of a plan shows its holidays as off, its tasks as flags and its warm room as an earlier band', () => {
+    const crop = STARTING_CROPS.find(({ id }) => id === 'oat')!;
+    const [sowOn, lessonOn] = [calendarDay('2026-11-02'), calendarDay('2026-11-30')];
+    const plan = startPlan({ kind: 'one_factor', question: '?', crop, otherCrops: [], sowOn, lessonOn });
+    const holidays = [{ name: 'Trip', from: calendarDay('2026-11-12'), to: calendarDay('2026-11-13') }];
+    const withPlan = { ...fromFile, plan: { ...plan, calendar: { ...plan.calendar, holidays } } };
+    open('2026-11-23', withPlan as unknown as ExperimentView);
+    const notch = (name: RegExp) => screen.getByRole('radio', { name });
+    expect(notch(/^Thursday 12 November/).className).toContain('is-off');
+    expect(notch(/First look: anything up\?/)).toBeTruthy();
+    expect(notch(/Thin to the strongest/).title).toBe('Thin to the strongest');
   });
 
   test('a day outside of it falls back to the first', () => {

@@ -31,9 +31,21 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await open('Do turnips mind a sandy mix?');
   await page.getByLabel('What we expect').waitFor();
   await shoot('plan');
+  for (const part of ['Supplies', 'Days', 'Check', 'Rehearse']) {
+    await page.getByRole('tab', { name: part }).click();
+    if (part === 'Rehearse') {
+      await page.getByRole('button', { name: 'Try it' }).click();
+      await page.locator('.figure .main-svg').first().waitFor();
+    }
+    await shoot(part.toLowerCase());
+  }
   await page.getByRole('link', { name: /^Sow/ }).click();
   await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
   await shoot('sow');
+
+  await page.goto(`${address}/drawer`);
+  await page.getByRole('radio', { name: /^Turnip/ }).click();
+  await shoot('drawer');
 
   await page.goto(address);
   await open('Does seaweed feed make zinnias taller?');

@@ -65,6 +65,9 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await openPart(page, 'Pots');
   await page.getByLabel('Pots of each treatment').fill('9');
   await expect(page.getByText('18 pots do not fit into 10 places. Use at most 5 of each')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Pots of each treatment')).toHaveValue('9');
+  await expect(page.getByText('18 pots do not fit into 10 places.')).toBeVisible();
   await page.getByLabel('Pots of each treatment').fill('');
   await expect(page.getByText('Give a whole number of pots.')).toBeVisible();
   await expect(page.getByText('Not saved: mend what is marked')).toBeVisible();

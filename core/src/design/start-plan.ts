@@ -259,7 +259,7 @@ export function startPlan(wish: StartWish): Plan {
       rhythm: 'class_days',
       waterEveryDays: 2,
       helper: '',
-      potsOn: false,
+      potsOn: kind === 'soil_free',
       lastFrostOn: null,
       isHarvested: false,
     },

@@ -15,8 +15,13 @@ import type { Finding, Mend } from './finding.ts';
 const READY_ENOUGH = 0.8;
 const HARDLY_READY = 0.2;
 
-/** Faults of the dates: the wrong order, days without class, nothing to show at the lesson, dry weekends. */
-export function dateFindings(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
+/** Faults of the dates: the wrong order, days without class, nothing to show at the lesson, dry weekends. Once sown, the sowing day is no longer judged. */
+export function dateFindings(
+  plan: Plan,
+  surroundings: PlanSurroundings,
+  today: CalendarDay,
+  isSown: boolean,
+): Finding[] {
   if (plan.lessonOn <= plan.sowOn) {
     return [{ severity: 'stops', facts: { code: 'dates-crossed' }, mend: null }];
   }

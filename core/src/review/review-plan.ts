@@ -13,18 +13,20 @@ export interface ReviewInput extends PlanSurroundings {
   /** The units as they stand, by the plan's seed or moved by hand. */
   readonly units: readonly ReviewedUnit[];
   readonly today: CalendarDay;
+  /** True once seeds are in the soil. */
+  readonly isSown?: boolean;
 }
 
 /**
  * The design check: everything there is to say of a plan before it is sown, worst first. It judges, it never
  * forbids.
  */
-export function reviewPlan({ plan, units, today, ...surroundings }: ReviewInput): Finding[] {
+export function reviewPlan({ plan, units, today, isSown = false, ...surroundings }: ReviewInput): Finding[] {
   const isFit = unitsProblem(plan) === undefined;
   const inOrder = plan.lessonOn > plan.sowOn;
   const findings = [
     ...designFindings(plan),
-    ...dateFindings(plan, surroundings, today),
+    ...dateFindings(plan, surroundings, today, isSown),
     ...(inOrder ? growingFindings(plan, surroundings) : []),
     ...(isFit ? layoutFindings(plan, units) : []),
     ...cautionFindings(plan, surroundings),

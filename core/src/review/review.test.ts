@@ -179,6 +179,10 @@ describe('the design check', () => {
     expect(codes(plan({ lessonOn: calendarDay('2027-03-01') }))).toContain('dates-crossed');
     const past = mended(plan(), 'sowing-is-past', calendarDay('2027-03-06'));
     expect(past.after.sowOn).toBe('2027-03-08');
+    const units = plannedUnits(plan()).map((unit) => ({ ...unit, team: '' }));
+    const today = calendarDay('2027-03-06');
+    const sown = reviewPlan({ plan: plan(), units, today, isSown: true, ...SURROUNDINGS });
+    expect(sown.map((one) => one.facts.code)).not.toContain('sowing-is-past');
     const off = mended(plan({ lessonOn: calendarDay('2027-03-27') }), 'off-class-day');
     expect(off.after.lessonOn).toBe('2027-03-29');
   });

@@ -153,6 +153,16 @@ describe('calendar', () => {
     expect(planCalendar(plan({ lessonOn: day('2127-03-01') }), SURROUNDINGS).tasks.length).toBeLessThan(900);
   });
 
+  test('pots on with the first true leaves, or, without soil, three days after the roots show', () => {
+    const inSoil = planCalendar(plan({}, { potsOn: true }), SURROUNDINGS);
+    expect(daysBetween(inSoil.emergence!.to, day(daysOf(inSoil, 'pot_on')[0]!))).toBeGreaterThanOrEqual(10);
+    const base = plan();
+    const bags = plan({ conditions: { ...base.conditions, hasSoil: false } }, { potsOn: true });
+    const oat = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
+    const wanted = addDays(day('2027-03-01'), oat.daysToRadicle!.max + 3);
+    expect(daysOf(planCalendar(bags, SURROUNDINGS), 'pot_on')).toEqual([classDayFrom(wanted, base.calendar)]);
+  });
+
   test('a crop without figures still has a calendar', () => {
     const crops = [{ ...STARTING_CROPS[0]!, id: 'oat', daysToEmergence: null, daysToHarvestOrFlower: null }];
     const found = planCalendar(plan(), { crops, lots: [] });

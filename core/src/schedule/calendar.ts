@@ -53,6 +53,7 @@ export interface PlanCalendar {
 const THIN_AFTER = 14;
 const THIN_AFTER_UP = 2;
 const POT_ON_AFTER_UP = 10;
+const POT_ON_AFTER_ROOT = 3;
 const HARDEN_DAYS = 7;
 const MOST_TASKS = 400;
 const UNKNOWN_FIRST_CHECK = 4;
@@ -176,8 +177,10 @@ function putLater(
     const wanted = addDays(allUp, THIN_AFTER_UP) > twoWeeks ? addDays(allUp, THIN_AFTER_UP) : twoWeeks;
     put('thin', wanted, from(wanted));
   }
-  if (plan.calendar.potsOn)
-    put('pot_on', addDays(allUp, POT_ON_AFTER_UP), from(addDays(allUp, POT_ON_AFTER_UP)));
+  if (plan.calendar.potsOn) {
+    const wanted = pottingDay(plan, growths, addDays(allUp, POT_ON_AFTER_UP));
+    put('pot_on', wanted, from(wanted));
+  }
   const frost = plan.calendar.lastFrostOn;
   if (frost !== null) {
     const safe = addDays(frost, 1);
@@ -190,4 +193,13 @@ function putLater(
   );
   const first = harvest.sort()[0];
   if (plan.calendar.isHarvested && first) put('harvest', first, from(first));
+}
+
+/** Seedlings on towel or cotton are potted on soon after their roots show; others with their first true leaves. */
+function pottingDay(plan: Plan, growths: readonly TreatmentGrowth[], inSoil: CalendarDay): CalendarDay {
+  if (plan.conditions.hasSoil) return inSoil;
+  const roots = growths.flatMap(({ crop, sowOn }) =>
+    crop?.daysToRadicle ? [addDays(sowOn, crop.daysToRadicle.max + POT_ON_AFTER_ROOT)] : [],
+  );
+  return roots.sort().at(-1) ?? inSoil;
 }

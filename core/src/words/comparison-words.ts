@@ -69,6 +69,12 @@ function nothingToCompare(speech: ComparisonSpeech): string {
   const filled = speech.comparison.groups.filter((group) => group.points.length > 0);
   const [only] = filled;
   if (!only) return `No pot has a value ${whenText(speech)} yet.`;
+  if (speech.treatments.length === 1) {
+    const average = only.description.mean.defined
+      ? computedText(only.description.mean.value, speech.style)
+      : '';
+    return `All pots are alike: the average of ${only.points.length === 1 ? '1 pot' : `${only.points.length} pots`} ${whenText(speech)} is ${average}.`;
+  }
   return `Only pots with ${nameOf(speech, only.treatmentId)} have a value ${whenText(speech)}, so there is nothing to compare them with yet.`;
 }
 

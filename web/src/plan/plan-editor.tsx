@@ -1,10 +1,11 @@
 import { PlanRequest } from '@bright-sprout/contract/plan';
 import type { Plan } from '@bright-sprout/core/design';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { createContext, type ReactNode, useContext, useEffect, useMemo } from 'react';
+import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { FormProvider, get, useForm, type UseFormReturn, useWatch } from 'react-hook-form';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { fieldMessage } from '../shared/ui/index.ts';
+import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
 import { useSavePlan } from './use-save-plan.ts';
 
 const AUTOSAVE_MS = 500;
@@ -37,13 +38,17 @@ export function usePlanEditor(): PlanEditor {
 export function PlanEditorProvider({ plan, children }: { plan: Plan; children: ReactNode }) {
   const { experiment } = useExperiment();
   const save = useSavePlan(experiment.id);
+  const [unsaved] = useState(() => unsavedOf(experiment.id, experiment.version));
   const form = useForm<PlanRequest>({
     resolver: classValidatorResolver(PlanRequest),
-    defaultValues: { ...(structuredClone(plan) as PlanRequest), version: experiment.version },
+    defaultValues: unsaved ?? { ...(structuredClone(plan) as PlanRequest), version: experiment.version },
     mode: 'onChange',
   });
-  const { control, formState, watch, handleSubmit, setValue } = form;
+  const { control, formState, watch, handleSubmit, setValue, getValues } = form;
   const { mutate } = save;
+  useEffect(() => {
+    if (unsaved) void handleSubmit((request) => mutate({ plan: structuredClone({ ...request }) }))();
+  }, [unsaved, handleSubmit, mutate]);
 
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
@@ -63,6 +68,15 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       submit();
     };
   }, [watch, handleSubmit, mutate]);
+
+  const isSaved = save.isSuccess || save.isIdle;
+  useEffect(() => {
+    const keep = (): void => keepUnsaved(experiment.id, { ...getValues(), version: experiment.version });
+    if (!formState.isValid || !isSaved) keep();
+    else forgetUnsaved(experiment.id);
+    const subscription = watch(keep);
+    return () => subscription.unsubscribe();
+  }, [formState.isValid, isSaved, save.submittedAt, experiment.id, experiment.version, watch, getValues]);
 
   const values = useWatch({ control }) as PlanRequest;
   const { layoutSeed, layoutMethod } = experiment.plan ?? plan;

@@ -54,7 +54,7 @@ export default function PlanStage() {
 
 function PlanPanel() {
   const [search, setSearch] = useSearchParams();
-  const { state } = usePlanEditor();
+  const { state, isPlanted } = usePlanEditor();
   const asked = search.get('part');
   const part: Part = asked && asked in PARTS ? (asked as Part) : 'question';
   const open = (next: Part): void =>
@@ -98,6 +98,12 @@ function PlanPanel() {
         </span>
       </div>
       <div className="plan-part" id="plan-part" role="tabpanel" aria-labelledby={`part-${part}`}>
+        {isPlanted && (
+          <p className="note-attention">
+            The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is
+            read: those stay. Words, steps, dates to come and added pots can still change.
+          </p>
+        )}
         <Show />
       </div>
     </section>

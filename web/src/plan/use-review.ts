@@ -22,12 +22,13 @@ export function useReview(): readonly Finding[] | undefined {
   const units = reviewedUnits(plan, experiment);
   const isReady = surroundings !== undefined && state !== 'not-valid';
   const { data } = useQuery({
-    queryKey: ['review', plan, units, surroundings],
+    queryKey: ['review', plan, units, surroundings, experiment.status],
     queryFn: () =>
       planning().review({
         plan,
         units,
         today: calendarDay(experiment.today),
+        isSown: experiment.status !== 'draft',
         crops: surroundings?.crops ?? [],
         lots: surroundings?.lots ?? [],
       }),

@@ -95,7 +95,8 @@ export function WeekBoard() {
       </DndContext>
       <p className="board-key quiet">
         <span className="chip-read" /> read <span className="chip-water" /> check the water{' '}
-        <span className="band-key" /> most come up here · drag a task to another day, or Alt and the arrows
+        <span className="band-key" /> 19 of 20 that come up do so here · drag a task, or move it with Alt and
+        the arrows
       </p>
       {open && (
         <TaskCard

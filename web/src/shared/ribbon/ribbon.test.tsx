@@ -1,4 +1,4 @@
-import type { CropView, ExperimentView, VariableView } from '@bright-sprout/contract/plan';
+import type { ExperimentView, VariableView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
 import { startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
 import { calendarDay } from '@bright-sprout/core/shared';
@@ -31,7 +31,7 @@ function clientWith(): QueryClient {
   const client = new QueryClient();
   client.setQueryData(
     cropsQuery.queryKey,
-    STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false })) as CropView[],
+    STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false })),
   );
   client.setQueryData(seedLotsQuery.queryKey, []);
   return client;

@@ -9,6 +9,9 @@ const ARROWS: Readonly<Record<string, Direction>> = {
   ArrowDown: 'down',
 };
 
+/** Columns beyond which pots are drawn small and the board is scrolled. */
+const WIDE = 8;
+
 /** What a stage does with the sill. */
 export interface SillProps {
   readonly experiment: ExperimentView;
@@ -33,6 +36,9 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
   const isTop = experiment.containers.every((container) => container.brightSide === 'top');
   const allRows = experiment.containers.reduce((sum, container) => sum + container.rows, 0);
 
+  const isDense = experiment.containers.some((container) => container.columns > WIDE);
+  const classes = ['sill', ...(isSmall ? ['sill-small'] : isDense ? ['sill-dense'] : [])];
+
   const walk = (event: React.KeyboardEvent): void => {
     const direction = ARROWS[event.key];
     const unitId = (event.target as HTMLElement).closest<HTMLElement>('[data-unit]')?.dataset.unit;
@@ -44,7 +50,7 @@ export function Sill({ experiment, renderUnit, label, footer, isSmall, activeUni
   };
 
   return (
-    <section className={isSmall ? 'sill sill-small' : 'sill'} aria-label={label}>
+    <section className={classes.join(' ')} aria-label={label}>
       <div className="sill-window" aria-hidden="true">
         <i />
         <i />

@@ -25,7 +25,11 @@ export function dateFindings(
   if (plan.lessonOn <= plan.sowOn) {
     return [{ severity: 'stops', facts: { code: 'dates-crossed' }, mend: null }];
   }
-  return [...offDays(plan, today), ...lessonReady(plan, surroundings, today), ...helpers(plan, surroundings)];
+  return [
+    ...(isSown ? [] : offDays(plan, today)),
+    ...lessonReady(plan, surroundings, today),
+    ...helpers(plan, surroundings),
+  ];
 }
 
 function offDays(plan: Plan, today: CalendarDay): Finding[] {

@@ -1,3 +1,5 @@
+import { INVESTIGATION_KINDS, startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
+import { calendarDay } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
 import { PlanRequest } from './plan/index.ts';
 import { RegisterRequest } from './people/index.ts';
@@ -6,23 +8,25 @@ import { ROUTES } from './routes/index.ts';
 import { check, fillPath, type Route } from './shared/index.ts';
 
 const PLAN = {
+  ...startPlan({
+    kind: 'one_factor',
+    question: '  Does it?  ',
+    crop: STARTING_CROPS[0]!,
+    otherCrops: [],
+    sowOn: calendarDay('2028-02-29'),
+    lessonOn: calendarDay('2028-03-20'),
+  }),
   version: 0,
-  question: '  Does it?  ',
-  hypothesis: '',
-  cropId: 'oat',
-  factorName: 'Light',
-  levels: [
-    { name: 'Sun', isControl: true },
-    { name: 'Shade', isControl: false },
-  ],
-  replicates: 5,
-  containerKind: 'flat',
-  measure: { unit: 'in', step: 0.25 },
-  seedsPerUnit: 1,
-  sowOn: '2028-02-29',
-  lessonOn: '2028-03-20',
   layoutSeed: 4_294_967_295,
 };
+
+function factorNamed(name: string) {
+  const [factor] = PLAN.factors;
+  return {
+    ...factor,
+    levels: factor!.levels.map((level, index) => (index === 1 ? { ...level, name } : level)),
+  };
+}
 
 function fieldsOf(changes: object): string[] {
   const checked = check(PlanRequest, { ...PLAN, ...changes });
@@ -35,12 +39,28 @@ describe('a request is checked once for both sides', () => {
     expect(checked).toMatchObject({ ok: true, value: { question: 'Does it?' } });
   });
 
+  test.each(INVESTIGATION_KINDS)('the starting plan of kind %s passes', (kind) => {
+    const started = startPlan({
+      kind,
+      question: 'Does it?',
+      crop: STARTING_CROPS[3]!,
+      otherCrops: STARTING_CROPS,
+      sowOn: calendarDay('2028-02-29'),
+      lessonOn: calendarDay('2028-03-29'),
+    });
+    expect(check(PlanRequest, { ...started, version: 0 })).toMatchObject({ ok: true });
+  });
+
   test.each([
     [{ replicates: Number.NaN }, ['replicates']],
     [{ replicates: '5' }, ['replicates']],
-    [{ levels: 'none' }, ['levels']],
-    [{ levels: [{ name: '', isControl: true }, { name: 'x' }] }, ['levels.0.name', 'levels.1.isControl']],
-    [{ measure: { unit: 'cm', step: Infinity } }, ['measure.step']],
+    [{ factors: 'none' }, ['factors']],
+    [{ factors: [{ ...PLAN.factors[0], levels: [] }] }, ['factors.0.levels']],
+    [{ factors: [factorNamed('')] }, ['factors.0.levels.1.name']],
+    [{ measure: { ...PLAN.measure, step: Infinity } }, ['measure.step']],
+    [{ conditions: { ...PLAN.conditions, temperatureC: NaN } }, ['conditions.temperatureC']],
+    [{ steps: [{ ...PLAN.steps[0], minutes: 0 }] }, ['steps.0.minutes']],
+    [{ constants: ['x'.repeat(121)] }, ['constants']],
     [{ layoutSeed: -1 }, ['layoutSeed']],
     [{ lessonOn: '2027-02-29' }, ['lessonOn']],
     [{ extra: 1 }, ['extra']],

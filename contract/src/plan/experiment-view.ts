@@ -98,6 +98,10 @@ export class UnitView {
   @IsString()
   team: string;
 
+  @IsOptional()
+  @IsUUID()
+  teamId: string | null;
+
   /** The day the plan has for it; `null` where no plan says. */
   @IsOptional()
   @IsCalendarDay()
@@ -146,6 +150,11 @@ export class ExperimentView {
 
   @IsString()
   hypothesis: string;
+
+  /** The class that runs it. */
+  @IsOptional()
+  @IsUUID()
+  classId: string | null;
 
   /** Absent when a file named a crop that is not in the drawer. */
   @IsOptional()

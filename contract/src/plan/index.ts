@@ -18,6 +18,7 @@ export {
 export { ContainerPart, FactorPart, LevelPart, MeasurePart, StepPart } from './plan-parts.ts';
 export {
   AssignmentRequest,
+  ClassOfExperimentRequest,
   DescriptionRequest,
   FinishRequest,
   LayoutRequest,
@@ -26,6 +27,7 @@ export {
   PlanRequest,
   StartRequest,
   UnitRequest,
+  UnitTeamPart,
 } from './plan-request.ts';
 export { planRoutes } from './routes.ts';
 export { GerminationTestPart, SeedLotRequest, SeedLotView } from './seed-lot.ts';

@@ -40,6 +40,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { HolidayPart } from '../classes/index.ts';
 import { IsCalendarDay, Trimmed } from '../shared/index.ts';
 
 /** So much of a material in each unit. */
@@ -250,19 +251,6 @@ export class StepPart implements ProtocolStep {
   @Max(1440, { message: 'At most a day.' })
   @IsInt({ message: 'Give whole minutes.' })
   minutes: number | null;
-}
-
-/** A run of days without class. */
-export class HolidayPart {
-  @Trimmed()
-  @Length(1, 60, { message: 'Name the holiday.' })
-  name: string;
-
-  @IsCalendarDay({ message: 'Give a first day that exists.' })
-  from: CalendarDay;
-
-  @IsCalendarDay({ message: 'Give a last day that exists.' })
-  to: CalendarDay;
 }
 
 /** When the class meets and what it does when. */

@@ -252,6 +252,29 @@ export class UnitRequest {
   sowedOn: string;
 }
 
+/** Which team a unit is given to. */
+export class UnitTeamPart {
+  @IsUUID()
+  unitId: string;
+
+  @IsOptional()
+  @IsUUID()
+  teamId: string | null;
+}
+
+/** The class that runs an experiment, and which team has which unit; units left out have none. */
+export class ClassOfExperimentRequest {
+  @IsOptional()
+  @IsUUID(undefined, { message: 'Choose a class.' })
+  classId: string | null;
+
+  @IsArray()
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => UnitTeamPart)
+  units: UnitTeamPart[];
+}
+
 /** Closes an experiment, or opens it again. */
 export class FinishRequest {
   @IsBoolean()

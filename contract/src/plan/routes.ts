@@ -9,6 +9,7 @@ import {
   TemplateView,
 } from './plan-extras.ts';
 import {
+  ClassOfExperimentRequest,
   DescriptionRequest,
   FinishRequest,
   LayoutRequest,
@@ -111,6 +112,14 @@ export const planRoutes = {
     summary: 'Move or tick off a task of the calendar, or add one',
     access: 'owner',
     body: TaskRequest,
+    answer: ExperimentView,
+  }),
+  giveToClass: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/class',
+    summary: 'Say which class runs it and which team has which unit',
+    access: 'owner',
+    body: ClassOfExperimentRequest,
     answer: ExperimentView,
   }),
   addUnit: route({

@@ -1,3 +1,4 @@
+import { classRoutes } from '../classes/index.ts';
 import { compareRoutes } from '../compare/index.ts';
 import { exchangeRoutes } from '../exchange/index.ts';
 import { peopleRoutes } from '../people/index.ts';
@@ -22,6 +23,7 @@ export const healthRoutes = {
 export const ROUTES = {
   ...healthRoutes,
   ...peopleRoutes,
+  ...classRoutes,
   ...planRoutes,
   ...sowRoutes,
   ...recordRoutes,

@@ -8,7 +8,7 @@ export type WireClass<T extends object> = new () => T;
 export type Access = 'anyone' | 'teacher' | 'owner';
 
 /** Names in a path that stand for a row with an owner. */
-export const OWNED_PARAMS = ['experimentId', 'lotId', 'templateId', 'sizeId'] as const;
+export const OWNED_PARAMS = ['experimentId', 'classId', 'lotId', 'templateId', 'sizeId'] as const;
 export type OwnedParam = (typeof OWNED_PARAMS)[number];
 
 /** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */

@@ -66,6 +66,7 @@ export {
 } from './seed-lot.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
 export { STARTING_CROPS } from './starting-crops.ts';
+export { dealtTeams, dealtUnits } from './teams.ts';
 export {
   ASPECT_FIELDS,
   combinationKey,

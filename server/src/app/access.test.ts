@@ -2,7 +2,7 @@ import { ROUTES } from '@bright-sprout/contract/routes';
 import { fillPath, OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { CROP, keepOneOfEach, LOT, readingOf, SIZE, startSown } from './testing/experiments.ts';
+import { CLASS, CROP, keepOneOfEach, LOT, readingOf, SIZE, startSown } from './testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from './testing/server.ts';
 
 /** A route as the web framework keeps it. */
@@ -22,6 +22,7 @@ beforeAll(async () => {
   experimentId = experiment.id;
   params = {
     experimentId,
+    classId: uuid(),
     lotId: uuid(),
     templateId: uuid(),
     sizeId: uuid(),
@@ -36,7 +37,15 @@ beforeAll(async () => {
 });
 afterAll(() => server.close());
 
-const OWNED_TABLES = ['experiment', 'seed_lot', 'plan_template', 'container_size'];
+const OWNED_TABLES = [
+  'experiment',
+  'school_class',
+  'team',
+  'student',
+  'seed_lot',
+  'plan_template',
+  'container_size',
+];
 const routes = Object.entries(ROUTES) as [string, Route][];
 const closed = routes.filter(([, route]) => route.access !== 'anyone');
 const owned = routes.filter(([, route]) => route.access === 'owner');
@@ -128,6 +137,7 @@ describe('the id of another teacher’s row', () => {
     const own = await startSown(stranger);
     const before = await everything();
     for (const [path, body] of [
+      [`/api/classes/${params.classId}`, CLASS],
       [`/api/seed-lots/${params.lotId}`, LOT],
       [`/api/container-sizes/${params.sizeId}`, SIZE],
       [`/api/experiments/${own.id}/templates/${params.templateId}`, { about: '' }],

@@ -3,6 +3,7 @@ import { type DynamicModule, Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { ClassesModule } from '../classes/index.ts';
 import { CompareModule } from '../compare/index.ts';
 import { ExchangeModule } from '../exchange/index.ts';
 import { PeopleModule } from '../people/index.ts';
@@ -32,6 +33,7 @@ export class AppModule {
           retryDelay: 500,
         }),
         PeopleModule,
+        ClassesModule,
         PlanModule,
         RecordModule,
         SowModule,

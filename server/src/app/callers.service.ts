@@ -32,6 +32,7 @@ interface CallerRow {
 
 const TABLES: Record<OwnedParam, string> = {
   experimentId: 'experiment',
+  classId: 'school_class',
   lotId: 'seed_lot',
   templateId: 'plan_template',
   sizeId: 'container_size',

@@ -1,6 +1,8 @@
 import type { DataSourceOptions } from 'typeorm';
 import { FirstTables1700000000000 } from '../../migrations/1700000000000-first-tables.ts';
 import { Plans1700000000001 } from '../../migrations/1700000000001-plans.ts';
+import { Classes1700000000002 } from '../../migrations/1700000000002-classes.ts';
+import { SchoolClass, Student, Team } from '../classes/index.ts';
 import { Session, SignInAttempts, Teacher } from '../people/index.ts';
 import {
   Container,
@@ -37,6 +39,9 @@ const ENTITIES = [
   PlanTemplate,
   ContainerSize,
   Task,
+  SchoolClass,
+  Team,
+  Student,
   Reading,
 ];
 
@@ -46,7 +51,7 @@ export function databaseOptions(url: string): DataSourceOptions {
     type: 'mariadb',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1700000000000, Plans1700000000001],
+    migrations: [FirstTables1700000000000, Plans1700000000001, Classes1700000000002],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),
     synchronize: false,

@@ -1,6 +1,7 @@
 import type { BrightSide } from '@bright-sprout/core/design';
 import type { VariableKind } from '@bright-sprout/core/exchange';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
+import { Team } from '../classes/index.ts';
 import { Experiment } from './experiment.entity.ts';
 
 /** What is changed on purpose. */
@@ -172,6 +173,14 @@ export class Unit {
 
   @Column('varchar', { length: 60, default: '' })
   team: string;
+
+  @Index('ix_unit_team')
+  @Column('uuid', { nullable: true })
+  teamId: string | null;
+
+  @ManyToOne(() => Team, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'team_id', foreignKeyConstraintName: 'fk_unit_team' })
+  ownerTeam: Relation<Team> | null;
 
   /** The day the plan has for it. */
   @Column('date', { nullable: true })

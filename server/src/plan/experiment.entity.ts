@@ -1,6 +1,7 @@
 import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { SchoolClass } from '../classes/index.ts';
 import { Teacher } from '../people/index.ts';
 import { asJson } from '../shared/index.ts';
 import { Crop } from './crop.entity.ts';
@@ -18,6 +19,15 @@ export class Experiment {
   @ManyToOne(() => Teacher, { onDelete: 'CASCADE' })
   @JoinColumn({ name: 'teacher_id', foreignKeyConstraintName: 'fk_experiment_teacher' })
   teacher: Relation<Teacher>;
+
+  /** The class that runs it. */
+  @Index('ix_experiment_class')
+  @Column('uuid', { nullable: true })
+  classId: string | null;
+
+  @ManyToOne(() => SchoolClass, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'class_id', foreignKeyConstraintName: 'fk_experiment_class' })
+  schoolClass: Relation<SchoolClass> | null;
 
   /** Counts changes of the plan; a change states the version it was made on. */
   @Column('int', { default: 0 })

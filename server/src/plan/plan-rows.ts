@@ -59,6 +59,7 @@ export function planRows(experimentId: string, plan: Plan): PlanRows {
         replicate: unit.replicate,
         block: unit.block === 0 ? '' : String(unit.block),
         team: '',
+        teamId: null,
         sowOn: unit.sowOn,
         sowedOn: null,
         seedsSown: seedsOf(plan, planned[unit.treatment]),

@@ -1,4 +1,5 @@
 import {
+  ClassOfExperimentRequest,
   DescriptionRequest,
   type ExperimentView,
   FinishRequest,
@@ -11,12 +12,16 @@ import {
 import { Body, Controller, Param } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Operation } from '../shared/index.ts';
+import { ClassOfExperiment } from './class-of-experiment.service.ts';
 import { PlanService } from './plan.service.ts';
 
 /** Plans. */
 @Controller()
 export class PlanController {
-  constructor(private readonly plans: PlanService) {}
+  constructor(
+    private readonly plans: PlanService,
+    private readonly classOf: ClassOfExperiment,
+  ) {}
 
   @Operation(planRoutes.start)
   start(
@@ -69,6 +74,16 @@ export class PlanController {
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     return this.plans.copy(fromId, id, teacher);
+  }
+
+  @Operation(planRoutes.giveToClass)
+  async giveToClass(
+    @Param('experimentId') id: string,
+    @Body() body: ClassOfExperimentRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    await this.classOf.give(id, body, teacher);
+    return this.plans.view(id, teacher);
   }
 
   @Operation(planRoutes.addUnit)

@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
+import { ClassesModule } from '../classes/index.ts';
 import { CalendarController } from './calendar.controller.ts';
 import { CalendarService } from './calendar.service.ts';
+import { ClassOfExperiment } from './class-of-experiment.service.ts';
 import { Drafts } from './drafts.service.ts';
 import { DrawerController } from './drawer.controller.ts';
 import { DrawerService } from './drawer.service.ts';
@@ -12,8 +14,17 @@ import { TemplatesService } from './templates.service.ts';
 
 /** Crops, packets, plans, templates and calendars. */
 @Module({
+  imports: [ClassesModule],
   controllers: [PlanController, DrawerController, TemplatesController, CalendarController],
-  providers: [PlanService, Drafts, DrawerService, TemplatesService, CalendarService, ExperimentStore],
+  providers: [
+    PlanService,
+    Drafts,
+    DrawerService,
+    TemplatesService,
+    CalendarService,
+    ClassOfExperiment,
+    ExperimentStore,
+  ],
   exports: [PlanService, ExperimentStore],
 })
 export class PlanModule {}

@@ -7,6 +7,7 @@ import { FailureNote, Logo } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
 const loadShelf = () => import('../shelf/shelf-page.tsx');
+const loadClasses = () => import('../classes/classes-page.tsx');
 const loadDrawer = () => import('../drawer/drawer-page.tsx');
 const loadFrame = () => import('./experiment-frame.tsx');
 const loadPlan = () => import('../plan/plan-stage.tsx');
@@ -15,6 +16,7 @@ const loadRecord = () => import('../record/record-stage.tsx');
 const loadCompare = () => import('../compare/compare-stage.tsx');
 
 const ShelfPage = lazy(loadShelf);
+const ClassesPage = lazy(loadClasses);
 const DrawerPage = lazy(loadDrawer);
 const ExperimentFrame = lazy(loadFrame);
 const PlanStage = lazy(loadPlan);
@@ -67,6 +69,7 @@ export function App() {
                     <NavLink to="/" end>
                       Shelf
                     </NavLink>
+                    <NavLink to="/classes">Classes</NavLink>
                     <NavLink to="/drawer">Seed drawer</NavLink>
                   </nav>
                   <AccountMenu teacher={session.data} />
@@ -76,6 +79,7 @@ export function App() {
             }
           >
             <Route index element={<ShelfPage />} />
+            <Route path="classes" element={<ClassesPage />} />
             <Route path="drawer" element={<DrawerPage />} />
             <Route path="*" element={<NotHere />} />
           </Route>

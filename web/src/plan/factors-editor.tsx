@@ -49,7 +49,7 @@ export function FactorsEditor() {
           </Button>
         )}
         <p className="plan-sum" aria-live="polite">
-          {Number.isFinite(pots) && (
+          {Number.isFinite(pots * places) && (
             <>
               <b>{pots} pots</b> in {places} places
             </>

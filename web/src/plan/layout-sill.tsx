@@ -15,6 +15,7 @@ import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/i
 import { PotFromAbove, TreatmentMark, treatmentStyle } from '../shared/plants/index.ts';
 import { Sill } from '../shared/sill/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import { useTeamBrush } from './team-brush.tsx';
 import { useLayout } from './use-layout.ts';
 
 const DRAG_DISTANCE = 6;
@@ -27,7 +28,9 @@ export function LayoutSill({ canArrange }: { canArrange: boolean }) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_DISTANCE } }));
   const picked = experiment.units.find((unit) => unit.id === pickedId);
 
+  const brush = useTeamBrush();
   const choose = (unit: UnitView): void => {
+    if (brush.team) return brush.give(unit.id);
     if (!canArrange) return;
     if (!picked) setPickedId(unit.id);
     else {
@@ -109,7 +112,7 @@ function PlannedPot({
         style={shift}
         data-unit={unit.id}
         tabIndex={tabIndex}
-        aria-label={`Pot ${unit.number}, ${treatment.name}`}
+        aria-label={`Pot ${unit.number}, ${treatment.name}${unit.team ? `, ${unit.team}` : ''}`}
         aria-pressed={canArrange ? isPicked : undefined}
         onClick={onChoose}
         {...(canArrange ? drag.listeners : {})}
@@ -121,6 +124,7 @@ function PlannedPot({
         <span className="pot-tag" style={{ borderColor: treatmentStyle(treatment.style).color }}>
           {unit.number}
         </span>
+        {unit.team && <span className="pot-team">{unit.team}</span>}
       </button>
     </div>
   );

@@ -1,5 +1,6 @@
 import { PlanRequest } from '@bright-sprout/contract/plan';
 import type { Plan } from '@bright-sprout/core/design';
+import { isCalendarDay } from '@bright-sprout/core/shared';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
 import { FormProvider, get, useForm, type UseFormReturn, useWatch } from 'react-hook-form';
@@ -13,7 +14,7 @@ const AUTOSAVE_MS = 500;
 /** What the sections of a plan work with. */
 export interface PlanEditor {
   readonly form: UseFormReturn<PlanRequest>;
-  /** The plan as it stands in the form, valid or not. */
+  /** The plan as it stands in the form, valid or not; a date that is none is as it was saved last. */
   readonly plan: Plan;
   /** True once seeds are in the soil, when only what the readings do not depend on may change. */
   readonly isPlanted: boolean;
@@ -84,7 +85,13 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
   const editor = useMemo<PlanEditor>(
     () => ({
       form,
-      plan: { ...values, layoutSeed, layoutMethod },
+      plan: {
+        ...values,
+        sowOn: isCalendarDay(values.sowOn) ? values.sowOn : plan.sowOn,
+        lessonOn: isCalendarDay(values.lessonOn) ? values.lessonOn : plan.lessonOn,
+        layoutSeed,
+        layoutMethod,
+      },
       isPlanted: experiment.status !== 'draft',
       apply: (changes) => {
         for (const [name, value] of Object.entries(changes)) {
@@ -105,6 +112,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
     }),
     [
       form,
+      plan,
       values,
       layoutSeed,
       layoutMethod,

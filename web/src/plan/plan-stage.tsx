@@ -11,6 +11,7 @@ import { QuestionSection } from './question-section.tsx';
 import { RehearseSection } from './rehearse-section.tsx';
 import { SowingSection } from './sowing-section.tsx';
 import { StepsSection } from './steps-section.tsx';
+import { TeamBrushProvider } from './team-brush.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
 
 const PARTS = {
@@ -41,13 +42,15 @@ export default function PlanStage() {
   }
   return (
     <PlanEditorProvider key={experiment.id} plan={experiment.plan}>
-      <div className="stage plan-stage">
-        <div className="plan-sill">
-          <LayoutSill canArrange={experiment.status === 'draft'} />
-          <CheckStrip />
+      <TeamBrushProvider>
+        <div className="stage plan-stage">
+          <div className="plan-sill">
+            <LayoutSill canArrange={experiment.status === 'draft'} />
+            <CheckStrip />
+          </div>
+          <PlanPanel />
         </div>
-        <PlanPanel />
-      </div>
+      </TeamBrushProvider>
     </PlanEditorProvider>
   );
 }

@@ -18,6 +18,7 @@ import { call, containerSizesQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { AddUnit } from './add-unit.tsx';
+import { ClassSection } from './class-section.tsx';
 import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
@@ -75,9 +76,12 @@ export function PotsSection() {
         <ContainerEditor key={index} index={index} />
       ))}
       {!isPlanted && <AddContainer />}
-      <p className="quiet">
-        {places} places for {treatments * plan.replicates} pots.
-      </p>
+      {Number.isFinite(places * plan.replicates) && (
+        <p className="quiet">
+          {places} places for {treatments * plan.replicates} pots.
+        </p>
+      )}
+      <ClassSection />
       {isPlanted && experiment.status !== 'finished' && <AddUnit />}
     </>
   );

@@ -95,8 +95,18 @@ export const LOT = {
 /** A container size to send. */
 export const SIZE = { name: 'Cake tin', kind: 'pan_sections', rows: 2, columns: 4, cellMl: 150 };
 
-/** Keeps a crop, a packet, a template and a container size under given ids. */
+/** A class to send. */
+export const CLASS = {
+  name: '5b',
+  readingLevel: '8-10',
+  timeZone: 'Europe/Lisbon',
+  meetingDays: [1, 3, 5],
+  holidays: [{ name: 'Break', from: '2027-04-05', to: '2027-04-09' }],
+};
+
+/** Keeps a class, a crop, a packet, a template and a container size under given ids. */
 export async function keepOneOfEach(client: Client, ids: Record<string, string>): Promise<void> {
+  await client.put(`/api/classes/${ids.classId}`).send(CLASS).expect(200);
   await client.put(`/api/crops/${ids.newCropId}`).send(CROP).expect(200);
   await client.put(`/api/seed-lots/${ids.lotId}`).send(LOT).expect(200);
   await client.put(`/api/container-sizes/${ids.sizeId}`).send(SIZE).expect(200);

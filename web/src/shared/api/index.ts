@@ -1,5 +1,6 @@
 export { addressOf, ApiFailure, call } from './call.ts';
 export {
+  classesQuery,
   comparisonQuery,
   containerSizesQuery,
   cropsQuery,

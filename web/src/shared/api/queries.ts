@@ -1,3 +1,4 @@
+import { classRoutes } from '@bright-sprout/contract/classes';
 import { compareRoutes, type ComparisonQuery } from '@bright-sprout/contract/compare';
 import { peopleRoutes } from '@bright-sprout/contract/people';
 import { planRoutes } from '@bright-sprout/contract/plan';
@@ -32,6 +33,12 @@ export const seedLotsQuery = queryOptions({
   queryKey: ['seed-lots'],
   queryFn: () => call(planRoutes.seedLots, {}),
   staleTime: 60_000,
+});
+
+/** The teacher’s classes with their rosters. */
+export const classesQuery = queryOptions({
+  queryKey: ['classes'],
+  queryFn: () => call(classRoutes.classes, {}),
 });
 
 /** Plans to start from. */

@@ -1,0 +1,113 @@
+import 'reflect-metadata';
+import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { IsZone, Trimmed } from '../shared/index.ts';
+import { HolidayPart } from './holiday.ts';
+
+/** The most students of a class. */
+export const MOST_STUDENTS = 60;
+
+/** A class and when it meets. */
+export class ClassRequest {
+  @Trimmed()
+  @Length(1, 60, { message: 'Name the class in up to 60 characters.' })
+  name: string;
+
+  @IsIn(READING_LEVELS, { message: 'Choose an age.' })
+  readingLevel: ReadingLevel;
+
+  @IsZone({ message: 'Give a time zone such as Europe/Lisbon.' })
+  timeZone: string;
+
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose at least one meeting day.' })
+  @ArrayMaxSize(7)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(7, { each: true })
+  meetingDays: number[];
+
+  @IsArray()
+  @ArrayMaxSize(40, { message: 'At most 40 holidays.' })
+  @ValidateNested({ each: true })
+  @Type(() => HolidayPart)
+  holidays: HolidayPart[];
+}
+
+/** A team of a class. */
+export class TeamPart {
+  @IsUUID()
+  id: string;
+
+  @Trimmed()
+  @Length(1, 40, { message: 'Name the team in up to 40 characters.' })
+  name: string;
+}
+
+/** A student: a display name and a picture tile, nothing else. */
+export class StudentPart {
+  @IsUUID()
+  id: string;
+
+  @Trimmed()
+  @Length(1, 40, { message: 'Give a display name of up to 40 characters.' })
+  displayName: string;
+
+  /** Name of the picture. */
+  @Matches(/^[a-z-]{1,20}$/, { message: 'Choose a picture.' })
+  tile: string;
+
+  @IsOptional()
+  @IsUUID()
+  teamId: string | null;
+}
+
+/** The whole roster; who is not in it is removed for good. */
+export class RosterRequest {
+  @IsArray()
+  @ArrayMaxSize(20, { message: 'At most 20 teams.' })
+  @ValidateNested({ each: true })
+  @Type(() => TeamPart)
+  teams: TeamPart[];
+
+  @IsArray()
+  @ArrayMaxSize(MOST_STUDENTS, { message: `At most ${MOST_STUDENTS} students.` })
+  @ValidateNested({ each: true })
+  @Type(() => StudentPart)
+  students: StudentPart[];
+}
+
+/** A class with its roster. */
+export class ClassView extends ClassRequest {
+  @IsUUID()
+  id: string;
+
+  /** What students type to join. */
+  @IsString()
+  code: string;
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => TeamPart)
+  teams: TeamPart[];
+
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => StudentPart)
+  students: StudentPart[];
+}

@@ -1,0 +1,42 @@
+import { listRoute, route } from '../shared/index.ts';
+import { ClassRequest, ClassView, RosterRequest } from './class.ts';
+
+/** Classes, teams and students. */
+export const classRoutes = {
+  classes: listRoute({
+    method: 'GET',
+    path: '/classes',
+    summary: 'The teacher’s classes with their rosters',
+    access: 'teacher',
+    answer: ClassView,
+  }),
+  saveClass: route({
+    method: 'PUT',
+    path: '/classes/:newClassId',
+    summary: 'Keep a class, new or changed; its roster stays',
+    access: 'teacher',
+    body: ClassRequest,
+    answer: ClassView,
+  }),
+  saveRoster: route({
+    method: 'PUT',
+    path: '/classes/:classId/roster',
+    summary: 'Keep the whole roster; students left out are removed for good',
+    access: 'owner',
+    body: RosterRequest,
+    answer: ClassView,
+  }),
+  newCode: route({
+    method: 'POST',
+    path: '/classes/:classId/code',
+    summary: 'Give the class a new code; the old one no longer works',
+    access: 'owner',
+    answer: ClassView,
+  }),
+  removeClass: route({
+    method: 'DELETE',
+    path: '/classes/:classId',
+    summary: 'Remove a class with its roster; experiments stay',
+    access: 'owner',
+  }),
+} as const;

@@ -1,0 +1,96 @@
+import type { Holiday } from '@bright-sprout/core/design';
+import type { ReadingLevel } from '@bright-sprout/core/words';
+import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
+import { Teacher } from '../people/index.ts';
+import { asJson } from '../shared/index.ts';
+
+/** A class and when it meets. */
+@Entity('school_class')
+@Unique('uq_school_class_code', ['code'])
+export class SchoolClass {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_school_class_teacher')
+  @Column('uuid')
+  teacherId: string;
+
+  @ManyToOne(() => Teacher, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'teacher_id', foreignKeyConstraintName: 'fk_school_class_teacher' })
+  teacher: Relation<Teacher>;
+
+  @Column('varchar', { length: 60 })
+  name: string;
+
+  /** What students type to join. */
+  @Column('varchar', { length: 12 })
+  code: string;
+
+  @Column('varchar', { length: 6 })
+  readingLevel: ReadingLevel;
+
+  @Column('varchar', { length: 64 })
+  timeZone: string;
+
+  @Column('text', { transformer: asJson })
+  meetingDays: number[];
+
+  @Column('text', { transformer: asJson })
+  holidays: Holiday[];
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  createdAt: Date;
+}
+
+/** Some students of a class, who own units together. */
+@Entity('team')
+export class Team {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_team_class')
+  @Column('uuid')
+  classId: string;
+
+  @ManyToOne(() => SchoolClass, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'class_id', foreignKeyConstraintName: 'fk_team_class' })
+  schoolClass: Relation<SchoolClass>;
+
+  @Column('int')
+  position: number;
+
+  @Column('varchar', { length: 40 })
+  name: string;
+}
+
+/** A student: a display name and a picture tile. */
+@Entity('student')
+export class Student {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_student_class')
+  @Column('uuid')
+  classId: string;
+
+  @ManyToOne(() => SchoolClass, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'class_id', foreignKeyConstraintName: 'fk_student_class' })
+  schoolClass: Relation<SchoolClass>;
+
+  @Column('int')
+  position: number;
+
+  @Column('varchar', { length: 40 })
+  displayName: string;
+
+  @Column('varchar', { length: 20 })
+  tile: string;
+
+  @Index('ix_student_team')
+  @Column('uuid', { nullable: true })
+  teamId: string | null;
+
+  @ManyToOne(() => Team, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'team_id', foreignKeyConstraintName: 'fk_student_team' })
+  team: Relation<Team> | null;
+}

@@ -1,0 +1,40 @@
+import { ClassRequest, classRoutes, type ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import { Body, Controller, Param } from '@nestjs/common';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
+import { Operation } from '../shared/index.ts';
+import { ClassesService } from './classes.service.ts';
+
+/** Classes, teams and students. */
+@Controller()
+export class ClassesController {
+  constructor(private readonly classes: ClassesService) {}
+
+  @Operation(classRoutes.classes)
+  all(@CurrentTeacher() teacher: KnownTeacher): Promise<ClassView[]> {
+    return this.classes.all(teacher);
+  }
+
+  @Operation(classRoutes.saveClass)
+  save(
+    @Param('newClassId') id: string,
+    @Body() body: ClassRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ClassView> {
+    return this.classes.save(id, body, teacher);
+  }
+
+  @Operation(classRoutes.saveRoster)
+  saveRoster(@Param('classId') id: string, @Body() body: RosterRequest): Promise<ClassView> {
+    return this.classes.saveRoster(id, body);
+  }
+
+  @Operation(classRoutes.newCode)
+  newCode(@Param('classId') id: string): Promise<ClassView> {
+    return this.classes.newCode(id);
+  }
+
+  @Operation(classRoutes.removeClass)
+  remove(@Param('classId') id: string): Promise<void> {
+    return this.classes.remove(id);
+  }
+}

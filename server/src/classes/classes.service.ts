@@ -1,0 +1,169 @@
+import { randomInt } from 'node:crypto';
+import type { ClassRequest, ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import type { FieldProblem } from '@bright-sprout/contract/shared';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, type EntityManager, In } from 'typeorm';
+import type { KnownTeacher } from '../people/index.ts';
+import { ApiError, inTransaction, invalidFields, isDuplicate, notFound } from '../shared/index.ts';
+import { SchoolClass, Student, Team } from './class.entities.ts';
+
+/** Letters and digits that nobody confuses when they are read from a board. */
+const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
+const CODE_LENGTH = 6;
+const TRIES = 5;
+
+/** Classes with their rosters. */
+@Injectable()
+export class ClassesService {
+  constructor(@InjectDataSource() private readonly source: DataSource) {}
+
+  /** The classes of a teacher, by name. */
+  async all(teacher: KnownTeacher): Promise<ClassView[]> {
+    const classes = await this.source
+      .getRepository(SchoolClass)
+      .find({ where: { teacherId: teacher.id }, order: { name: 'ASC' } });
+    return this.#views(classes);
+  }
+
+  /** @throws ApiError `not_found` */
+  async view(id: string): Promise<ClassView> {
+    const found = await this.source.getRepository(SchoolClass).findOneBy({ id });
+    const [view] = found ? await this.#views([found]) : [];
+    if (!view) throw notFound();
+    return view;
+  }
+
+  /** Keeps a class; a new one gets a code. */
+  async save(id: string, request: ClassRequest, teacher: KnownTeacher): Promise<ClassView> {
+    const problems = holidayProblems(request);
+    if (problems.length > 0) throw invalidFields(problems);
+    const classes = this.source.getRepository(SchoolClass);
+    const before = await classes.findOneBy({ id });
+    if (before && before.teacherId !== teacher.id) {
+      throw new ApiError('id_in_use', 'This could not be kept under its id. Reload the page and try again.');
+    }
+    if (before) await classes.save({ ...before, ...request });
+    else await withNewCode((code) => classes.insert({ id, teacherId: teacher.id, code, ...request }));
+    return this.view(id);
+  }
+
+  /** Gives a class a new code; the old one no longer works. */
+  async newCode(id: string): Promise<ClassView> {
+    await withNewCode((code) => this.source.getRepository(SchoolClass).update(id, { code }));
+    return this.view(id);
+  }
+
+  /** Keeps the whole roster: teams and students that are left out are removed for good. */
+  async saveRoster(classId: string, roster: RosterRequest): Promise<ClassView> {
+    const problems = rosterProblems(roster);
+    if (problems.length > 0) throw invalidFields(problems);
+    await inTransaction(this.source, async (manager) => {
+      await refuseForeign(manager, classId, roster);
+      const teams = await manager.findBy(Team, { classId });
+      const students = await manager.findBy(Student, { classId });
+      const gone = (rows: readonly { id: string }[], kept: readonly { id: string }[]): string[] =>
+        rows.map(({ id }) => id).filter((id) => !kept.some((one) => one.id === id));
+      const goneStudents = gone(students, roster.students);
+      const goneTeams = gone(teams, roster.teams);
+      if (goneStudents.length > 0) await manager.delete(Student, { id: In(goneStudents) });
+      await manager.save(
+        Team,
+        roster.teams.map(({ id, name }, position) => ({ id, classId, position, name })),
+      );
+      await manager.save(
+        Student,
+        roster.students.map((student, position) => ({ ...student, classId, position })),
+      );
+      if (goneTeams.length > 0) await manager.delete(Team, { id: In(goneTeams) });
+    });
+    return this.view(classId);
+  }
+
+  /** Removes a class with its roster; experiments and readings stay. */
+  async remove(id: string): Promise<void> {
+    await this.source.getRepository(SchoolClass).delete(id);
+  }
+
+  async #views(classes: readonly SchoolClass[]): Promise<ClassView[]> {
+    const ofThese = { classId: In(classes.map(({ id }) => id)) };
+    const inOrder = { position: 'ASC' } as const;
+    const [teams, students] = await Promise.all([
+      this.source.getRepository(Team).find({ where: ofThese, order: inOrder }),
+      this.source.getRepository(Student).find({ where: ofThese, order: inOrder }),
+    ]);
+    return classes.map(({ id, name, code, readingLevel, timeZone, meetingDays, holidays }) => ({
+      id,
+      name,
+      code,
+      readingLevel,
+      timeZone,
+      meetingDays,
+      holidays,
+      teams: teams.filter((team) => team.classId === id).map((team) => ({ id: team.id, name: team.name })),
+      students: students
+        .filter((student) => student.classId === id)
+        .map(({ id: studentId, displayName, tile, teamId }) => ({
+          id: studentId,
+          displayName,
+          tile,
+          teamId,
+        })),
+    }));
+  }
+}
+
+/** Ids of a roster that are rows of another class are refused, so that nobody's students are taken over. */
+async function refuseForeign(manager: EntityManager, classId: string, roster: RosterRequest): Promise<void> {
+  const students = await manager.findBy(Student, { id: In(roster.students.map(({ id }) => id)) });
+  const teams = await manager.findBy(Team, { id: In(roster.teams.map(({ id }) => id)) });
+  if ([...students, ...teams].some((row) => row.classId !== classId)) {
+    throw new ApiError('id_in_use', 'This roster could not be kept. Reload the page and try again.');
+  }
+}
+
+function rosterProblems({ teams, students }: RosterRequest): FieldProblem[] {
+  const problems: FieldProblem[] = [];
+  const twice = (names: readonly string[], field: (index: number) => string, message: string): void => {
+    const lower = names.map((name) => name.toLowerCase());
+    lower.forEach((name, index) => {
+      if (lower.indexOf(name) !== index) problems.push({ field: field(index), message });
+    });
+  };
+  twice(
+    students.map((student) => student.displayName),
+    (index) => `students.${index}.displayName`,
+    'Another student has this name. Add an initial.',
+  );
+  twice(
+    teams.map((team) => team.name),
+    (index) => `teams.${index}.name`,
+    'Another team has this name.',
+  );
+  students.forEach((student, index) => {
+    if (student.teamId === null || teams.some((team) => team.id === student.teamId)) return;
+    problems.push({ field: `students.${index}.teamId`, message: 'Choose a team of this class.' });
+  });
+  return problems;
+}
+
+function holidayProblems({ holidays }: ClassRequest): FieldProblem[] {
+  return holidays.flatMap((holiday, index) =>
+    holiday.to >= holiday.from
+      ? []
+      : [{ field: `holidays.${index}.to`, message: 'The last day comes before the first.' }],
+  );
+}
+
+/** Tries codes until one is free. */
+async function withNewCode(keep: (code: string) => Promise<unknown>): Promise<void> {
+  for (let attempt = 1; ; attempt += 1) {
+    const signs = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]);
+    try {
+      await keep(signs.join(''));
+      return;
+    } catch (thrown) {
+      if (attempt === TRIES || !isDuplicate(thrown)) throw thrown;
+    }
+  }
+}

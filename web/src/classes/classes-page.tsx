@@ -1,0 +1,82 @@
+import type { ClassView } from '@bright-sprout/contract/classes';
+import { useQuery } from '@tanstack/react-query';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { classesQuery } from '../shared/api/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { ClassForm } from './class-form.tsx';
+import { Roster } from './roster.tsx';
+
+/** Classes: when they meet, who is in them, and their teams. */
+export default function ClassesPage() {
+  const { data, error } = useQuery(classesQuery);
+  const [chosenId, setChosenId] = useState<string>();
+  const [isNew, setIsNew] = useState(false);
+  const chosen = isNew ? undefined : (data?.find(({ id }) => id === chosenId) ?? data?.[0]);
+  const isEmpty = data?.length === 0;
+  return (
+    <main className="drawer-page">
+      <h1>Classes</h1>
+      <FailureNote error={error} />
+      <div className="class-tabs" role="group" aria-label="Classes">
+        {data?.map((one) => (
+          <ClassTab
+            key={one.id}
+            schoolClass={one}
+            isChosen={one.id === chosen?.id}
+            onChoose={() => {
+              setChosenId(one.id);
+              setIsNew(false);
+            }}
+          />
+        ))}
+        {!isEmpty && (
+          <Button variant="light" aria-pressed={isNew} onClick={() => setIsNew(true)}>
+            <Plus size={16} aria-hidden="true" /> Another class
+          </Button>
+        )}
+      </div>
+      {isEmpty && (
+        <p className="quiet">
+          A class needs a name and its meeting days. Students are a display name and a picture, nothing else.
+        </p>
+      )}
+      <div className="drawer-below class-below">
+        {data && (
+          <section className="panel" aria-label={chosen ? `About ${chosen.name}` : 'A new class'}>
+            <ClassForm
+              key={chosen?.id ?? 'new'}
+              schoolClass={chosen}
+              onKept={(id) => {
+                setChosenId(id);
+                setIsNew(false);
+              }}
+            />
+          </section>
+        )}
+        {chosen && (
+          <section className="panel" aria-label={`Roster of ${chosen.name}`}>
+            <Roster key={chosen.id} schoolClass={chosen} />
+          </section>
+        )}
+      </div>
+    </main>
+  );
+}
+
+function ClassTab({
+  schoolClass,
+  isChosen,
+  onChoose,
+}: {
+  schoolClass: ClassView;
+  isChosen: boolean;
+  onChoose: () => void;
+}) {
+  return (
+    <Button variant={isChosen ? 'primary' : 'light'} aria-pressed={isChosen} onClick={onChoose}>
+      {schoolClass.name} <small>{schoolClass.students.length}</small>
+    </Button>
+  );
+}

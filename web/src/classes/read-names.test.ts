@@ -1,0 +1,15 @@
+import { describe, expect, test } from '@jest/globals';
+import { readNames } from './read-names.ts';
+
+describe('a pasted list of names', () => {
+  test.each([
+    ['Ada\nBen\r\nCy', ['Ada', 'Ben', 'Cy']],
+    ['Name,Group\nAda,1\nBen,2', ['Ada', 'Ben']],
+    ['"Ada, the ""first""";x\nBen\t3', ['Ada, the "first"', 'Ben']],
+    ['  Ada   Mae \n\n\nada mae\nBen', ['Ada Mae', 'Ben']],
+    ['', []],
+    ['x'.repeat(60), ['x'.repeat(40)]],
+  ])('%p', (text, names) => {
+    expect(readNames(text)).toEqual(names);
+  });
+});

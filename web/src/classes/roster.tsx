@@ -1,0 +1,237 @@
+import {
+  classRoutes,
+  type ClassView,
+  MOST_STUDENTS,
+  type RosterRequest,
+} from '@bright-sprout/contract/classes';
+import { dealtTeams } from '@bright-sprout/core/design';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { Shuffle, X } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { v7 as uuid } from 'uuid';
+import { ApiFailure, call, classesQuery } from '../shared/api/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { readNames } from './read-names.ts';
+import { freeTile, Tile, TILE_NAMES } from './tiles.tsx';
+
+const TEAM_NAMES = [
+  'Otters',
+  'Herons',
+  'Badgers',
+  'Moles',
+  'Swifts',
+  'Newts',
+  'Hares',
+  'Wrens',
+  'Toads',
+  'Bats',
+];
+const MOST_TEAMS = TEAM_NAMES.length;
+
+/** Who is in the class, by display name and picture, and who is in which team. Every change is kept at once. */
+export function Roster({ schoolClass }: { schoolClass: ClassView }) {
+  const queries = useQueryClient();
+  const [names, setNames] = useState('');
+  const [teamCount, setTeamCount] = useState(Math.max(2, schoolClass.teams.length || 5));
+  const { students, teams } = schoolClass;
+  const save = useMutation({
+    scope: { id: `roster-${schoolClass.id}` },
+    mutationFn: (body: RosterRequest) =>
+      call(classRoutes.saveRoster, { params: { classId: schoolClass.id }, body }),
+    onSuccess: (kept) => {
+      queries.setQueryData(classesQuery.queryKey, (all = []) =>
+        all.map((one) => (one.id === kept.id ? kept : one)),
+      );
+    },
+  });
+  const keep = (changes: Partial<RosterRequest>): void => save.mutate({ students, teams, ...changes });
+  const change = (id: string, changes: Partial<RosterRequest['students'][number]>): void =>
+    keep({ students: students.map((student) => (student.id === id ? { ...student, ...changes } : student)) });
+  const add = (): void => {
+    const known = students.map((student) => student.displayName.toLowerCase());
+    const added = readNames(names).filter((name) => !known.includes(name.toLowerCase()));
+    const all = [...students];
+    for (const displayName of added) {
+      const tile = freeTile(all.map((student) => student.tile));
+      all.push({ id: uuid(), displayName, tile, teamId: null });
+    }
+    save.mutate({ students: all, teams }, { onSuccess: () => setNames('') });
+  };
+  const deal = (): void => {
+    const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
+    const made = Array.from(
+      { length: teamCount },
+      (_, index) =>
+        teams[index] ?? {
+          id: uuid(),
+          name: freeName(
+            teams.map((team) => team.name),
+            index,
+          ),
+        },
+    );
+    const dealt = dealtTeams(students.length, teamCount, seed);
+    keep({
+      teams: made,
+      students: students.map((student, index) => ({
+        ...student,
+        teamId: made[dealt[index] ?? 0]?.id ?? null,
+      })),
+    });
+  };
+  return (
+    <>
+      <h2>
+        {students.length === 1 ? '1 student' : `${students.length} students`}
+        {teams.length > 0 && `, ${teams.length} teams`}
+      </h2>
+      <Form
+        className="add-students"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (readNames(names).length > 0) add();
+        }}
+      >
+        <Form.Control
+          as="textarea"
+          rows={2}
+          value={names}
+          aria-label="Display names"
+          placeholder="Paste or type display names, one a line, or the lines of a table. First names are enough."
+          onChange={({ target }) => setNames(target.value)}
+        />
+        <Button type="submit" variant="light" disabled={save.isPending || students.length >= MOST_STUDENTS}>
+          Add them
+        </Button>
+      </Form>
+      {students.length > 1 && (
+        <div className="deal-teams">
+          <Form.Control
+            type="number"
+            min={1}
+            max={MOST_TEAMS}
+            value={teamCount}
+            aria-label="How many teams"
+            onChange={({ target }) =>
+              setTeamCount(Math.max(1, Math.min(MOST_TEAMS, Number(target.value) || 1)))
+            }
+          />
+          <Button variant="light" disabled={save.isPending} onClick={deal}>
+            <Shuffle size={16} aria-hidden="true" /> Teams by chance
+          </Button>
+        </div>
+      )}
+      {teams.length > 0 && (
+        <ul className="team-names">
+          {teams.map((team) => (
+            <li key={team.id}>
+              <NameEntry
+                label={`Name of team ${team.name}`}
+                value={team.name}
+                onKeep={(name) =>
+                  keep({ teams: teams.map((one) => (one.id === team.id ? { ...one, name } : one)) })
+                }
+              />
+              <small>{students.filter((student) => student.teamId === team.id).length}</small>
+            </li>
+          ))}
+        </ul>
+      )}
+      <RosterProblem error={save.error} />
+      <ul className="roster">
+        {students.map((student) => (
+          <li key={student.id}>
+            <label className="tile-choice">
+              <Tile name={student.tile} />
+              <select
+                aria-label={`Picture of ${student.displayName}`}
+                value={student.tile}
+                onChange={({ target }) => change(student.id, { tile: target.value })}
+              >
+                {TILE_NAMES.map((name) => (
+                  <option key={name}>{name}</option>
+                ))}
+              </select>
+            </label>
+            <NameEntry
+              label={`Display name of ${student.displayName}`}
+              value={student.displayName}
+              onKeep={(displayName) => change(student.id, { displayName })}
+            />
+            <Form.Select
+              size="sm"
+              value={student.teamId ?? ''}
+              aria-label={`Team of ${student.displayName}`}
+              onChange={({ target }) =>
+                change(student.id, { teamId: target.value === '' ? null : target.value })
+              }
+            >
+              <option value="">no team</option>
+              {teams.map((team) => (
+                <option key={team.id} value={team.id}>
+                  {team.name}
+                </option>
+              ))}
+            </Form.Select>
+            <Button
+              variant="light"
+              size="sm"
+              aria-label={`Remove ${student.displayName} for good`}
+              onClick={() => keep({ students: students.filter((one) => one.id !== student.id) })}
+            >
+              <X size={15} aria-hidden="true" />
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** A name that is kept when it is left. */
+function NameEntry({
+  label,
+  value,
+  onKeep,
+}: {
+  label: string;
+  value: string;
+  onKeep: (value: string) => void;
+}) {
+  const [text, setText] = useState(value);
+  const keep = (): void => {
+    if (text.trim() === '') setText(value);
+    else if (text.trim() !== value) onKeep(text.trim());
+  };
+  return (
+    <Form.Control
+      size="sm"
+      value={text}
+      maxLength={40}
+      aria-label={label}
+      autoComplete="off"
+      onChange={({ target }) => setText(target.value)}
+      onBlur={keep}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') keep();
+      }}
+    />
+  );
+}
+
+function RosterProblem({ error }: { error: unknown }) {
+  if (!error) return null;
+  const [first] = error instanceof ApiFailure ? error.body.fields : [];
+  if (!first) return <FailureNote error={error} />;
+  return (
+    <p className="field-problem" role="alert">
+      Not kept: {first.message}
+    </p>
+  );
+}
+
+function freeName(taken: readonly string[], index: number): string {
+  return TEAM_NAMES.filter((name) => !taken.includes(name))[index - taken.length] ?? `Team ${index + 1}`;
+}

@@ -1,0 +1,45 @@
+import type { TeamPart } from '@bright-sprout/contract/classes';
+import { planRoutes } from '@bright-sprout/contract/plan';
+import { useMutation } from '@tanstack/react-query';
+import { createContext, type ReactNode, useContext, useState } from 'react';
+import { call } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { planScope, useKeepExperiment } from './use-save-plan.ts';
+
+/** The team that pots on the sill are being given to. */
+export interface TeamBrush {
+  readonly team: TeamPart | undefined;
+  readonly take: (team: TeamPart | undefined) => void;
+  /** Gives a unit to the team in hand, or takes it back when the team has it already. */
+  readonly give: (unitId: string) => void;
+}
+
+const NOTHING: TeamBrush = { team: undefined, take: () => undefined, give: () => undefined };
+const Context = createContext<TeamBrush>(NOTHING);
+
+/** The brush in hand; on a sill outside a plan there is none. */
+export function useTeamBrush(): TeamBrush {
+  return useContext(Context);
+}
+
+/** Holds the team in hand for the parts of a plan and its sill. */
+export function TeamBrushProvider({ children }: { children: ReactNode }) {
+  const { experiment } = useExperiment();
+  const keep = useKeepExperiment();
+  const [team, setTeam] = useState<TeamPart>();
+  const save = useMutation({
+    scope: planScope(experiment.id),
+    mutationFn: (body: { classId: string | null; units: { unitId: string; teamId: string | null }[] }) =>
+      call(planRoutes.giveToClass, { params: { experimentId: experiment.id }, body }),
+    onSuccess: keep,
+  });
+  const give = (unitId: string): void => {
+    if (!team) return;
+    const units = experiment.units.map((unit) => ({
+      unitId: unit.id,
+      teamId: unit.id === unitId ? (unit.teamId === team.id ? null : team.id) : unit.teamId,
+    }));
+    save.mutate({ classId: experiment.classId, units });
+  };
+  return <Context.Provider value={{ team, take: setTeam, give }}>{children}</Context.Provider>;
+}

@@ -15,9 +15,9 @@ const ORDER = {
     ['review', 'rehearsal'],
     'words',
   ],
-  contract: ['shared', 'people', 'classes', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'routes'],
-  server: ['shared', 'people', 'classes', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
-  web: ['shared', 'people', 'classes', 'drawer', 'plan', 'record', 'sow', 'compare', 'exchange', 'shelf', 'app'],
+  contract: ['shared', 'people', 'classes', 'plan', 'record', 'sow', 'student', 'compare', 'exchange', 'shelf', 'routes'],
+  server: ['shared', 'people', 'classes', 'plan', 'record', 'sow', 'student', 'compare', 'exchange', 'shelf', 'app'],
+  web: ['shared', 'people', 'classes', 'drawer', 'plan', 'record', 'sow', 'student', 'compare', 'exchange', 'shelf', 'app'],
 };
 
 /** Packages that each package may not import. */

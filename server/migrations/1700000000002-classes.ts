@@ -36,6 +36,19 @@ const TABLES = [
     CONSTRAINT fk_student_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT fk_student_team FOREIGN KEY (team_id) REFERENCES team (id) ON DELETE SET NULL ON UPDATE NO ACTION
   )`,
+  `CREATE TABLE student_device (
+    id uuid NOT NULL PRIMARY KEY,
+    token_hash binary(32) NOT NULL,
+    class_id uuid NOT NULL,
+    student_id uuid NULL,
+    created_at datetime(3) NOT NULL DEFAULT CURRENT_TIMESTAMP(3),
+    expires_at datetime(3) NOT NULL,
+    UNIQUE KEY uq_student_device_token (token_hash),
+    KEY ix_student_device_class (class_id),
+    KEY ix_student_device_student (student_id),
+    CONSTRAINT fk_student_device_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE ON UPDATE NO ACTION,
+    CONSTRAINT fk_student_device_student FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE SET NULL ON UPDATE NO ACTION
+  )`,
 ];
 
 const CHANGES = [
@@ -47,6 +60,10 @@ const CHANGES = [
     ADD COLUMN team_id uuid NULL,
     ADD KEY ix_unit_team (team_id),
     ADD CONSTRAINT fk_unit_team FOREIGN KEY (team_id) REFERENCES team (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
+  `ALTER TABLE reading
+    ADD COLUMN student_id uuid NULL,
+    ADD KEY ix_reading_student (student_id),
+    ADD CONSTRAINT fk_reading_student FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
 ];
 
 /** Classes, teams and students, and which class runs an experiment. */
@@ -60,11 +77,15 @@ export class Classes1700000000002 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query(
+      'ALTER TABLE reading DROP FOREIGN KEY fk_reading_student, DROP KEY ix_reading_student, DROP COLUMN student_id',
+    );
+    await runner.query(
       'ALTER TABLE unit DROP FOREIGN KEY fk_unit_team, DROP KEY ix_unit_team, DROP COLUMN team_id',
     );
     await runner.query(
       'ALTER TABLE experiment DROP FOREIGN KEY fk_experiment_class, DROP KEY ix_experiment_class, DROP COLUMN class_id',
     );
-    for (const name of ['student', 'team', 'school_class']) await runner.query(`DROP TABLE ${name}`);
+    for (const name of ['student_device', 'student', 'team', 'school_class'])
+      await runner.query(`DROP TABLE ${name}`);
   }
 }

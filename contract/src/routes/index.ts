@@ -7,6 +7,7 @@ import { recordRoutes } from '../record/index.ts';
 import { HealthView, type Route, route } from '../shared/index.ts';
 import { shelfRoutes } from '../shelf/index.ts';
 import { sowRoutes } from '../sow/index.ts';
+import { studentRoutes } from '../student/index.ts';
 
 /** The health check. */
 export const healthRoutes = {
@@ -27,6 +28,7 @@ export const ROUTES = {
   ...planRoutes,
   ...sowRoutes,
   ...recordRoutes,
+  ...studentRoutes,
   ...compareRoutes,
   ...exchangeRoutes,
   ...shelfRoutes,

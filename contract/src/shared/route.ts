@@ -2,10 +2,10 @@
 export type WireClass<T extends object> = new () => T;
 
 /**
- * Who may call a route: `anyone`; a signed-in `teacher`; or the `owner` of the row that the path names by one of
+ * Who may call a route: `anyone`; a `student` on a device that joined a class; a signed-in `teacher`; or the `owner` of the row that the path names by one of
  * {@link OWNED_PARAMS}.
  */
-export type Access = 'anyone' | 'teacher' | 'owner';
+export type Access = 'anyone' | 'student' | 'teacher' | 'owner';
 
 /** Names in a path that stand for a row with an owner. */
 export const OWNED_PARAMS = ['experimentId', 'classId', 'lotId', 'templateId', 'sizeId'] as const;

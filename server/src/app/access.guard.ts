@@ -3,6 +3,7 @@ import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/com
 import { Reflector } from '@nestjs/core';
 import { type KnownRequest, tokenOf } from '../people/index.ts';
 import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
+import { DevicesService, deviceTokenOf, type StudentRequest } from '../student/index.ts';
 import { CallersService, type OwnedRow } from './callers.service.ts';
 
 const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
@@ -16,6 +17,7 @@ export class AccessGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
     private readonly callers: CallersService,
+    private readonly devices: DevicesService,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -24,10 +26,18 @@ export class AccessGuard implements CanActivate {
     if (!route) throw notFound();
     if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request);
     if (route.access === 'anyone') return true;
+    if (route.access === 'student') return this.#letStudentIn(request);
     const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
     if (!caller) throw new ApiError('not_signed_in', 'Please sign in to go on.');
     if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
     request.teacher = caller.teacher;
+    return true;
+  }
+
+  async #letStudentIn(request: StudentRequest): Promise<boolean> {
+    const device = await this.devices.find(deviceTokenOf(request));
+    if (!device) throw new ApiError('not_joined', 'Join your class with the code on the board.');
+    request.device = device;
     return true;
   }
 }

@@ -73,7 +73,8 @@ async function everything(): Promise<string> {
 describe('every route', () => {
   test.each(closed)('%s is closed to nobody in particular', async (_, route) => {
     const answer = await send(server.client(), route);
-    expect([answer.status, answer.body.code]).toEqual([401, 'not_signed_in']);
+    const code = route.access === 'student' ? 'not_joined' : 'not_signed_in';
+    expect([answer.status, answer.body.code]).toEqual([401, code]);
   });
 
   test.each(owned)('%s of another teacher is as if it were not there', async (_, route) => {

@@ -12,6 +12,7 @@ import { RecordModule } from '../record/index.ts';
 import { ContractPipe, ErrorFilter, type Settings, SharedModule } from '../shared/index.ts';
 import { ShelfModule } from '../shelf/index.ts';
 import { SowModule } from '../sow/index.ts';
+import { StudentModule } from '../student/index.ts';
 import { AccessGuard } from './access.guard.ts';
 import { CallersService } from './callers.service.ts';
 import { databaseOptions } from './database.ts';
@@ -37,6 +38,7 @@ export class AppModule {
         PlanModule,
         RecordModule,
         SowModule,
+        StudentModule,
         CompareModule,
         ExchangeModule,
         ShelfModule,

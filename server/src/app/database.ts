@@ -2,7 +2,7 @@ import type { DataSourceOptions } from 'typeorm';
 import { FirstTables1700000000000 } from '../../migrations/1700000000000-first-tables.ts';
 import { Plans1700000000001 } from '../../migrations/1700000000001-plans.ts';
 import { Classes1700000000002 } from '../../migrations/1700000000002-classes.ts';
-import { SchoolClass, Student, Team } from '../classes/index.ts';
+import { SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Session, SignInAttempts, Teacher } from '../people/index.ts';
 import {
   Container,
@@ -42,6 +42,7 @@ const ENTITIES = [
   SchoolClass,
   Team,
   Student,
+  StudentDevice,
   Reading,
 ];
 

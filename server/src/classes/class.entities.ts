@@ -94,3 +94,37 @@ export class Student {
   @JoinColumn({ name: 'team_id', foreignKeyConstraintName: 'fk_student_team' })
   team: Relation<Team> | null;
 }
+
+/** A device that joined a class by its code, and the student who chose a tile on it. */
+@Entity('student_device')
+@Unique('uq_student_device_token', ['tokenHash'])
+export class StudentDevice {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  /** SHA-256 of the cookie's token. */
+  @Column('binary', { length: 32 })
+  tokenHash: Buffer;
+
+  @Index('ix_student_device_class')
+  @Column('uuid')
+  classId: string;
+
+  @ManyToOne(() => SchoolClass, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'class_id', foreignKeyConstraintName: 'fk_student_device_class' })
+  schoolClass: Relation<SchoolClass>;
+
+  @Index('ix_student_device_student')
+  @Column('uuid', { nullable: true })
+  studentId: string | null;
+
+  @ManyToOne(() => Student, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_student_device_student' })
+  student: Relation<Student> | null;
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  createdAt: Date;
+
+  @Column('datetime', { precision: 3 })
+  expiresAt: Date;
+}

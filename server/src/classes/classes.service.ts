@@ -13,6 +13,9 @@ const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
 const CODE_LENGTH = 6;
 const TRIES = 5;
 
+/** Readings stay when a student goes; the name does not. */
+const NAMELESS = "UPDATE reading SET observer = 'a student' WHERE student_id IN (?)";
+
 /** Classes with their rosters. */
 @Injectable()
 export class ClassesService {
@@ -66,7 +69,11 @@ export class ClassesService {
         rows.map(({ id }) => id).filter((id) => !kept.some((one) => one.id === id));
       const goneStudents = gone(students, roster.students);
       const goneTeams = gone(teams, roster.teams);
-      if (goneStudents.length > 0) await manager.delete(Student, { id: In(goneStudents) });
+      if (goneStudents.length > 0) {
+        await manager.query(NAMELESS, [goneStudents]);
+        await manager.delete(Student, { id: In(goneStudents) });
+      }
+      await nameReadings(manager, students, roster);
       await manager.save(
         Team,
         roster.teams.map(({ id, name }, position) => ({ id, classId, position, name })),
@@ -82,7 +89,11 @@ export class ClassesService {
 
   /** Removes a class with its roster; experiments and readings stay. */
   async remove(id: string): Promise<void> {
-    await this.source.getRepository(SchoolClass).delete(id);
+    await inTransaction(this.source, async (manager) => {
+      const students = await manager.findBy(Student, { classId: id });
+      if (students.length > 0) await manager.query(NAMELESS, [students.map((student) => student.id)]);
+      await manager.delete(SchoolClass, { id });
+    });
   }
 
   async #views(classes: readonly SchoolClass[]): Promise<ClassView[]> {
@@ -110,6 +121,19 @@ export class ClassesService {
           teamId,
         })),
     }));
+  }
+}
+
+/** A display name that was changed is changed on the student's readings, too: the old one may have said too much. */
+async function nameReadings(
+  manager: EntityManager,
+  before: readonly Student[],
+  roster: RosterRequest,
+): Promise<void> {
+  for (const { id, displayName } of roster.students) {
+    const known = before.find((student) => student.id === id);
+    if (!known || known.displayName === displayName) continue;
+    await manager.query('UPDATE reading SET observer = ? WHERE student_id = ?', [displayName, id]);
   }
 }
 

@@ -1,5 +1,6 @@
 import type { ReadingState } from '@bright-sprout/core/shared';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
+import { Student } from '../classes/index.ts';
 import { Unit, Variable } from '../plan/index.ts';
 
 /** One reading. Rows are only ever added; a correction names the row that it supersedes. */
@@ -45,6 +46,15 @@ export class Reading {
 
   @Column('varchar', { length: 60 })
   observer: string;
+
+  /** The student who read it; empty for a teacher, and for a student who was removed. */
+  @Index('ix_reading_student')
+  @Column('uuid', { nullable: true })
+  studentId: string | null;
+
+  @ManyToOne(() => Student, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_reading_student' })
+  student: Relation<Student> | null;
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   recordedAt: Date;

@@ -2,7 +2,6 @@ import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type Repository } from 'typeorm';
-import type { KnownTeacher } from '../people/index.ts';
 import { Experiment } from '../plan/index.ts';
 import { ApiError, Clock, isDuplicate, notFound } from '../shared/index.ts';
 import { checkReading, type ReadingPlace } from './check-reading.ts';
@@ -19,8 +18,16 @@ interface PlaceRow {
 
 const INSERT = `
   INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,
-                       observer, recorded_at, supersedes_id)
-  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+                       observer, recorded_at, supersedes_id, student_id)
+  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+
+/** Who reads: a teacher, or a student by display name. */
+export interface Observer {
+  readonly displayName: string;
+  /** Of the class or the teacher; decides which day it is. */
+  readonly timeZone: string;
+  readonly studentId?: string;
+}
 
 /** Readings: added, never changed. */
 @Injectable()
@@ -52,10 +59,10 @@ export class ReadingsService {
     experimentId: string,
     id: string,
     request: ReadingRequest,
-    teacher: KnownTeacher,
+    observer: Observer,
   ): Promise<ReadingView> {
     const place = await this.#placeOf(experimentId, request);
-    checkReading(request, place, this.clock.today(teacher.timeZone));
+    checkReading(request, place, this.clock.today(observer.timeZone));
     const reading = this.#readings.create({
       id,
       unitId: request.unitId,
@@ -67,7 +74,8 @@ export class ReadingsService {
       unitOfMeasure: request.unitOfMeasure,
       precision: request.precision,
       supersedesId: request.supersedesId ?? null,
-      observer: teacher.displayName,
+      observer: observer.displayName,
+      studentId: observer.studentId ?? null,
       recordedAt: this.clock.now(),
     });
     try {
@@ -84,6 +92,7 @@ export class ReadingsService {
         reading.observer,
         reading.recordedAt,
         reading.supersedesId,
+        reading.studentId,
       ]);
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;

@@ -1,0 +1,75 @@
+import { ReadingRequest, type ReadingView } from '@bright-sprout/contract/record';
+import {
+  type DoorView,
+  JoinRequest,
+  type StudentPotView,
+  studentRoutes,
+  TileRequest,
+} from '@bright-sprout/contract/student';
+import { Body, Controller, Param, Req, Res } from '@nestjs/common';
+import type { Request, Response } from 'express';
+import { Operation } from '../shared/index.ts';
+import { ClassCodeLimiter } from './class-code-limiter.ts';
+import { CurrentDevice, DEVICE_COOKIE } from './current-device.ts';
+import { DEVICE_MS, DevicesService, type JoinedDevice } from './devices.service.ts';
+import { PotsService } from './pots.service.ts';
+
+/** The door of a class, and what a student does behind it. */
+@Controller()
+export class StudentController {
+  constructor(
+    private readonly devices: DevicesService,
+    private readonly pots: PotsService,
+    private readonly limiter: ClassCodeLimiter,
+  ) {}
+
+  @Operation(studentRoutes.join)
+  async join(
+    @Body() body: JoinRequest,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<DoorView> {
+    const { token, door } = await this.limiter.guard(request, () => this.devices.join(body.code));
+    response.cookie(DEVICE_COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/',
+      maxAge: DEVICE_MS,
+    });
+    return door;
+  }
+
+  @Operation(studentRoutes.door)
+  door(@CurrentDevice() device: JoinedDevice): Promise<DoorView> {
+    return this.devices.door(device);
+  }
+
+  @Operation(studentRoutes.chooseTile)
+  choose(@CurrentDevice() device: JoinedDevice, @Body() body: TileRequest): Promise<DoorView> {
+    return this.devices.choose(device, body.studentId);
+  }
+
+  @Operation(studentRoutes.leave)
+  async leave(
+    @CurrentDevice() device: JoinedDevice,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
+    await this.devices.leave(device);
+    response.clearCookie(DEVICE_COOKIE, { path: '/' });
+  }
+
+  @Operation(studentRoutes.pots)
+  all(@CurrentDevice() device: JoinedDevice): Promise<StudentPotView[]> {
+    return this.pots.pots(device);
+  }
+
+  @Operation(studentRoutes.keepPot)
+  keep(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('readingId') readingId: string,
+    @Body() body: ReadingRequest,
+  ): Promise<ReadingView> {
+    return this.pots.keep(device, readingId, body);
+  }
+}

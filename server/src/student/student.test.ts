@@ -1,0 +1,173 @@
+import type { ClassView } from '@bright-sprout/contract/classes';
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { ROUTES } from '@bright-sprout/contract/routes';
+import { fillPath, type Route } from '@bright-sprout/contract/shared';
+import type { StudentPotView } from '@bright-sprout/contract/student';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { v7 as uuid } from 'uuid';
+import { CLASS, dayFromToday, startSown } from '../app/testing/experiments.ts';
+import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+
+let server: TestServer;
+let teacher: Client;
+let own: ClassView;
+let sown: ExperimentView;
+
+const IDS = { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() };
+
+beforeAll(async () => {
+  server = await startTestServer();
+  teacher = await server.teacher();
+  own = await classOf(teacher, IDS);
+  sown = await startSown(teacher);
+  const units = sown.units.map(({ id }, index) => ({
+    unitId: id,
+    teamId: index < 4 ? IDS.otters : IDS.herons,
+  }));
+  await teacher.put(`/api/experiments/${sown.id}/class`).send({ classId: own.id, units }).expect(200);
+});
+afterAll(() => server.close());
+
+async function classOf(client: Client, ids: typeof IDS): Promise<ClassView> {
+  const id = uuid();
+  await client
+    .put(`/api/classes/${id}`)
+    .send({ ...CLASS, timeZone: 'UTC' })
+    .expect(200);
+  const teams = [
+    { id: ids.otters, name: 'Otters' },
+    { id: ids.herons, name: 'Herons' },
+  ];
+  const students = [
+    { id: ids.ada, displayName: 'Ada', tile: 'snail', teamId: ids.otters },
+    { id: ids.ben, displayName: 'Ben', tile: 'fish', teamId: ids.herons },
+  ];
+  return (await client.put(`/api/classes/${id}/roster`).send({ teams, students }).expect(200)).body;
+}
+
+async function deviceOf(studentId: string, code = own.code): Promise<Client> {
+  const device = server.client();
+  await device.post('/api/door').send({ code }).expect(200);
+  await device.put('/api/door/student').send({ studentId }).expect(200);
+  return device;
+}
+
+async function potsOf(device: Client): Promise<StudentPotView[]> {
+  return (await device.get('/api/door/pots').expect(200)).body;
+}
+
+function readingOf(pot: StudentPotView, changes: object = {}) {
+  return {
+    unitId: pot.unitId,
+    variableId: pot.variable.id,
+    observedOn: dayFromToday(0),
+    state: 'up',
+    value: 55,
+    entered: '5.5',
+    unitOfMeasure: 'cm',
+    precision: 0.5,
+    ...changes,
+  };
+}
+
+describe('the door', () => {
+  test('opens to the code in any writing, and shows names and pictures only', async () => {
+    const device = server.client();
+    const lower = `${own.code.slice(0, 3).toLowerCase()} ${own.code.slice(3)}`;
+    const door = (await device.post('/api/door').send({ code: lower }).expect(200)).body;
+    expect(Object.keys(door).sort()).toEqual(['className', 'readingLevel', 'studentId', 'students', 'today']);
+    expect(door).toMatchObject({ className: '5b', readingLevel: '8-10', studentId: null });
+    expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
+  });
+
+  test('stays shut to a wrong code, an old code, and a student of another class', async () => {
+    const device = server.client();
+    expect((await device.post('/api/door').send({ code: 'AAAAAA' })).body.code).toBe('wrong_code');
+    const other = await classOf(teacher, { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() });
+    await teacher.post(`/api/classes/${other.id}/code`).expect(200);
+    expect((await device.post('/api/door').send({ code: other.code })).body.code).toBe('wrong_code');
+    await device.post('/api/door').send({ code: own.code }).expect(200);
+    await device.put('/api/door/student').send({ studentId: other.students[0]!.id }).expect(400);
+    await device.delete('/api/door').expect(204);
+    expect((await device.get('/api/door')).body.code).toBe('not_joined');
+  });
+
+  test('wrong codes are limited, right ones are not', async () => {
+    const limited = await startTestServer({ signInTries: 1 });
+    try {
+      const client = limited.client();
+      for (let attempt = 0; attempt < 8; attempt += 1) {
+        expect((await client.post('/api/door').send({ code: `WRONG${attempt}` })).status).toBe(404);
+      }
+      expect((await client.post('/api/door').send({ code: 'WRONG9' })).body.code).toBe('too_many_tries');
+    } finally {
+      await limited.close();
+    }
+  });
+});
+
+describe('a student', () => {
+  test('sees the pots of the own team, reads one under the own name, and puts it right', async () => {
+    const device = await deviceOf(IDS.ada);
+    const pots = await potsOf(device);
+    expect(pots.map((pot) => pot.number)).toEqual([1, 2, 3, 4]);
+    const id = uuid();
+    const kept = await device.put(`/api/door/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
+    expect(kept.body).toMatchObject({ observer: 'Ada', value: 55, counts: true });
+    const again = await device.put(`/api/door/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
+    expect(again.body).toEqual(kept.body);
+    const right = readingOf(pots[0]!, { value: 60, entered: '6', supersedesId: id });
+    await device.put(`/api/door/readings/${uuid()}`).send(right).expect(200);
+    expect((await potsOf(device))[0]).toMatchObject({
+      isReadToday: true,
+      own: { value: 60, supersedesId: id },
+    });
+    const seen = (await teacher.get(`/api/experiments/${sown.id}/readings`)).body;
+    expect(seen).toHaveLength(2);
+  });
+
+  test('reads today only, own pots only, and corrects nobody else', async () => {
+    const ben = await deviceOf(IDS.ben);
+    const [pot] = await potsOf(ben);
+    const put = (body: object) => ben.put(`/api/door/readings/${uuid()}`).send(body);
+    for (const day of [-1, 1]) {
+      const answer = await put(readingOf(pot!, { observedOn: dayFromToday(day) }));
+      expect(answer.body.fields[0].field).toBe('observedOn');
+    }
+    await put(readingOf(pot!, { unitId: sown.units[0]!.id })).expect(404);
+    await put(readingOf(pot!, { unitId: uuid() })).expect(404);
+    const [adas] = (await teacher.get(`/api/experiments/${sown.id}/readings`)).body;
+    await put(readingOf(pot!, { supersedesId: adas.id })).expect(400);
+    const stranger = await server.teacher();
+    const foreign = await startSown(stranger);
+    await put(readingOf(pot!, { unitId: foreign.units[0]!.id })).expect(404);
+  });
+
+  test('reaches no route of a teacher, and a teacher’s session opens no student’s', async () => {
+    const device = await deviceOf(IDS.ada);
+    const routes = Object.values(ROUTES) as Route[];
+    for (const route of routes.filter(({ access }) => access === 'teacher' || access === 'owner')) {
+      const names = [...route.path.matchAll(/:(\w+)/g)].map(([, name]) => [name, sown.id] as const);
+      const path = `/api${fillPath(route.path, Object.fromEntries(names))}`;
+      const method = route.method.toLowerCase() as 'get' | 'put' | 'post' | 'delete';
+      const answer = await (route.body ? device[method](path).send({}) : device[method](path));
+      expect([route.path, answer.status, answer.body.code]).toEqual([route.path, 401, 'not_signed_in']);
+    }
+    for (const route of routes.filter(({ access }) => access === 'student')) {
+      const method = route.method.toLowerCase() as 'get' | 'put' | 'delete';
+      const path = `/api${fillPath(route.path, { readingId: uuid() })}`;
+      const answer = await (route.body ? teacher[method](path).send({}) : teacher[method](path));
+      expect([route.path, answer.status, answer.body.code]).toEqual([route.path, 401, 'not_joined']);
+    }
+  });
+
+  test('who is removed is gone from device and readings; the readings stay', async () => {
+    const device = await deviceOf(IDS.ada);
+    const { teams, students } = own;
+    const left = students.filter((student) => student.id !== IDS.ada);
+    await teacher.put(`/api/classes/${own.id}/roster`).send({ teams, students: left }).expect(200);
+    expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
+    const seen = (await teacher.get(`/api/experiments/${sown.id}/readings`)).body;
+    expect(seen.map(({ observer }: { observer: string }) => observer)).toEqual(['a student', 'a student']);
+  });
+});

@@ -43,6 +43,11 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
   await shoot('sow');
 
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await page.getByRole('link', { name: 'Classes' }).click();
+  await page.getByRole('heading', { name: /15 students/ }).waitFor();
+  await shoot('classes');
+  const code = await page.locator('.class-code b').last().innerText();
   await page.goto(`${address}/drawer`);
   await page.getByRole('radio', { name: /^Turnip/ }).click();
   await shoot('drawer');
@@ -56,6 +61,15 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByRole('link', { name: /^Compare/ }).click();
   await page.locator('.figure .main-svg').first().waitFor();
   await shoot('compare');
+
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto(`${address}/join?code=${code}`);
+  await page.getByRole('button', { name: 'Go in' }).click();
+  await page.getByRole('button', { name: 'Arlo' }).click();
+  await page.locator('.pot-card').first().click();
+  await page.getByRole('button', { name: 'Yes', exact: true }).click();
+  await page.getByLabel(/How tall/).fill('10.2');
+  await shoot('student');
 }
 
 await buildIfChanged(ROOT);

@@ -19,6 +19,7 @@ import {
   markText,
 } from '@bright-sprout/core/shared';
 import { growExperiment, type GrowthSetting, type TreatmentEffect } from '@bright-sprout/core/simulate';
+import { DEMO_TEAMS } from './school.ts';
 
 /** One experiment of the made-up school. */
 export interface DemoExperiment {
@@ -50,8 +51,6 @@ export interface DemoPlan {
   readonly lessonOn: CalendarDay;
   readonly seed: number;
 }
-
-const OBSERVERS = ['Team Otter', 'Team Heron', 'Team Badger'];
 
 /** The whole plan, as a teacher would have made it. */
 export function wholePlan(plan: DemoPlan): Plan {
@@ -162,7 +161,7 @@ export function classDayAfter(start: CalendarDay, days: number): CalendarDay {
 }
 
 function teamOf(number: number): string {
-  return OBSERVERS[number % OBSERVERS.length] as string;
+  return DEMO_TEAMS[number % DEMO_TEAMS.length] as string;
 }
 
 function instantOf(day: CalendarDay, number: number): string {

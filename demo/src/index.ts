@@ -13,7 +13,7 @@ import {
 } from './experiments.ts';
 
 export { type DemoExperiment } from './experiments.ts';
-export { DEMO_EMAIL, DEMO_TEACHER } from './school.ts';
+export { DEMO_CLASS, DEMO_EMAIL, DEMO_STUDENTS, DEMO_TEACHER, DEMO_TEAMS } from './school.ts';
 
 const READ_DAYS = 18;
 

@@ -9,7 +9,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByLabel('Class called').fill('5b');
   await page.getByLabel('Tue').uncheck();
   await page.getByRole('button', { name: 'Make this class' }).click();
-  await expect(page.getByText(/Class code [A-Z0-9]{6}/)).toBeVisible();
+  await expect(page.getByText(/and type [A-Z0-9]{6}/)).toBeVisible();
 
   const names = [
     'Name,Group',

@@ -25,3 +25,4 @@ export {
   SEVERITY_WORDS,
 } from './review-words.ts';
 export { rehearsalWords } from './rehearsal-words.ts';
+export { type StudentWords, studentWords } from './student-words.ts';

@@ -1,11 +1,20 @@
-import { DEMO_EMAIL, DEMO_TEACHER, demoExperiments, demoSeedLots } from '@bright-sprout/demo';
+import {
+  DEMO_CLASS,
+  DEMO_EMAIL,
+  DEMO_STUDENTS,
+  DEMO_TEACHER,
+  DEMO_TEAMS,
+  demoExperiments,
+  demoSeedLots,
+} from '@bright-sprout/demo';
 import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
-import type { DataSource } from 'typeorm';
+import { type DataSource, In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { ClassesService } from '../classes/index.ts';
 import { ExchangeService } from '../exchange/index.ts';
-import { Teacher, TeachersService } from '../people/index.ts';
-import { SeedLot } from '../plan/index.ts';
+import { type KnownTeacher, Teacher, TeachersService } from '../people/index.ts';
+import { Experiment, SeedLot, Unit } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** Number of teachers there are. */
@@ -35,5 +44,31 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     await app
       .get(ExchangeService)
       .insert({ id: uuid(), teacherId: teacher.id, hypothesis, status, plan }, experiment);
+  }
+  await loadClass(app, teacher);
+}
+
+/** Makes the class, and gives it the experiments with the teams that their pots carry. */
+async function loadClass(app: INestApplicationContext, teacher: KnownTeacher): Promise<void> {
+  const classes = app.get(ClassesService);
+  const classId = uuid();
+  const days = { meetingDays: [...DEMO_CLASS.meetingDays], holidays: [] };
+  await classes.save(classId, { ...DEMO_CLASS, ...days, timeZone: teacher.timeZone }, teacher);
+  const teams = DEMO_TEAMS.map((name) => ({ id: uuid(), name }));
+  const students = DEMO_STUDENTS.map(([displayName, tile], index) => ({
+    id: uuid(),
+    displayName,
+    tile,
+    teamId: teams[index % teams.length]?.id ?? null,
+  }));
+  await classes.saveRoster(classId, { teams, students });
+  const source = app.get<DataSource>(getDataSourceToken());
+  await source.getRepository(Experiment).update({ teacherId: teacher.id }, { classId });
+  for (const { id, name } of teams) {
+    const own = await source
+      .getRepository(Unit)
+      .find({ where: { experiment: { teacherId: teacher.id }, team: name }, select: { id: true } });
+    if (own.length > 0)
+      await source.getRepository(Unit).update({ id: In(own.map((unit) => unit.id)) }, { teamId: id });
   }
 }

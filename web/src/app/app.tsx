@@ -37,8 +37,27 @@ function useStagesAhead(isSignedIn: boolean): void {
   }, [isSignedIn]);
 }
 
-/** The whole interface: the door, or the shelf and the experiments. */
+const StudentApp = lazy(() => import('../student/student-app.tsx'));
+
+/** The whole interface: the students' side under /join, everything else the teacher's. */
 export function App() {
+  return (
+    <Routes>
+      <Route
+        path="join/*"
+        element={
+          <Suspense fallback={null}>
+            <StudentApp />
+          </Suspense>
+        }
+      />
+      <Route path="*" element={<TeacherApp />} />
+    </Routes>
+  );
+}
+
+/** The door, or the shelf and the experiments. */
+function TeacherApp() {
   const session = useQuery(sessionQuery);
   useStagesAhead(session.data !== undefined);
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;

@@ -143,7 +143,8 @@ export function ClassForm({
       </fieldset>
       {schoolClass && (
         <p className="class-code">
-          Class code <b>{schoolClass.code}</b>{' '}
+          Students go to <b className="join-address">{location.host}/join</b> and type{' '}
+          <b>{schoolClass.code}</b>{' '}
           <Button variant="light" size="sm" disabled={recode.isPending} onClick={() => recode.mutate()}>
             New code
           </Button>

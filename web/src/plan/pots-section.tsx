@@ -128,7 +128,7 @@ function ContainerEditor({ index }: { index: number }) {
         <TextInput name={`${name}.name`} label="Called" />
         <NumberInput name={`${name}.rows`} label="Rows" step={1} disabled={isPlanted} />
         <NumberInput name={`${name}.columns`} label="Columns" step={1} disabled={isPlanted} />
-        <NumberInput name={`${name}.cellMl`} label="A place holds" unit="mL" disabled={isPlanted} />
+        <NumberInput name={`${name}.cellMl`} label="Holds" unit="mL" disabled={isPlanted} />
         <ChoiceInput
           name={`${name}.brightSide`}
           label="Brightest"

@@ -1,0 +1,1 @@
+export { Tile } from './tiles.tsx';

@@ -1,0 +1,3 @@
+export { lengthProblemText } from './length-problem.ts';
+export { Ruler } from './ruler.tsx';
+export { rulerLength } from './ruler-marks.ts';

@@ -1,0 +1,48 @@
+import { type JoinRequest, studentRoutes } from '@bright-sprout/contract/student';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useSearchParams } from 'react-router';
+import { call } from '../shared/api/index.ts';
+import { FailureNote, Logo } from '../shared/ui/index.ts';
+import { doorQuery } from './queries.ts';
+
+const MOST_SIGNS = 12;
+
+/** The code on the board opens the class. */
+export function CodeScreen({ error }: { error: unknown }) {
+  const queries = useQueryClient();
+  const [search] = useSearchParams();
+  const [code, setCode] = useState(search.get('code') ?? '');
+  const join = useMutation({
+    mutationFn: (body: JoinRequest) => call(studentRoutes.join, { body }),
+    onSuccess: (door) => queries.setQueryData(doorQuery.queryKey, door),
+  });
+  return (
+    <main className="student code-screen">
+      <Logo size={84} />
+      <h1>Type the class code</h1>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (code.trim() !== '') join.mutate({ code });
+        }}
+      >
+        <Form.Control
+          value={code}
+          maxLength={MOST_SIGNS}
+          autoCapitalize="characters"
+          autoComplete="off"
+          spellCheck={false}
+          aria-label="Class code"
+          onChange={({ target }) => setCode(target.value.toUpperCase())}
+        />
+        <Button type="submit" size="lg" disabled={code.trim().length < 4 || join.isPending}>
+          Go in
+        </Button>
+      </Form>
+      <FailureNote error={join.error ?? error} />
+    </main>
+  );
+}

@@ -33,6 +33,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await shoot('plan');
   for (const part of ['Supplies', 'Days', 'Check', 'Rehearse']) {
     await page.getByRole('tab', { name: part }).click();
+    await page.getByRole('tab', { name: part, selected: true }).waitFor();
     if (part === 'Rehearse') {
       await page.getByRole('button', { name: 'Try it' }).click();
       await page.locator('.figure .main-svg').first().waitFor();

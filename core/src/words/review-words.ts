@@ -206,10 +206,9 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
 /** What a mend costs: `10 pots and 20 seeds more`. */
 export function costWords({ units, seeds, days }: MendCost): string {
   const parts = [
-    units !== 0 && `${Math.abs(units)} pots ${units > 0 ? 'more' : 'fewer'}`,
-    seeds !== 0 && `${Math.abs(seeds)} seeds ${seeds > 0 ? 'more' : 'fewer'}`,
-    days !== 0 &&
-      `${Math.abs(days)} ${Math.abs(days) === 1 ? 'day' : 'days'} ${days > 0 ? 'later' : 'earlier'}`,
+    units !== 0 && `${counted(units, 'pot')} ${units > 0 ? 'more' : 'fewer'}`,
+    seeds !== 0 && `${counted(seeds, 'seed')} ${seeds > 0 ? 'more' : 'fewer'}`,
+    days !== 0 && `${counted(days, 'day')} ${days > 0 ? 'later' : 'earlier'}`,
   ].filter((part) => part !== false);
   return parts.length === 0 ? 'costs nothing' : listed(parts);
 }
@@ -217,6 +216,11 @@ export function costWords({ units, seeds, days }: MendCost): string {
 /** A sowing depth: mm, and the nearest eighth of an inch. */
 export function depthText(mm: number): string {
   return mm === 0 ? 'on the surface' : `${Math.round(mm * 10) / 10} mm`;
+}
+
+function counted(count: number, what: string): string {
+  const size = Math.abs(count);
+  return `${size} ${what}${size === 1 ? '' : 's'}`;
 }
 
 function percent(share: number): string {

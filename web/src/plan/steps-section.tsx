@@ -37,7 +37,8 @@ export function StepsSection() {
   };
   const add = (when: When): void => {
     const steps = getValues('steps');
-    const last = steps.map((step) => step.when).lastIndexOf(when);
+    const order = Object.keys(WHEN);
+    const last = steps.findLastIndex((step) => order.indexOf(step.when) <= order.indexOf(when));
     const made: StepPart = { id: uuid().slice(-12), text: 'A new step', when, minutes: null };
     apply({ steps: [...steps.slice(0, last + 1), made, ...steps.slice(last + 1)] });
   };

@@ -1,0 +1,119 @@
+import { describe, expect, test } from '@jest/globals';
+import { STARTING_CROPS } from '../design/index.ts';
+import { calendarDay } from '../shared/index.ts';
+import { describe as describeSample } from '../statistics/index.ts';
+import {
+  chanceReady,
+  chanceUp,
+  growExperiment,
+  type GrowthSetting,
+  growthSetting,
+  heightSpread,
+  NO_EFFECT,
+} from './index.ts';
+
+const SOWN = calendarDay('2027-03-01');
+const SCALE = { unit: 'mm', step: 1 } as const;
+const OAT = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
+
+function settingOf(changes: Partial<GrowthSetting> = {}): GrowthSetting {
+  const found = growthSetting(OAT, 1, { min: 5, max: 9 }, SCALE);
+  if (!found.defined) throw new Error(found.reason);
+  return { ...found.value, ...changes };
+}
+
+function heights(setting: GrowthSetting, seeds: number, keep?: number): number[] {
+  const units = Array.from({ length: 400 }, (_, number) => ({
+    number,
+    seeds,
+    ...(keep === undefined ? {} : { keep }),
+    effect: NO_EFFECT,
+  }));
+  const grown = growExperiment(setting, units, SOWN, [calendarDay('2027-03-22')], 4);
+  return grown.flatMap(({ mm }) => (mm === null ? [] : [mm]));
+}
+
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
+
+describe('a growth setting', () => {
+  test.each(STARTING_CROPS.filter((crop) => crop.heightAtDay21Mm !== null && crop.daysToEmergence !== null))(
+    'of $id passes its height at day 21, where the days allow it',
+    (crop) => {
+      const window = crop.daysToEmergence!;
+      const found = growthSetting(crop, 1, window, SCALE);
+      if (!found.defined) throw new Error(found.reason);
+      const { finalHeightMm, ratePerDay, daysToFastest } = found.value;
+      const age = 21 - Math.sqrt(window.min * window.max);
+      const at21 = finalHeightMm / (1 + Math.exp(-ratePerDay * (age - daysToFastest)));
+      const isFloored = daysToFastest === 3;
+      expect(at21 / crop.heightAtDay21Mm!).toBeLessThanOrEqual(1.0001);
+      if (!isFloored) expect(at21 / crop.heightAtDay21Mm!).toBeCloseTo(1, 6);
+    },
+  );
+
+  test('of a crop without a height is not defined', () => {
+    expect(growthSetting({ ...OAT, heightAtDay21Mm: null }, 1, { min: 5, max: 9 }, SCALE)).toEqual({
+      defined: false,
+      reason: 'no-crop-figures',
+    });
+  });
+});
+
+describe('what is read of a pot', () => {
+  const setting = settingOf({ deathPerDay: 0 });
+
+  test('the tallest of five is taller than an only plant; a marked one and the mean are not', () => {
+    const only = meanOf(heights(setting, 1));
+    expect(meanOf(heights(setting, 5)) / only).toBeGreaterThan(1.15);
+    const marked = meanOf(heights({ ...setting, plantRule: 'mean' }, 5));
+    expect(Math.abs(marked / only - 1)).toBeLessThan(0.05);
+  });
+
+  test('thinning to one keeps the first one up', () => {
+    const kept = heights(setting, 5, 1);
+    const tagged = heights({ ...setting, plantRule: 'tagged' }, 5);
+    expect(Math.abs(meanOf(kept) / meanOf(tagged) - 1)).toBeLessThan(0.05);
+    expect(meanOf(kept)).toBeLessThan(meanOf(heights(setting, 5)));
+  });
+});
+
+describe('the model in closed form', () => {
+  test.each([10, 14, 21])('spread of heights on day %p is that of 20 000 plants', (days) => {
+    const setting = settingOf({ deathPerDay: 0 });
+    const units = Array.from({ length: 20_000 }, (_, number) => ({ number, seeds: 1, effect: NO_EFFECT }));
+    const on = calendarDay(`2027-03-${String(1 + days).padStart(2, '0')}`);
+    const sample = describeSample(
+      growExperiment(setting, units, SOWN, [on], 8).flatMap(({ mm }) => (mm === null ? [] : [mm])),
+    );
+    const found = heightSpread(days, setting);
+    if (!found.defined || !sample.mean.defined || !sample.sd.defined) throw new Error('not defined');
+    expect(Math.abs(found.value.meanMm / sample.mean.value - 1)).toBeLessThan(0.02);
+    expect(Math.abs(found.value.cv / (sample.sd.value / sample.mean.value) - 1)).toBeLessThan(0.05);
+  });
+
+  test('before anything is likely to be up there is no height', () => {
+    expect(heightSpread(2, settingOf())).toEqual({ defined: false, reason: 'no-values' });
+  });
+
+  test('the usual range holds the middle 95 % of days to emergence', () => {
+    const window = { min: 5, max: 9 };
+    expect(chanceUp(9, window) - chanceUp(5, window)).toBeCloseTo(0.9545, 3);
+    expect([chanceUp(0, window), chanceUp(-3, window)]).toEqual([0, 0]);
+    expect([chanceUp(6.9, { min: 7, max: 7 }), chanceUp(7, { min: 7, max: 7 })]).toEqual([0, 1]);
+  });
+
+  test('readiness grows with days, falls with the height asked, and never passes germination', () => {
+    const setting = settingOf({ germination: 0.8 });
+    let before = 0;
+    for (let days = 1; days < 40; days += 1) {
+      const chance = chanceReady(days, 0, { ...setting, deathPerDay: 0 });
+      expect(chance).toBeGreaterThanOrEqual(before - 1e-9);
+      expect(chance).toBeLessThanOrEqual(0.8 + 1e-9);
+      before = chance;
+    }
+    const byHeight = [0, 20, 60, 120, 400].map((mm) => chanceReady(21, mm, setting));
+    expect(byHeight).toEqual([...byHeight].sort((a, b) => b - a));
+    expect(chanceReady(0, 0, setting)).toBe(0);
+  });
+});

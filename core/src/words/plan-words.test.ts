@@ -1,0 +1,184 @@
+import { describe, expect, test } from '@jest/globals';
+import { householdOf } from '../amounts/index.ts';
+import type { FindingFacts } from '../review/index.ts';
+import type { Rehearsal } from '../rehearsal/index.ts';
+import { calendarDay, notDefined } from '../shared/index.ts';
+import { wilson } from '../statistics/index.ts';
+import {
+  chanceText,
+  costWords,
+  depthText,
+  findingWords,
+  householdText,
+  READING_LEVELS,
+  rehearsalWords,
+  studentWords,
+  volumeText,
+} from './index.ts';
+
+const STYLE = { scale: { unit: 'cm', step: 0.5 }, day: (day: string) => day } as const;
+
+describe('figures in words', () => {
+  test.each([
+    [1, 'as good as certain'],
+    [0.9996, 'as good as certain'],
+    [0.997, '99 in 100'],
+    [0.97, '97 in 100'],
+    [0.9, '9 in 10'],
+    [0.866, '87 in 100'],
+    [0.5, '5 in 10'],
+    [0.03, '3 in 100'],
+    [0.003, '1 in 200'],
+    [0.0001, 'as good as never'],
+    [0, 'as good as never'],
+  ])('a chance of %p is %p', (chance, words) => {
+    expect(chanceText(chance)).toBe(words);
+  });
+
+  test('a chance that is neither certain nor impossible is never said to be', () => {
+    for (let step = 6; step < 9995; step += 1) {
+      const words = chanceText(step / 10_000);
+      expect([step, /^(0|100) in|^10 in 10$/.test(words)]).toEqual([step, false]);
+    }
+  });
+
+  test.each([
+    [3.04, '3 mL'],
+    [7.26, '7.3 mL'],
+    [80, '80 mL'],
+    [999.4, '999 mL'],
+    [1000, '1 L'],
+    [1452, '1.5 L'],
+    [12_001, '12.1 L'],
+  ])('%p mL is %p, never less', (ml, words) => {
+    expect(volumeText(ml)).toBe(words);
+  });
+
+  test.each([
+    [600, '2½ cups'],
+    [60, '¼ cup'],
+    [240, '1 cup'],
+    [20, '1½ tablespoons'],
+    [15, '1 tablespoon'],
+    [5, '1 teaspoon'],
+    [1, '¼ teaspoon'],
+  ])('%p mL in the kitchen is %p', (ml, words) => {
+    expect(householdText(householdOf(ml))).toBe(words);
+  });
+
+  test('depth and cost', () => {
+    expect([depthText(0), depthText(12.7), depthText(4.25)]).toEqual(['on the surface', '12.7 mm', '4.3 mm']);
+    expect(costWords({ units: 0, seeds: 0, days: 0 })).toBe('costs nothing');
+    expect(costWords({ units: 2, seeds: 4, days: 0 })).toBe('2 pots more and 4 seeds more');
+    expect(costWords({ units: -2, seeds: 0, days: -1 })).toBe('2 pots fewer and 1 day earlier');
+    expect(costWords({ units: 1, seeds: 1, days: 3 })).toBe('1 pot more, 1 seed more and 3 days later');
+  });
+});
+
+const day = calendarDay('2027-03-01');
+const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code } } = {
+  'cannot-lay-out': { code: 'cannot-lay-out', units: 18, places: 10 },
+  'nothing-compared': { code: 'nothing-compared' },
+  'more-than-one-thing': { code: 'more-than-one-thing', factor: 'Water', aspects: ['water', 'light'] },
+  'names-two-things': { code: 'names-two-things', level: 'Salt and sugar' },
+  'no-control': { code: 'no-control', factor: 'Water' },
+  'too-few-units': { code: 'too-few-units', replicates: 2, wanted: 3 },
+  'seeds-as-replicates': { code: 'seeds-as-replicates', seeds: 5 },
+  'lined-up': { code: 'lined-up', with: 'bright side', v: 0.876, p: 0.01 },
+  'smallest-difference': { code: 'smallest-difference', relative: 0.456, mm: 48, units: 4.93 },
+  'pots-stay-empty': { code: 'pots-stay-empty', expected: 1, chanceOfAny: 0.6, seeds: 1 },
+  'packet-too-poor': { code: 'packet-too-poor' },
+  'not-ready-by-lesson': { code: 'not-ready-by-lesson', chance: 0.3, latest: null },
+  'reads-before-up': { code: 'reads-before-up', up: day },
+  'no-readings': { code: 'no-readings' },
+  'tallest-of-many': { code: 'tallest-of-many' },
+  'reaction-wait': { code: 'reaction-wait', material: 'vinegar' },
+  'light-wrong': { code: 'light-wrong', crop: 'Lettuce', needs: 'light' },
+  'temperature-wrong': { code: 'temperature-wrong', crop: 'Oat', temperatureC: 2, min: 4, max: 35 },
+  'depth-wrong': { code: 'depth-wrong', crop: 'Pea', depthMm: 60, usualMm: 25 },
+  'off-class-day': { code: 'off-class-day', what: 'lesson', day },
+  'sowing-is-past': { code: 'sowing-is-past', day },
+  'dates-crossed': { code: 'dates-crossed' },
+  'helper-missing': { code: 'helper-missing', days: [day] },
+  'missing-combinations': { code: 'missing-combinations', count: 2 },
+  'unknown-figures': { code: 'unknown-figures', crop: 'Moonflower', reason: 'no-crop-figures' },
+  'crop-caution': { code: 'crop-caution', crop: 'Pea', text: 'not to be eaten' },
+  caution: { code: 'caution', caution: 'acid' },
+  'layout-mixed': { code: 'layout-mixed' },
+};
+
+describe('findings in words', () => {
+  test.each(Object.values(ALL_FACTS))('$code says what it is and what it means', (facts) => {
+    const { title, detail } = findingWords(facts, STYLE);
+    expect(title.length).toBeGreaterThan(2);
+    expect(detail).toMatch(/\.$/);
+    expect(`${title} ${detail}`).not.toMatch(/\bproves?\b|NaN|undefined|null/);
+  });
+
+  test.each([
+    [ALL_FACTS['smallest-difference'], 'Likely to show a difference of 46 % or more, about 5.0 cm'],
+    [ALL_FACTS['pots-stay-empty'], 'About 1 pot is likely to stay empty'],
+    [{ ...ALL_FACTS['pots-stay-empty'], expected: 0.2 }, 'A pot may stay empty'],
+    [{ ...ALL_FACTS['pots-stay-empty'], expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],
+    [{ ...ALL_FACTS['depth-wrong'], depthMm: 5 }, '5 mm is shallow for pea'],
+    [{ ...ALL_FACTS['too-few-units'], replicates: 1 }, 'One pot of each treatment'],
+    [{ ...ALL_FACTS['light-wrong'], needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
+    [ALL_FACTS['missing-combinations'], '2 combinations are not grown'],
+    [{ ...ALL_FACTS['helper-missing'], days: [day, day] }, '2 days without anybody to water'],
+  ])('%j', (facts, title) => {
+    expect(findingWords(facts, STYLE).title).toBe(title);
+  });
+
+  test('what is lined up is said with its figures', () => {
+    const { detail } = findingWords(ALL_FACTS['lined-up'], STYLE);
+    expect(detail).toContain('0.88 on a scale from 0 (mixed) to 1');
+    expect(detail).toContain('1 in 100');
+  });
+});
+
+describe('a rehearsal in words', () => {
+  const rehearsal = (seen: number, classes = 100, cannot = 0): Rehearsal => ({
+    classes,
+    counts: { seen, 'wrong-way': 0, missed: classes - seen - cannot, 'cannot-tell': cannot },
+    seen: wilson(seen, classes),
+    typical: 1,
+  });
+
+  test.each([
+    [rehearsal(90), 'This plan is likely to show it.'],
+    [rehearsal(60), 'It may show it, or miss it.'],
+    [rehearsal(20), 'finding nothing would not mean that there is nothing'],
+  ])('says how likely the plan is to show the effect', (found, words) => {
+    expect(rehearsalWords(found, false)).toContain(words);
+  });
+
+  test('gives the margin of having grown only so many classes', () => {
+    expect(rehearsalWords(rehearsal(28), false)).toContain(
+      '28 of 100 classes (20 to 37, as only 100 were grown)',
+    );
+  });
+
+  test('speaks of false alarms when there is nothing to find, and of nothing when nothing was tested', () => {
+    expect(rehearsalWords(rehearsal(5), true)).toContain('About 5 of 100 is what the test allows.');
+    expect(rehearsalWords(rehearsal(0, 50, 50), false)).toContain('No class could test anything');
+    expect(rehearsalWords({ ...rehearsal(0), seen: notDefined('no-values') }, false)).toBe(
+      'No class was rehearsed.',
+    );
+  });
+});
+
+describe('questions for students', () => {
+  test.each(READING_LEVELS)('at %s every question and every rule of reading has words', (level) => {
+    const words = studentWords(level);
+    expect(words.howTo).toHaveLength(3);
+    for (const text of [...Object.values(words.howTall), ...words.howTo, words.canYouSee, words.howMany]) {
+      expect(text.length).toBeGreaterThan(5);
+    }
+  });
+
+  test('the youngest read the shortest sentences', () => {
+    const length = (level: (typeof READING_LEVELS)[number]): number =>
+      studentWords(level).howTo.join(' ').length;
+    expect(length('5-7')).toBeLessThan(length('8-10'));
+  });
+});

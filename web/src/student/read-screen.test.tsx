@@ -1,0 +1,127 @@
+import type { StudentPotView } from '@bright-sprout/contract/student';
+import { studentWords } from '@bright-sprout/core/words';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { afterEach, describe, expect, jest, test } from '@jest/globals';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { ReadScreen } from './read-screen.tsx';
+
+afterEach(cleanup);
+
+const POT: StudentPotView = {
+  experimentId: 'e',
+  question: 'Why?',
+  unitId: 'u',
+  number: 4,
+  treatment: 'Plain',
+  style: 0,
+  habit: 'grass',
+  seedsSown: 5,
+  plantRule: 'tagged',
+  variable: { id: 'v', name: 'height', kind: 'length', unit: 'cm', step: 0.5 },
+  last: { day: '2027-03-01', state: 'up', value: 60 },
+  own: null,
+  isReadToday: false,
+};
+const COUNT = { ...POT.variable, name: 'seeds up', kind: 'count' as const, unit: 'seeds', step: 1 };
+
+interface Sent {
+  readonly path: string;
+  readonly body: Record<string, unknown>;
+}
+
+function show(pot: StudentPotView, answers: ('ok' | 'lost')[] = ['ok']) {
+  const sent: Sent[] = [];
+  globalThis.fetch = ((path: string, init: RequestInit) => {
+    const body = JSON.parse(init.body as string) as Record<string, unknown>;
+    sent.push({ path, body });
+    if (answers[sent.length - 1] === 'lost') return Promise.reject(new Error('no network'));
+    return Promise.resolve(new Response(JSON.stringify({ ...body, id: 'r', counts: true }), { status: 200 }));
+  }) as unknown as typeof fetch;
+  const onDone = jest.fn();
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <ReadScreen
+        pot={pot}
+        day="2027-03-02"
+        words={studentWords('8-10')}
+        onDone={onDone}
+        onBack={jest.fn()}
+      />
+    </QueryClientProvider>,
+  );
+  return { sent, onDone };
+}
+
+const press = (name: string): boolean => fireEvent.click(screen.getByRole('button', { name }));
+
+describe('reading a pot', () => {
+  test.each([
+    ['Not up yet', 'not_up'],
+    ['It looks dead', 'dead'],
+    ['I cannot read it today', 'not_read'],
+  ])('%s is a reading too', async (name, state) => {
+    const { sent, onDone } = show(POT);
+    press(name);
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({ unitId: 'u', state, value: null, observedOn: '2027-03-02' });
+  });
+
+  test('a height is asked for by the plan’s rule, compared with last time, and kept in mm', async () => {
+    const { sent, onDone } = show(POT);
+    press('Yes');
+    const entry = screen.getByLabelText('How tall is the marked plant?');
+    fireEvent.change(entry, { target: { value: '5' } });
+    expect(screen.getByText(/1\.0 cm shorter than on Monday\. Look again, or keep it\./)).toBeTruthy();
+    fireEvent.change(entry, { target: { value: '7.5' } });
+    expect(screen.getByText('1.5 cm more than on Monday.')).toBeTruthy();
+    press('Keep it');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({
+      state: 'up',
+      value: 75,
+      entered: '7.5',
+      unitOfMeasure: 'cm',
+      precision: 0.5,
+    });
+  });
+
+  test('something that is no height is said, and nothing is sent', () => {
+    const { sent } = show(POT);
+    press('Yes');
+    fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: 'tall' } });
+    press('Keep it');
+    expect(document.querySelector('.field-problem')).not.toBeNull();
+    expect(sent).toHaveLength(0);
+  });
+
+  test('a count stays between one and the seeds sown', async () => {
+    const { sent, onDone } = show({ ...POT, variable: COUNT, last: null });
+    press('Yes');
+    for (let times = 0; times < 9; times += 1) press('One more');
+    expect(screen.getByRole('status').textContent).toBe('5');
+    press('One less');
+    press('Keep it');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({ value: 4, unitOfMeasure: 'seeds', state: 'up' });
+  });
+
+  test('sent again after the network was lost, it keeps its id', async () => {
+    const { sent, onDone } = show(POT, ['lost', 'ok']);
+    press('Not up yet');
+    await waitFor(() => expect(screen.getByRole('alert')).toBeTruthy());
+    expect(onDone).not.toHaveBeenCalled();
+    press('Not up yet');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[1]!.path).toBe(sent[0]!.path);
+  });
+
+  test('putting right names the reading that it corrects', async () => {
+    const own = { id: 'old', state: 'up', value: 60 } as StudentPotView['own'];
+    const { sent, onDone } = show({ ...POT, own });
+    expect(screen.getByText(/You read 6\.0 cm/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: '6.5' } });
+    press('Keep it');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({ supersedesId: 'old', value: 65 });
+  });
+});

@@ -1,0 +1,119 @@
+import type { ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { afterEach, describe, expect, test } from '@jest/globals';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { classesQuery } from '../shared/api/index.ts';
+import { Roster } from './roster.tsx';
+
+afterEach(cleanup);
+
+const student = (displayName: string, teamId: string | null = null, tile = 'snail') => ({
+  id: displayName.toLowerCase(),
+  displayName,
+  tile,
+  teamId,
+});
+
+const CLASS: ClassView = {
+  id: 'c',
+  name: '5b',
+  code: 'ACDEFG',
+  readingLevel: '8-10',
+  timeZone: 'UTC',
+  meetingDays: [1, 2, 3, 4, 5],
+  holidays: [],
+  teams: [{ id: 't1', name: 'Otters' }],
+  students: [student('Ada', 't1'), student('Ben', null, 'bird')],
+};
+
+function show(changes: Partial<ClassView> = {}, problem?: string) {
+  const schoolClass = { ...CLASS, ...changes };
+  const sent: RosterRequest[] = [];
+  globalThis.fetch = ((_: string, init: RequestInit) => {
+    const body = JSON.parse(init.body as string) as RosterRequest;
+    sent.push(body);
+    const refused = {
+      code: 'invalid_fields',
+      message: 'No.',
+      fields: [{ field: 'students.0', message: problem }],
+    };
+    const answer = problem ? refused : { ...schoolClass, ...body };
+    return Promise.resolve(new Response(JSON.stringify(answer), { status: problem ? 400 : 200 }));
+  }) as unknown as typeof fetch;
+  const client = new QueryClient();
+  client.setQueryData(classesQuery.queryKey, [schoolClass]);
+  render(
+    <QueryClientProvider client={client}>
+      <Roster schoolClass={schoolClass} />
+    </QueryClientProvider>,
+  );
+  return sent;
+}
+
+const press = (name: string): boolean => fireEvent.click(screen.getByRole('button', { name }));
+
+async function only(sent: readonly RosterRequest[]): Promise<RosterRequest> {
+  await waitFor(() => expect(sent).toHaveLength(1));
+  return sent[0]!;
+}
+
+describe('the roster', () => {
+  test('takes a pasted list, leaves out who is known, and gives each a picture of its own', async () => {
+    const sent = show();
+    fireEvent.change(screen.getByRole('textbox', { name: 'Display names' }), {
+      target: { value: 'Name;Group\nada;1\nCy;2\nDot;2' },
+    });
+    press('Add them');
+    const { students } = await only(sent);
+    expect(students.map(({ displayName }) => displayName)).toEqual(['Ada', 'Ben', 'Cy', 'Dot']);
+    expect(new Set(students.map(({ tile }) => tile)).size).toBe(4);
+    expect(students.slice(2).map(({ teamId }) => teamId)).toEqual([null, null]);
+  });
+
+  test('deals everybody to as many teams as asked, keeping the teams there are', async () => {
+    const sent = show({ students: ['Ada', 'Ben', 'Cy', 'Dot', 'Eli'].map((name) => student(name)) });
+    fireEvent.change(screen.getByRole('spinbutton', { name: 'How many teams' }), { target: { value: '2' } });
+    press('Teams by chance');
+    const { teams, students } = await only(sent);
+    expect(teams[0]).toEqual({ id: 't1', name: 'Otters' });
+    expect(new Set(teams.map(({ name }) => name)).size).toBe(2);
+    const sizes = teams.map(({ id }) => students.filter(({ teamId }) => teamId === id).length).sort();
+    expect(sizes).toEqual([2, 3]);
+  });
+
+  test('a student moves to a team, gets another picture or name, and is removed', async () => {
+    const byTeam = show();
+    fireEvent.change(screen.getByRole('combobox', { name: 'Team of Ben' }), { target: { value: 't1' } });
+    expect((await only(byTeam)).students[1]!.teamId).toBe('t1');
+    cleanup();
+    const byPicture = show();
+    fireEvent.change(screen.getByRole('combobox', { name: 'Picture of Ada' }), { target: { value: 'worm' } });
+    expect((await only(byPicture)).students[0]!.tile).toBe('worm');
+    cleanup();
+    const byName = show();
+    const entry = screen.getByRole('textbox', { name: 'Display name of Ada' });
+    fireEvent.change(entry, { target: { value: '  Ada L. ' } });
+    fireEvent.blur(entry);
+    expect((await only(byName)).students[0]!.displayName).toBe('Ada L.');
+    cleanup();
+    const removed = show();
+    press('Remove Ben for good');
+    expect((await only(removed)).students).toHaveLength(1);
+  });
+
+  test('an emptied name goes back to what it was, and sends nothing', () => {
+    const sent = show();
+    const entry = screen.getByRole<HTMLInputElement>('textbox', { name: 'Display name of Ada' });
+    fireEvent.change(entry, { target: { value: '  ' } });
+    fireEvent.blur(entry);
+    expect([entry.value, sent.length]).toEqual(['Ada', 0]);
+  });
+
+  test('says why it was not kept', async () => {
+    show({}, 'Another student has this name. Add an initial.');
+    press('Remove Ben for good');
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'Not kept: Another student has this name. Add an initial.',
+    );
+  });
+});

@@ -72,7 +72,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.locator('.field-problem')).toBeVisible();
   await tablet.getByLabel('How tall is the tallest plant?').fill('3.5');
-  await expect(tablet.getByText('Your first number for this pot.')).toBeVisible();
+  await expect(tablet.getByText('First reading, so there is no change yet.')).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.getByRole('heading', { name: /Pot 2/ })).toBeVisible();

@@ -3,27 +3,23 @@ import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  ArrayMinSize,
   IsArray,
   IsIn,
-  IsInt,
   IsOptional,
   IsString,
   IsUUID,
   Length,
   Matches,
-  Max,
-  Min,
   ValidateNested,
 } from 'class-validator';
 import { IsZone, Trimmed } from '../shared/index.ts';
-import { HolidayPart } from './holiday.ts';
+import { ClassDaysPart } from './class-days.ts';
 
 /** The most students of a class. */
 export const MOST_STUDENTS = 60;
 
 /** A class and when it meets. */
-export class ClassRequest {
+export class ClassRequest extends ClassDaysPart {
   @Trimmed()
   @Length(1, 60, { message: 'Name the class in up to 60 characters.' })
   name: string;
@@ -33,20 +29,6 @@ export class ClassRequest {
 
   @IsZone({ message: 'Give a time zone such as Europe/Lisbon.' })
   timeZone: string;
-
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one meeting day.' })
-  @ArrayMaxSize(7)
-  @IsInt({ each: true })
-  @Min(1, { each: true })
-  @Max(7, { each: true })
-  meetingDays: number[];
-
-  @IsArray()
-  @ArrayMaxSize(40, { message: 'At most 40 holidays.' })
-  @ValidateNested({ each: true })
-  @Type(() => HolidayPart)
-  holidays: HolidayPart[];
 }
 
 /** A team of a class. */

@@ -1,3 +1,3 @@
 export { ClassRequest, ClassView, MOST_STUDENTS, RosterRequest, StudentPart, TeamPart } from './class.ts';
-export { HolidayPart } from './holiday.ts';
+export { ClassDaysPart, HolidayPart } from './class-days.ts';
 export { classRoutes } from './routes.ts';

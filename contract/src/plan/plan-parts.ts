@@ -40,7 +40,7 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
-import { HolidayPart } from '../classes/index.ts';
+import { ClassDaysPart } from '../classes/index.ts';
 import { IsCalendarDay, Trimmed } from '../shared/index.ts';
 
 /** So much of a material in each unit. */
@@ -254,21 +254,7 @@ export class StepPart implements ProtocolStep {
 }
 
 /** When the class meets and what it does when. */
-export class CalendarPart implements CalendarRules {
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one meeting day.' })
-  @ArrayMaxSize(7)
-  @IsInt({ each: true })
-  @Min(1, { each: true })
-  @Max(7, { each: true })
-  meetingDays: number[];
-
-  @IsArray()
-  @ArrayMaxSize(40, { message: 'At most 40 holidays.' })
-  @ValidateNested({ each: true })
-  @Type(() => HolidayPart)
-  holidays: HolidayPart[];
-
+export class CalendarPart extends ClassDaysPart implements CalendarRules {
   @IsIn(RHYTHMS)
   rhythm: CalendarRules['rhythm'];
 

@@ -18,9 +18,6 @@ export const CAUTIONS = [
   'bags',
   'glass',
   'lamp',
-  'raw_beans',
-  'potato',
-  'treated_seed',
   'cutting',
   'allergy',
 ] as const;

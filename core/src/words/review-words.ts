@@ -33,9 +33,6 @@ const CAUTION_WORDS: Record<Caution, readonly [title: string, detail: string]> =
   bags: ['Sealed bags', 'A bag that goes mouldy stays sealed and is thrown away sealed.'],
   glass: ['Glass jars', 'Away from the edge; an adult sweeps up what breaks.'],
   lamp: ['Lamps', 'Lamps get hot. Keep water, plugs and extension leads apart.'],
-  raw_beans: ['Raw beans', 'Raw beans make you ill: nobody eats them.'],
-  potato: ['Potatoes', 'Green or sprouted potatoes are poisonous: nobody eats them.'],
-  treated_seed: ['Treated seed', 'Coloured seed has been treated: it is not handled.'],
   cutting: ['Knives', 'An adult cuts the pieces beforehand.'],
   allergy: [
     'Before you begin',

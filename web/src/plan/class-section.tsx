@@ -1,34 +1,24 @@
-import { planRoutes, type UnitTeamPart } from '@bright-sprout/contract/plan';
+import type { UnitTeamPart } from '@bright-sprout/contract/plan';
 import { dealtUnits } from '@bright-sprout/core/design';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
-import { call, classesQuery } from '../shared/api/index.ts';
+import { classesQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { useTeamBrush } from './team-brush.tsx';
-import { planScope, useKeepExperiment } from './use-save-plan.ts';
+import { useGiveToClass } from './use-give-to-class.ts';
 
 /** Which class runs the experiment, and which team has which pot: dealt evenly, or by hand on the sill. */
 export function ClassSection() {
   const { experiment } = useExperiment();
-  const keep = useKeepExperiment();
   const { form } = usePlanEditor();
   const brush = useTeamBrush();
   const classes = useQuery(classesQuery).data;
   const own = classes?.find((one) => one.id === experiment.classId);
-  const give = useMutation({
-    scope: planScope(experiment.id),
-    mutationFn: (body: { classId: string | null; units: UnitTeamPart[] }) =>
-      call(planRoutes.giveToClass, { params: { experimentId: experiment.id }, body }),
-    onSuccess: (given) => {
-      keep(given);
-      // A class that is new to the plan brings its own days; the form must not write the old ones back.
-      if (given.plan) form.setValue('calendar', structuredClone(given.plan.calendar));
-    },
-  });
+  const give = useGiveToClass();
   const dealt = (teams: readonly { id: string }[]): UnitTeamPart[] => {
     if (teams.length === 0) return [];
     const turns = dealtUnits(
@@ -43,7 +33,15 @@ export function ClassSection() {
   const choose = (classId: string): void => {
     const chosen = classes?.find((one) => one.id === classId);
     brush.take(undefined);
-    give.mutate({ classId: chosen?.id ?? null, units: dealt(chosen?.teams ?? []) });
+    give.mutate(
+      { classId: chosen?.id ?? null, units: dealt(chosen?.teams ?? []) },
+      {
+        onSuccess: (given) => {
+          // A class that is new to the plan brings its own days; the form must not write the old ones back.
+          if (given.plan) form.setValue('calendar', structuredClone(given.plan.calendar));
+        },
+      },
+    );
   };
   return (
     <section className="class-section" aria-label="Class and teams">

@@ -131,17 +131,23 @@ function CropChoice() {
 }
 
 function LotChoice() {
-  const { plan } = usePlanEditor();
+  const { plan, apply } = usePlanEditor();
   const lots = useQuery(seedLotsQuery).data?.filter((lot) => lot.cropId === plan.cropId) ?? [];
+  const choose = (id: string): void => {
+    const lot = lots.find((one) => one.id === id);
+    apply({ lotId: lot?.id ?? null, seedsPerPacket: lot?.seedsPerPacket ?? plan.seedsPerPacket });
+  };
   return (
-    <ChoiceInput
-      name="lotId"
-      label="Packet"
-      options={[
-        ['', lots.length === 0 ? 'none in the drawer' : 'no packet chosen'],
-        ...lots.map(({ id, name }) => [id, name] as const),
-      ]}
-    />
+    <PlanField id="lotId" label="Packet" error={undefined}>
+      <Form.Select value={plan.lotId ?? ''} onChange={({ target }) => choose(target.value)}>
+        <option value="">{lots.length === 0 ? 'none in the drawer' : 'no packet chosen'}</option>
+        {lots.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
   );
 }
 

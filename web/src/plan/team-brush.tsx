@@ -1,10 +1,7 @@
 import type { TeamPart } from '@bright-sprout/contract/classes';
-import { planRoutes } from '@bright-sprout/contract/plan';
-import { useMutation } from '@tanstack/react-query';
 import { createContext, type ReactNode, useContext, useState } from 'react';
-import { call } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { planScope, useKeepExperiment } from './use-save-plan.ts';
+import { useGiveToClass } from './use-give-to-class.ts';
 
 /** The team that pots on the sill are being given to. */
 export interface TeamBrush {
@@ -25,14 +22,8 @@ export function useTeamBrush(): TeamBrush {
 /** Holds the team in hand for the parts of a plan and its sill. */
 export function TeamBrushProvider({ children }: { children: ReactNode }) {
   const { experiment } = useExperiment();
-  const keep = useKeepExperiment();
   const [team, setTeam] = useState<TeamPart>();
-  const save = useMutation({
-    scope: planScope(experiment.id),
-    mutationFn: (body: { classId: string | null; units: { unitId: string; teamId: string | null }[] }) =>
-      call(planRoutes.giveToClass, { params: { experimentId: experiment.id }, body }),
-    onSuccess: keep,
-  });
+  const save = useGiveToClass();
   const give = (unitId: string): void => {
     if (!team) return;
     const units = experiment.units.map((unit) => ({

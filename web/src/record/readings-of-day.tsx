@@ -1,6 +1,5 @@
 import type { UnitView, VariableView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
-import { calendarDay } from '@bright-sprout/core/shared';
 import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
 import type { Intent } from './reading-panel.tsx';
@@ -53,14 +52,5 @@ export function ReadingsOfDay({
 }
 
 function textOf(reading: ReadingView, variable: VariableView): string {
-  return findingText(
-    {
-      unitId: reading.unitId,
-      day: calendarDay(reading.observedOn),
-      state: reading.state,
-      value: reading.value ?? null,
-      readings: 1,
-    },
-    variable,
-  );
+  return findingText({ state: reading.state, value: reading.value ?? null }, variable);
 }

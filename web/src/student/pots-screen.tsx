@@ -5,7 +5,7 @@ import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Tile } from '../classes/index.ts';
-import { findingWords } from './pot-words.ts';
+import { findingText } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { potsQuery, doorQuery } from './queries.ts';
@@ -73,7 +73,7 @@ export function PotsScreen({
 }
 
 function PotCard({ pot, onOpen }: { pot: StudentPotView; onOpen: () => void }) {
-  const now = pot.own ? findingWords(pot.own, pot.variable) : pot.isReadToday ? 'read' : 'to read';
+  const now = pot.own ? findingText(pot.own, pot.variable) : pot.isReadToday ? 'read' : 'to read';
   return (
     <button type="button" className={pot.isReadToday ? 'pot-card is-read' : 'pot-card'} onClick={onOpen}>
       <span className="pot-card-number">

@@ -1,19 +1,25 @@
 import type { ReadingRequest } from '@bright-sprout/contract/record';
 import { type StudentPotView, studentRoutes } from '@bright-sprout/contract/student';
-import { fromMillimetres, markText, parseLength, type ReadingState } from '@bright-sprout/core/shared';
-import { computedText, contrastWord, readText, type StudentWords } from '@bright-sprout/core/words';
+import type { UnitDay } from '@bright-sprout/core/growth';
+import {
+  calendarDay,
+  fromMillimetres,
+  markText,
+  parseLength,
+  type ReadingState,
+} from '@bright-sprout/core/shared';
+import { computedText, type StudentWords } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Minus, Plus } from 'lucide-react';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { lengthProblemText, Ruler, rulerLength } from '../record/index.ts';
+import { ChangeNote, lengthProblemText, Ruler, rulerLength } from '../record/index.ts';
 import { call } from '../shared/api/index.ts';
-import { scaleOf, styleOf } from '../shared/experiment/index.ts';
+import { findingText, scaleOf, styleOf } from '../shared/experiment/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, recentDay } from '../shared/ui/index.ts';
-import { findingWords } from './pot-words.ts';
 import { potsQuery } from './queries.ts';
 
 interface Entered {
@@ -48,7 +54,7 @@ export function ReadScreen({
         <small>{pot.treatment}</small>
       </h1>
       {pot.own && (
-        <p className="note-attention">You read {findingWords(pot.own, pot.variable)}. This puts it right.</p>
+        <p className="note-attention">You read {findingText(pot.own, pot.variable)}. This puts it right.</p>
       )}
       {!sees ? (
         <div className="student-question">
@@ -163,7 +169,9 @@ function LengthQuestion({
           {isTouched && !parsed.ok && (
             <p className="field-problem">{lengthProblemText(parsed.problem, scale)}</p>
           )}
-          {mm !== undefined && <ChangeWords value={mm} pot={pot} day={day} />}
+          {mm !== undefined && (
+            <ChangeNote history={historyOf(pot)} day={day} valueMm={mm} variable={pot.variable} />
+          )}
         </div>
         <div className="big-answers">
           <Button type="submit" size="lg" disabled={isBusy}>
@@ -178,25 +186,9 @@ function LengthQuestion({
   );
 }
 
-/** The change since last time, while the plant is still there. */
-function ChangeWords({ value, pot, day }: { value: number; pot: StudentPotView; day: string }) {
-  const style = styleOf(pot.variable);
-  if (pot.last?.value == null) return <p className="note-change">Your first number for this pot.</p>;
-  const change = value - pot.last.value;
-  const size = readText(Math.abs(change), style);
-  const before = recentDay(pot.last.day, day);
-  if (change < 0) {
-    return (
-      <p className="note-attention">
-        That is {size} {contrastWord(change, style)} than on {before}. Look again, or keep it.
-      </p>
-    );
-  }
-  return (
-    <p className="note-change">
-      {change === 0 ? `The same as on ${before}.` : `${size} more than on ${before}.`}
-    </p>
-  );
+/** What is known of a pot from before today. */
+function historyOf({ unitId, last }: StudentPotView): UnitDay[] {
+  return last ? [{ unitId, ...last, day: calendarDay(last.day), readings: 1 }] : [];
 }
 
 function CountQuestion({

@@ -69,6 +69,6 @@ const STATE_WORDS = {
 } as const;
 
 /** A finding in a few words: `6.2 cm`, `not up yet`, `dead`. */
-export function findingText(finding: UnitDay, variable: VariableView): string {
+export function findingText(finding: Pick<UnitDay, 'state' | 'value'>, variable: VariableView): string {
   return finding.value === null ? STATE_WORDS[finding.state] : readText(finding.value, styleOf(variable));
 }

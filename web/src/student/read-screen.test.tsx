@@ -71,9 +71,11 @@ describe('reading a pot', () => {
     press('Yes');
     const entry = screen.getByLabelText('How tall is the marked plant?');
     fireEvent.change(entry, { target: { value: '5' } });
-    expect(screen.getByText(/1\.0 cm shorter than on Monday\. Look again, or keep it\./)).toBeTruthy();
+    expect(document.body.textContent).toContain(
+      'That is 1.0 cm shorter than on Monday. Look again, or keep it.',
+    );
     fireEvent.change(entry, { target: { value: '7.5' } });
-    expect(screen.getByText('1.5 cm more than on Monday.')).toBeTruthy();
+    expect(document.body.textContent).toContain('1.5 cm more than on Monday.');
     press('Keep it');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
     expect(sent[0]!.body).toMatchObject({

@@ -30,10 +30,12 @@ export function KeepPlan() {
     mutationFn: () => call(planRoutes.copy, { params: { experimentId, newExperimentId: uuid() } }),
     onSuccess: (made) => {
       queries.setQueryData(experimentQuery(made.id).queryKey, made);
-      void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
-      void navigate(`/experiments/${made.id}/plan`);
+      return queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
     },
   });
+  // Only while this page is still open: who has gone elsewhere meanwhile stays there.
+  const openCopy = (): void =>
+    copy.mutate(undefined, { onSuccess: ({ id }) => void navigate(`/experiments/${id}/plan`) });
   const finish = useMutation({
     mutationFn: (finished: boolean) =>
       call(planRoutes.finish, { params: { experimentId }, body: { finished } }),
@@ -59,7 +61,7 @@ export function KeepPlan() {
         <Button type="submit" variant="light" size="sm" disabled={template.isPending}>
           Keep as a template
         </Button>
-        <Button variant="light" size="sm" disabled={copy.isPending} onClick={() => copy.mutate()}>
+        <Button variant="light" size="sm" disabled={copy.isPending} onClick={openCopy}>
           Copy this plan
         </Button>
         {experiment.status !== 'draft' && (

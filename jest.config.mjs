@@ -36,6 +36,8 @@ const node = (displayName, extra = {}) => ({
 });
 
 export default {
+  // Hooks that start servers and load the demo take several seconds on a busy machine.
+  testTimeout: 30_000,
   projects: [
     node('core'),
     node('contract', { setupFiles: ['reflect-metadata'] }),

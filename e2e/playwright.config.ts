@@ -19,5 +19,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     acceptDownloads: true,
+    serviceWorkers: 'block',
   },
 });

@@ -8,12 +8,15 @@ import {
   startTemporaryApplication,
 } from '@bright-sprout/scripts';
 
+/** News keep a stream open, so that the network is never idle. */
+const SETTLED_MS = 1200;
+
 const FOLDER = join(ROOT, 'docs', 'screenshots');
 
 /** One picture of each main view, from the demo data. */
 async function takeAll(page: Page, address: string, password: string): Promise<void> {
   const shoot = async (name: string): Promise<void> => {
-    await page.waitForLoadState('networkidle');
+    await page.waitForTimeout(SETTLED_MS);
     await page.evaluate(() => document.fonts.ready);
     await page.screenshot({ path: join(FOLDER, `${name}.png`) });
     console.log(`docs/screenshots/${name}.png`);
@@ -23,7 +26,6 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.goto(address);
   await page.getByLabel('E-mail').fill(DEMO_EMAIL);
   await page.getByLabel('Password').fill(password);
-  await shoot('sign-in');
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: /to do today|is due today/ }).waitFor();
   await shoot('shelf');
@@ -31,7 +33,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await open('Do turnips mind a sandy mix?');
   await page.getByLabel('What we expect').waitFor();
   await shoot('plan');
-  for (const part of ['Supplies', 'Days', 'Check', 'Rehearse']) {
+  for (const part of ['Check', 'Rehearse']) {
     await page.getByRole('tab', { name: part }).click();
     await page.getByRole('tab', { name: part, selected: true }).waitFor();
     if (part === 'Rehearse') {
@@ -42,6 +44,15 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   }
   await page.getByRole('link', { name: /^Sow/ }).click();
   await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
+  for (const item of ['Seeds in', 'Label in place']) {
+    await page.getByRole('button', { name: new RegExp(`^${item}: 0 of`) }).click();
+    await page.getByRole('button', { name: new RegExp(`^${item}: (?!0 of)`) }).waitFor();
+  }
+  await page.getByRole('button', { name: /^Pot 3,/ }).click();
+  for (const item of ['Depth right', 'Treatment given']) {
+    await page.getByRole('button', { name: item, exact: true }).click();
+    await page.getByRole('button', { name: item, exact: true, pressed: true }).waitFor();
+  }
   await shoot('sow');
 
   await page.getByRole('link', { name: 'To the shelf' }).click();
@@ -49,19 +60,31 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByRole('heading', { name: /15 students/ }).waitFor();
   await shoot('classes');
   const code = await page.locator('.class-code b').last().innerText();
-  await page.goto(`${address}/drawer`);
-  await page.getByRole('radio', { name: /^Turnip/ }).click();
-  await shoot('drawer');
-
   await page.goto(address);
   await open('Does seaweed feed make zinnias taller?');
   await page.getByRole('link', { name: /^Record/ }).click();
   await page.getByLabel(/How tall/).fill('14.1');
   await shoot('record');
-
   await page.getByRole('link', { name: /^Compare/ }).click();
-  await page.locator('.figure .main-svg').first().waitFor();
-  await shoot('compare');
+  await compareTabs(page, shoot);
+  await page.getByRole('link', { name: /^Record/ }).click();
+  await page.getByRole('button', { name: 'Fast sheet' }).click();
+  await page.getByLabel('Pot 9, height', { exact: true }).fill('1.41');
+  await shoot('fast-sheet');
+  await page.getByRole('button', { name: 'Progress' }).click();
+  await shoot('progress');
+
+  await page.goto(address);
+  await open('Does compost tea need lamp light to help marigolds?');
+  await page.getByRole('link', { name: /^Compare/ }).click();
+  for (const tab of ['Treatments', 'Teams and classes']) {
+    await openTab(page, tab);
+    await shoot(`compare-${tab.split(' ')[0]?.toLowerCase() ?? ''}`);
+  }
+  await openTab(page, 'Answer');
+  await page.setViewportSize({ width: 1920, height: 1080 });
+  await page.getByRole('button', { name: 'For the projector' }).click();
+  await shoot('compare-projector');
 
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${address}/join?code=${code}`);
@@ -71,6 +94,27 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByRole('button', { name: 'Yes', exact: true }).click();
   await page.getByLabel(/How tall/).fill('10.2');
   await shoot('student');
+}
+
+async function openTab(page: Page, name: string): Promise<void> {
+  const tabs = page.getByRole('navigation', { name: 'Parts of the comparison' });
+  await tabs.getByRole('button', { name }).click();
+  await page.locator('.figure .main-svg, .plain-table, .guesses').first().waitFor();
+}
+
+async function compareTabs(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  const tabs = {
+    Answer: 'answer',
+    Growth: 'growth',
+    'Coming up': 'coming-up',
+    Crops: 'crops',
+    Predictions: 'predictions',
+    Data: 'data',
+  };
+  for (const [name, file] of Object.entries(tabs)) {
+    await openTab(page, name);
+    await shoot(`compare-${file}`);
+  }
 }
 
 await buildIfChanged(ROOT);

@@ -3,11 +3,15 @@ import { join } from 'node:path';
 import { buildIfChanged, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
+import { charts } from './charts.ts';
+import { classroom } from './classroom.ts';
 import { ApiClient } from './client.ts';
+import { computation } from './compare.ts';
 import { fillTo } from './database.ts';
 import { firstLoad } from './page.ts';
 import { rehearsal } from './rehearsal.ts';
 import { reportText, type Row } from './report.ts';
+import { study } from './study.ts';
 import { sideBySide } from './timing.ts';
 
 const SIZES = [1_000, 10_000, 100_000, 1_000_000];
@@ -62,18 +66,22 @@ async function comparing(client: ApiClient, connection: mysql.Connection): Promi
   const { variables } = (await client.get(`/experiments/${id}`)) as Experiment;
   return sideBySide(
     COMPARISONS,
-    () => client.get(`/experiments/${id}/comparison`),
+    () => client.get(`/experiments/${id}/comparison?parts=answer`),
     () => connection.query(FETCH, [variables[0]?.id, id]),
   );
 }
 
 await buildIfChanged(ROOT);
+const computed = computation();
 const application = await startTemporaryApplication({ BRIGHT_SPROUT_SIGN_IN_TRIES: '1000' }, true);
 const connection = await mysql.createConnection(application.rootUrl.replace(/\/mysql$/, '/bright_sprout'));
 try {
   const client = await ApiClient.signIn(application);
   const load = await firstLoad(application);
   const rehearsed = await rehearsal(application, client);
+  const read = await classroom(application, client, connection);
+  const pooled = await study(client, connection);
+  const drawn = await charts(application, connection);
   const rows: Row[] = [];
   for (const size of SIZES) {
     const readings = await fillTo(connection, size);
@@ -84,7 +92,7 @@ try {
     });
     console.log(`measured with ${readings} readings in the database`);
   }
-  const text = reportText(rows, load, rehearsed);
+  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn });
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();

@@ -1,5 +1,9 @@
+import type { ChartsBench } from './charts.ts';
+import type { ClassroomBench } from './classroom.ts';
+import type { ComputationBench } from './compare.ts';
 import type { FirstLoad } from './page.ts';
 import type { RehearsalBench } from './rehearsal.ts';
+import type { StudyBench } from './study.ts';
 import { median, type Pair, quantile } from './timing.ts';
 
 /** What was measured at one size of the database; `first` is the API, `second` bare SQL. */
@@ -9,8 +13,19 @@ export interface Row {
   readonly compare: Pair;
 }
 
+/** All that one run measured. */
+export interface Measured {
+  readonly rows: readonly Row[];
+  readonly load: FirstLoad;
+  readonly rehearsed: RehearsalBench;
+  readonly read: ClassroomBench;
+  readonly computed: ComputationBench;
+  readonly pooled: StudyBench;
+  readonly drawn: ChartsBench;
+}
+
 /** The measurements as a page. */
-export function reportText(rows: readonly Row[], load: FirstLoad, rehearsed: RehearsalBench): string {
+export function reportText({ rows, load, rehearsed, read, computed, pooled, drawn }: Measured): string {
   return `# Measurements
 
 \`npm run bench\` wrote this. Times are medians in ms; both sides took turns in one run on one database, which flushes at every commit.
@@ -19,7 +34,7 @@ export function reportText(rows: readonly Row[], load: FirstLoad, rehearsed: Reh
 |---|---|---|---|---|---|---|---|
 ${rows.map(line).join('\n')}
 
-The experiment compared has 12 pots read on 18 days; its answer holds every curve, interval and pair.
+The experiment compared has 12 pots read on 18 days; its answer holds every curve, interval and pair, and its words.
 
 First load in Chromium, processor slowed down 4 times, no cache, JavaScript gzipped:
 
@@ -37,6 +52,41 @@ Rehearsal in the worker of a page, Chromium at full speed: ${rehearsed.classes} 
 | time | ${median(rehearsed.ms).toFixed(0)} ms |
 | classes a second | ${((rehearsed.classes / median(rehearsed.ms)) * 1000).toFixed(0)} |
 | longest task of the page’s own thread meanwhile | ${rehearsed.longestTaskMs === 0 ? 'none of 50 ms or more' : `${rehearsed.longestTaskMs.toFixed(0)} ms`} |
+
+Compare, computed: one variable of 12 pots read on 20 days, every test, curve, index and fit of every tab; a class that reads three variables pays three times. R makes the same tests on the same readings in the same run, its start left out.
+
+| | |
+|---|---|
+| in the core | ${computed.core.toFixed(1)} ms |
+| in R | ${computed.r === undefined ? 'no Rscript on this machine' : `${computed.r.toFixed(0)} ms`} |
+| ratio, R to core | ${computed.r === undefined ? '–' : (computed.r / computed.core).toFixed(0)} |
+| ${computed.fits} logistic fits of 20 points, ${computed.fitted} of them fitted | ${computed.fitsMs.toFixed(0)} ms |
+
+A study of ten classes, ${pooled.readings} readings: pooled through the API, which asks only for readings near the age compared, against the SQL that fetches them all.
+
+| | |
+|---|---|
+| pooled through the API | ${median(pooled.times.first).toFixed(0)} ms |
+| fetched by SQL | ${median(pooled.times.second).toFixed(0)} ms |
+| ratio | ${ratio(pooled.times)} |
+
+Charts of ${drawn.units} pots read on ${drawn.days} days, Chromium without a graphics card:
+
+| | |
+|---|---|
+| from the answer of the server to both charts drawn | ${drawn.drawnMs.toFixed(0)} ms |
+| the ribbon scrubbed, a day a frame | ${drawn.framesPerSecond.toFixed(0)} frames a second |
+| longest frame | ${drawn.longestFrameMs.toFixed(0)} ms |
+
+A year group at once: ${read.students} students on devices of their own kept ${read.readings} readings in ${read.seconds.toFixed(0)} s, on a database that flushes at every commit; bare INSERTs on one connection went on meanwhile.
+
+| | |
+|---|---|
+| lost, doubled | ${read.lost}, ${read.doubled} |
+| a student’s save, median | ${ms(median(read.saves))} ms |
+| a student’s save, 99 of 100 below | ${ms(quantile(read.saves, 0.99))} ms |
+| bare committed INSERT meanwhile, median | ${ms(median(read.inserts))} ms |
+| ratio of the medians | ${ratio({ first: read.saves, second: read.inserts })} |
 `;
 }
 

@@ -135,6 +135,7 @@ export function grownExperiment(
       observer: teamOf(found.number),
       recordedAt: instantOf(found.day, found.number),
       supersedes: '',
+      setAside: '',
     });
   }
   return { ...planned, readings };

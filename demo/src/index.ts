@@ -1,6 +1,7 @@
 import type { Dose, SeedLot } from '@bright-sprout/core/design';
 import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
 import { type GrowthSetting, NO_EFFECT } from '@bright-sprout/core/simulate';
+import { crossed } from './crossed.ts';
 import {
   classDayAfter,
   classDays,
@@ -12,6 +13,8 @@ import {
   wholePlan,
 } from './experiments.ts';
 
+export { demoCare, demoSamples } from './care.ts';
+export { DEMO_CONCLUSIONS, demoGuesses } from './ideas.ts';
 export { type DemoExperiment } from './experiments.ts';
 export { DEMO_CLASS, DEMO_EMAIL, DEMO_STUDENTS, DEMO_TEACHER, DEMO_TEAMS } from './school.ts';
 
@@ -19,10 +22,17 @@ const READ_DAYS = 18;
 
 /**
  * The experiments of the made-up school, dated from `today`: one in full growth with a day missed and two
- * pots still to read, one just planned, one finished. The same day gives the same school.
+ * pots still to read, one just planned, one finished, one with crossed factors, and last year's run of the finished
+ * one. The same day gives the same school.
  */
 export function demoExperiments(today: CalendarDay): DemoExperiment[] {
-  return [growing(today), planned(today), finished(today)];
+  return [
+    growing(today),
+    planned(today),
+    finished(today),
+    crossed(today),
+    finished(addDays(today, -364), LAST_YEAR_SEED),
+  ];
 }
 
 function growing(today: CalendarDay): DemoExperiment {
@@ -56,6 +66,12 @@ function growing(today: CalendarDay): DemoExperiment {
     sowOn,
     lessonOn: classDayAfter(lastRead, 4),
     seed: GROWING_SEED,
+    changes: {
+      prediction: {
+        prompt: 'Which pots will hold the tallest zinnias on the lesson day?',
+        choices: ['Plain water', 'Half dose', 'Full dose', 'No difference that we can see'],
+      },
+    },
   };
   const setting: GrowthSetting = {
     germination: 0.9,
@@ -119,7 +135,10 @@ function planned(today: CalendarDay): DemoExperiment {
   };
 }
 
-function finished(today: CalendarDay): DemoExperiment {
+const THIS_YEAR_SEED = 5;
+const LAST_YEAR_SEED = 23;
+
+function finished(today: CalendarDay, seed = THIS_YEAR_SEED): DemoExperiment {
   const sowOn = classDaysBefore(today, 48);
   const lessonOn = classDayAfter(sowOn, 28);
   const plan: DemoPlan = {
@@ -143,7 +162,13 @@ function finished(today: CalendarDay): DemoExperiment {
     seedsPerUnit: 1,
     sowOn,
     lessonOn,
-    seed: 5,
+    seed,
+    changes: {
+      prediction: {
+        prompt: 'Where will the cucumbers be taller?',
+        choices: ['Open window', 'Paper hood', 'No difference that we can see'],
+      },
+    },
   };
   const setting: GrowthSetting = {
     germination: 0.93,

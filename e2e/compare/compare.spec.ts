@@ -1,7 +1,7 @@
 import { expect, expectAccessible, openStage, test } from '../support/test.ts';
 
 test.beforeEach(async ({ demo: page }) => {
-  await page.getByRole('link', { name: 'Do paper hoods make cucumbers stretch?' }).click();
+  await page.getByRole('link', { name: 'Do paper hoods make cucumbers stretch?' }).last().click();
   await page.locator('.figure .main-svg').first().waitFor();
 });
 
@@ -46,9 +46,10 @@ test('both rules for pots that are not up change n and say so', async ({ demo: p
   await page.getByRole('link', { name: 'Does seaweed' }).click();
   await page.getByRole('navigation', { name: 'Stages' }).waitFor();
   await openStage(page, 'Compare');
-  await page.getByRole('button', { name: 'only plants that are up' }).click();
+  const rule = page.getByLabel('Pots with nothing up');
+  await rule.selectOption({ label: 'only plants that are up' });
   await expect(page.locator('.how-sure')).toContainText('Left out, not up yet: pot 1.');
-  await page.getByRole('button', { name: 'not up yet counts as 0' }).click();
+  await rule.selectOption({ label: 'not up yet counts as 0' });
   await expect(page.locator('.how-sure')).toContainText('1 pot not up yet counted as 0.');
 });
 
@@ -67,16 +68,16 @@ test('the page meets WCAG 2.2 AA, with its table open', async ({ demo: page }) =
 
 test('before anything has a height there are words, and no empty axes', async ({ demo: page }) => {
   await page.getByRole('link', { name: 'To the shelf' }).click();
-  await page.getByLabel('CSV file').setInputFiles({
+  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
     name: 'waiting.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
       'unit,treatment,sown,observed,state\n1,dry,2026-05-04,2026-05-06,not_up\n2,wet,2026-05-04,2026-05-06,not_up',
     ),
   });
-  await page.getByRole('button', { name: 'only plants that are up' }).click();
+  await page.getByLabel('Pots with nothing up').selectOption({ label: 'only plants that are up' });
   await expect(page.locator('.headline')).toHaveText('No pot has a value on day 2 yet.');
-  await expect(page.getByText('The curves begin with the first height.')).toBeVisible();
+  await expect(page.getByText('The curves begin with the first value.')).toBeVisible();
   await expect(page.locator('.figure')).toHaveCount(0);
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page.getByRole('button', { name: 'Take “waiting” off the shelf' }).click();

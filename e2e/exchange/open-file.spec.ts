@@ -8,7 +8,7 @@ const HEAD = 'unit,treatment,sown,observed,value,unit_of_measure';
 
 test('a file with faults lists them by row and column, and stores nothing', async ({ teacher: page }) => {
   await page
-    .getByLabel('CSV file')
+    .getByLabel('CSV, spreadsheet or bundle')
     .setInputFiles(
       csv([
         HEAD,
@@ -37,16 +37,52 @@ test('a small hand-made file becomes an experiment with its comparison', async (
         `${group * 3 + pot},${treatment},2026-03-02,2026-03-16,${group === 0 ? 8 + pot / 2 : 4 + pot / 2},cm`,
     ),
   );
-  await page.getByLabel('CSV file').setInputFiles(csv([HEAD, ...rows]));
+  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles(csv([HEAD, ...rows]));
   await expect(page.locator('.headline')).toContainText(/4\.0 cm shorter than pots with shade on day 14/);
   await expect(page.getByText('n = 3 pots')).toHaveCount(2);
 });
 
-test('something that is no CSV is refused in words', async ({ teacher: page }) => {
-  await page.getByLabel('CSV file').setInputFiles({
+test('something that is no table is never opened', async ({ teacher: page }) => {
+  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
     name: 'photo.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]),
   });
-  await expect(page.getByRole('dialog')).toContainText('a column "unit"');
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('status')).toContainText('mending');
+  await expect(dialog.getByRole('button', { name: 'Open and compare' })).toBeDisabled();
+  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+    name: 'photo.xlsx',
+    mimeType: 'application/octet-stream',
+    buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]),
+  });
+  await expect(page.getByText('This is not a spreadsheet that can be read.')).toBeVisible();
+});
+
+test('weights by group, from file to an analysis of variance with pairs', async ({ teacher: page }) => {
+  const weights = { dry: [4.1, 5.2, 4.6, 5.0], damp: [5.9, 6.3, 5.5, 6.6], wet: [3.1, 2.6, 3.9, 3.3] };
+  const rows = Object.entries(weights).flatMap(([group, values]) =>
+    values.map((value) => `${value},${group}`),
+  );
+  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+    name: 'weights.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(['weight,group', ...rows].join('\n')),
+  });
+  const dialog = page.getByRole('dialog');
+  await expect(dialog.getByRole('status')).toHaveText(
+    'This gives 12 pots in 3 treatments (dry, damp, wet) and 12 readings of weight.',
+  );
+  await dialog.getByLabel('Control').selectOption('damp');
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Open and compare' }).click();
+  await expect(page.locator('.headline')).toContainText(
+    'Pots with wet were on average about 2.85 lower than pots with damp',
+  );
+  await page.getByRole('button', { name: 'Treatments' }).click();
+  await page.getByRole('button', { name: '14+', exact: true }).click();
+  const pairs = page.getByRole('region', { name: 'Every test of a pair' });
+  await expect(pairs).toContainText('One-way analysis of variance');
+  await expect(pairs).toContainText('F(2, 9) = 32.34, p < 0.001');
+  await expect(pairs).toContainText('Tukey–Kramer');
 });

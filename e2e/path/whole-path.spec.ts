@@ -62,11 +62,11 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   const table = await page.locator('.figures-table').innerText();
 
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'All readings as CSV' }).click();
+  await page.getByRole('link', { name: 'CSV' }).click();
   const file = await (await download).path();
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page
-    .getByLabel('CSV file')
+    .getByLabel('CSV, spreadsheet or bundle')
     .setInputFiles({ name: 'lettuce.csv', mimeType: 'text/csv', buffer: await readBytes(file) });
   await page.waitForURL(/\/compare/);
   await expect(headline).toHaveText(

@@ -26,7 +26,7 @@ test('a draft from a file with more than the form holds keeps its design', async
   const rows = ['dry', 'damp', 'wet', 'soaked', 'flooded'].map((name, index) => `${index + 1},${name},,,`);
   const text = ['unit,treatment,sown,observed,value', ...rows].join('\n');
   await page
-    .getByLabel('CSV file')
+    .getByLabel('CSV, spreadsheet or bundle')
     .setInputFiles({ name: 'five.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await page.waitForURL(/compare/);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Plan/ }).click();

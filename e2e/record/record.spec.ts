@@ -85,6 +85,7 @@ test('change since last time, a plant that shrank, a second reading and a correc
   await height(page).fill('7.5');
   await height(page).press('Enter');
   await expect(pot(page, 1)).toHaveAccessibleName(/6\.5 cm/);
+  await expect(page.getByRole('region', { name: 'Read pot 2' })).toBeVisible();
   await pot(page, 1).click();
   await expect(page.locator('.readings-of-day li')).toHaveCount(3);
   await expect(page.locator('.readings-of-day .is-corrected')).toContainText('4.5 cm');
@@ -118,7 +119,7 @@ test('a day to come and a day before the sowing cannot be read', async ({ teache
   await expect(page.getByText('This day is before the sowing.')).toBeVisible();
 });
 
-test('a network that fails keeps what was typed, and trying again stores it once', async ({
+test('without network readings wait on the device over a reload, and are stored once', async ({
   teacher: page,
 }) => {
   await startReading(page);
@@ -126,23 +127,47 @@ test('a network that fails keeps what was typed, and trying again stores it once
   let tries = 0;
   await page.route('**/readings/*', async (route) => {
     tries += 1;
-    if (tries === 1) await route.abort();
-    else if (tries === 2) {
+    if (tries === 1) {
       await route.fetch();
       await route.abort();
-    } else await route.continue();
+    } else if (tries < 4) await route.abort();
+    else await route.continue();
   });
-  for (let attempt = 1; attempt <= 2; attempt += 1) {
-    await page.getByRole('button', { name: /^Keep/ }).click();
-    await expect.poll(() => tries).toBe(attempt);
-    await expect(page.getByRole('alert')).toContainText('did not answer');
-    await expect(height(page)).toHaveValue('3');
-  }
   await page.getByRole('button', { name: /^Keep/ }).click();
   await expect(pot(page, 1)).toHaveAccessibleName(/3\.0 cm/);
+  await expect(page.getByText('1 waiting on this device')).toBeVisible();
+  await expectAccessible(page);
+  await page.reload();
+  await expect(pot(page, 1)).toHaveAccessibleName(/3\.0 cm/);
+  await page.getByText('1 waiting on this device').click();
+  await expect(page.getByRole('dialog').getByText('Pot 1: 3.0 cm')).toBeVisible();
+  await expect(async () => {
+    const send = page.getByRole('button', { name: 'Send now' });
+    if (await send.isVisible()) await send.click();
+    await expect(page.getByText(/waiting on this device/)).toHaveCount(0, { timeout: 500 });
+  }).toPass();
   await page.reload();
   await pot(page, 1).click();
   await expect(page.locator('.readings-of-day li')).toHaveCount(1);
+});
+
+test('signing out with something unsent warns, and leaving it there loses nothing', async ({
+  teacher: page,
+}) => {
+  await startReading(page);
+  await page.route('**/readings/*', (route) => route.abort());
+  await height(page).fill('3');
+  await page.getByRole('button', { name: /^Keep/ }).click();
+  await expect(page.getByText('1 waiting on this device')).toBeVisible();
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  const warnings: string[] = [];
+  page.once('dialog', (dialog) => {
+    warnings.push(dialog.message());
+    void dialog.dismiss();
+  });
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  expect(warnings.join()).toContain('One thing has not been sent yet');
+  await expect(page.getByText('1 waiting on this device')).toBeVisible();
 });
 
 test('the ribbon and the sill by keyboard alone', async ({ demo: page }) => {

@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { setTimeout as sleep } from 'node:timers/promises';
 import { startPrivateDatabase } from './private-database.ts';
 import { freePort } from './processes.ts';
 import { runLoadDemo, runMigrations, type ServerSettings, startServer } from './server-process.ts';
@@ -20,6 +21,8 @@ export interface TemporaryApplication {
   readonly rootUrl: string;
   /** Ends the server as a power cut would and starts it again on the same database. */
   crashAndRestart(): Promise<void>;
+  /** Kills the database as a power cut would, waits, and starts it again on the same port; the server stays. */
+  crashDatabase(downMs: number): Promise<void>;
   stop(): Promise<void>;
 }
 
@@ -33,7 +36,7 @@ export async function startTemporaryApplication(
   durable = false,
 ): Promise<TemporaryApplication> {
   const folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-'));
-  const database = await startPrivateDatabase(folder, { durable });
+  let database = await startPrivateDatabase(folder, { durable });
   const port = await freePort();
   const settings: ServerSettings = {
     root: ROOT,
@@ -55,6 +58,12 @@ export async function startTemporaryApplication(
     crashAndRestart: async () => {
       server.child.kill('SIGKILL');
       server = await startServer(settings);
+    },
+    crashDatabase: async (downMs) => {
+      const databasePort = Number(new URL(database.rootUrl).port);
+      process.kill(database.pid, 'SIGKILL');
+      await sleep(downMs);
+      database = await startPrivateDatabase(folder, { durable, port: databasePort });
     },
     stop: async () => {
       await server.stop();

@@ -4,6 +4,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   IsArray,
+  IsBoolean,
   IsIn,
   IsOptional,
   IsString,
@@ -29,6 +30,10 @@ export class ClassRequest extends ClassDaysPart {
 
   @IsZone({ message: 'Give a time zone such as Europe/Lisbon.' })
   timeZone: string;
+
+  /** True when each student types a PIN of four digits before reading. */
+  @IsBoolean()
+  asksPin = false;
 }
 
 /** A team of a class. */
@@ -59,6 +64,14 @@ export class StudentPart {
   teamId: string | null;
 }
 
+/** A student as the teacher sees one. */
+export class RosterStudentPart extends StudentPart {
+  /** Four digits; only asked when the class asks for PINs. */
+  @IsOptional()
+  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
+  pin?: string | null;
+}
+
 /** The whole roster; who is not in it is removed for good. */
 export class RosterRequest {
   @IsArray()
@@ -70,8 +83,8 @@ export class RosterRequest {
   @IsArray()
   @ArrayMaxSize(MOST_STUDENTS, { message: `At most ${MOST_STUDENTS} students.` })
   @ValidateNested({ each: true })
-  @Type(() => StudentPart)
-  students: StudentPart[];
+  @Type(() => RosterStudentPart)
+  students: RosterStudentPart[];
 }
 
 /** A class with its roster. */
@@ -90,6 +103,6 @@ export class ClassView extends ClassRequest {
 
   @IsArray()
   @ValidateNested({ each: true })
-  @Type(() => StudentPart)
-  students: StudentPart[];
+  @Type(() => RosterStudentPart)
+  students: RosterStudentPart[];
 }

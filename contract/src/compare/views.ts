@@ -1,11 +1,19 @@
 import 'reflect-metadata';
 import {
+  type ComparedGroup,
   type Comparison,
+  type EmergencePart,
+  type GrowthPart,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
   type OverallTest,
+  SUMMARIES,
+  type Summary,
+  type TeamsPart,
+  type TreatmentsPart,
 } from '@bright-sprout/core/comparison';
+import type { ComparisonWords } from '@bright-sprout/core/words';
 import type { CalendarDay, Outcome, UndefinedReason } from '@bright-sprout/core/shared';
 import type { Description, Interval, PairDifference } from '@bright-sprout/core/statistics';
 import { Type } from 'class-transformer';
@@ -20,24 +28,13 @@ import {
   IsUUID,
   ValidateNested,
 } from 'class-validator';
-import { IsCalendarDay } from '../shared/index.ts';
+import { IsCalendarDay, Nested, NestedList, NestedOrNull } from '../shared/index.ts';
+import { TeamsView } from './class-views.ts';
+import { AnalysedDesignView } from './design-views.ts';
+import { EmergenceView } from './emergence-views.ts';
+import { GrowthView } from './growth-views.ts';
 import { DescriptionView, IntervalOutcome, IntervalView, NumberOutcome } from './outcome-views.ts';
-
-/** Which comparison is wanted. */
-export class ComparisonQuery {
-  @IsOptional()
-  @IsUUID()
-  variableId?: string;
-
-  /** The day compared; when left out, the last day that any unit was read. */
-  @IsOptional()
-  @IsCalendarDay()
-  day?: string;
-
-  @IsOptional()
-  @IsIn(NOT_UP_RULES)
-  rule?: NotUpRule;
-}
+import { TreatmentsView } from './treatments-views.ts';
 
 /** The value of one unit on the day. */
 export class UnitPointView {
@@ -59,7 +56,7 @@ export class LeftOutView {
   @IsInt()
   number: number;
 
-  @IsIn(['not_up', 'up_without_value', 'dead', 'removed', 'not_read'])
+  @IsIn(['not_up', 'up_without_value', 'dead', 'removed', 'not_read', 'too_few_values'])
   reason: LeftOutReason;
 }
 
@@ -82,8 +79,8 @@ export class UnitCountsView {
 
 /** A treatment on the day. */
 export class TreatmentGroupView {
-  @IsUUID()
-  treatmentId: string;
+  @IsString()
+  groupId: string;
 
   @IsArray()
   @ValidateNested({ each: true })
@@ -200,10 +197,10 @@ export class PairOutcome {
 
 /** Two treatments: second minus first. */
 export class TreatmentPairView {
-  @IsUUID()
+  @IsString()
   firstId: string;
 
-  @IsUUID()
+  @IsString()
   secondId: string;
 
   @ValidateNested()
@@ -233,8 +230,8 @@ export class UnitCurveView {
   @IsUUID()
   unitId: string;
 
-  @IsUUID()
-  treatmentId: string;
+  @IsString()
+  groupId: string;
 
   @IsArray()
   @ValidateNested({ each: true })
@@ -260,13 +257,48 @@ export class AgedMeanView {
 
 /** A treatment's mean over time. */
 export class TreatmentCurveView {
-  @IsUUID()
-  treatmentId: string;
+  @IsString()
+  groupId: string;
 
   @IsArray()
   @ValidateNested({ each: true })
   @Type(() => AgedMeanView)
   points: readonly AgedMeanView[];
+}
+
+/** A group by name. */
+export class GroupNameView implements ComparedGroup {
+  @IsString()
+  id: string;
+
+  @IsString()
+  name: string;
+
+  @IsBoolean()
+  isControl: boolean;
+}
+
+/** The comparison in words at the level asked for. */
+export class WordsView implements ComparisonWords {
+  @IsString()
+  headline: string;
+
+  @IsString({ each: true })
+  others: readonly string[];
+
+  @IsString()
+  howSure: string;
+
+  @IsString({ each: true })
+  notKnown: readonly string[];
+
+  /** The evidence as a class could write it down. */
+  @IsString({ each: true })
+  evidence: readonly string[];
+
+  /** Why a pot counts once, and what else the sorting takes together. */
+  @IsString()
+  counting: string;
 }
 
 /** A comparison of treatments on one day, over units; values in the variable's base unit. */
@@ -288,6 +320,13 @@ export class ComparisonView implements Comparison {
   @IsIn(NOT_UP_RULES)
   rule: NotUpRule;
 
+  @IsIn(SUMMARIES)
+  summary: Summary;
+
+  /** How many readings are set aside, up to the day; they are left out unless they were asked for. */
+  @IsInt()
+  setAside: number;
+
   @IsArray()
   @ValidateNested({ each: true })
   @Type(() => TreatmentGroupView)
@@ -306,6 +345,14 @@ export class ComparisonView implements Comparison {
   @IsInt()
   mainPair: number | null;
 
+  @IsOptional()
+  @IsString()
+  controlId: string | null;
+
+  /** The groups by name, the order of their colours. */
+  @NestedList(() => GroupNameView)
+  names: readonly ComparedGroup[];
+
   @IsArray()
   @ValidateNested({ each: true })
   @Type(() => UnitCurveView)
@@ -315,4 +362,23 @@ export class ComparisonView implements Comparison {
   @ValidateNested({ each: true })
   @Type(() => TreatmentCurveView)
   treatmentCurves: readonly TreatmentCurveView[];
+
+  @Nested(() => WordsView)
+  words: WordsView;
+
+  /** Given with any part. */
+  @NestedOrNull(() => AnalysedDesignView)
+  design: AnalysedDesignView | null;
+
+  @NestedOrNull(() => TreatmentsView)
+  treatments: TreatmentsPart | null;
+
+  @NestedOrNull(() => GrowthView)
+  growth: GrowthPart | null;
+
+  @NestedOrNull(() => EmergenceView)
+  emergence: EmergencePart | null;
+
+  @NestedOrNull(() => TeamsView)
+  teams: TeamsPart | null;
 }

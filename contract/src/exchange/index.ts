@@ -1,20 +1,24 @@
-import { IsString, Length, MaxLength } from 'class-validator';
+import { listRoute, route } from '../shared/index.ts';
 import { ExperimentView } from '../plan/index.ts';
-import { route, Trimmed } from '../shared/index.ts';
+import {
+  OpenBundleRequest,
+  OpenFileRequest,
+  OpenTableRequest,
+  ReadSheetRequest,
+  SheetView,
+} from './requests.ts';
 
-/** The most characters a file may hold. */
-export const MOST_FILE_CHARACTERS = 20_000_000;
-
-/** A tidy CSV file to open as an experiment. */
-export class OpenFileRequest {
-  @Trimmed()
-  @Length(1, 200)
-  fileName: string;
-
-  @IsString()
-  @MaxLength(MOST_FILE_CHARACTERS, { message: 'Files of up to 20 million characters can be opened.' })
-  text: string;
-}
+export {
+  MappedVariablePart,
+  MOST_FILE_CHARACTERS,
+  MOST_TABLE_COLUMNS,
+  OpenBundleRequest,
+  OpenFileRequest,
+  OpenTableRequest,
+  ReadSheetRequest,
+  SheetView,
+  TableMappingPart,
+} from './requests.ts';
 
 /** Files in and out. */
 export const exchangeRoutes = {
@@ -25,12 +29,50 @@ export const exchangeRoutes = {
     access: 'owner',
     file: 'text/csv',
   }),
+  exportSheet: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/tidy.xlsx',
+    summary: 'The same table as a spreadsheet',
+    access: 'owner',
+    file: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  }),
+  exportBundle: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/bundle.zip',
+    summary: 'Everything as a Data Package: tables, plan, photos, with a description of each',
+    access: 'owner',
+    file: 'application/zip',
+  }),
   openTidy: route({
     method: 'PUT',
     path: '/files/:newExperimentId',
     summary: 'Open a tidy CSV as an experiment under an id made on the device',
     access: 'teacher',
     body: OpenFileRequest,
+    answer: ExperimentView,
+  }),
+  readSheets: listRoute({
+    method: 'POST',
+    path: '/files/sheets',
+    summary: 'The cells of a spreadsheet as text; nothing is stored',
+    access: 'teacher',
+    body: ReadSheetRequest,
+    answer: SheetView,
+  }),
+  openTable: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId/table',
+    summary: 'Open a foreign table by a mapping of its columns, whole or not at all',
+    access: 'teacher',
+    body: OpenTableRequest,
+    answer: ExperimentView,
+  }),
+  openBundle: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId/bundle',
+    summary: 'Open a bundle of this or another server, whole or not at all',
+    access: 'teacher',
+    body: OpenBundleRequest,
     answer: ExperimentView,
   }),
 } as const;

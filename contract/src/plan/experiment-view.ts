@@ -114,6 +114,10 @@ export class UnitView {
   @IsOptional()
   @IsInt()
   seedsSown: number | null;
+
+  /** What was different when it was sown. */
+  @IsString()
+  sowingNote: string;
 }
 
 /** Something that is read on each unit. */
@@ -141,6 +145,16 @@ export class ExperimentView {
 
   @IsInt()
   version: number;
+
+  /** What the same plan run by other classes has in common with this one. */
+  @IsOptional()
+  @IsUUID()
+  studyId: string | null;
+
+  /** Days that the teacher closed: students add nothing to them. */
+  @IsArray()
+  @IsCalendarDay({ each: true })
+  closedDays: string[];
 
   @IsIn(EXPERIMENT_STATUSES)
   status: ExperimentStatus;

@@ -25,6 +25,7 @@ export {
   MEASURING_SCALES,
   PlanDocument,
   PlanRequest,
+  RunRequest,
   StartRequest,
   UnitRequest,
   UnitTeamPart,

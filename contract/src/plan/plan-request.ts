@@ -1,5 +1,7 @@
 import 'reflect-metadata';
 import {
+  ALSO_READ,
+  type AlsoRead,
   INVESTIGATION_KINDS,
   type InvestigationKind,
   LAYOUT_METHODS,
@@ -11,6 +13,7 @@ import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -113,6 +116,11 @@ export class PlanDocument implements Plan {
   @ValidateNested()
   @Type(() => MeasurePart)
   measure: MeasurePart;
+
+  @IsArray()
+  @ArrayUnique()
+  @IsIn(ALSO_READ, { each: true, message: 'Choose from the list.' })
+  alsoRead: AlsoRead[] = [];
 
   @IsIn(PLANT_RULES)
   plantRule: Plan['plantRule'];
@@ -289,3 +297,9 @@ export const MEASURING_SCALES: readonly { unit: LengthUnit; step: number; name: 
   { unit: 'mm', step: 1, name: 'millimetres' },
   { unit: 'in', step: 0.25, name: 'quarter inches' },
 ];
+
+/** Which class runs the plan as well. */
+export class RunRequest {
+  @IsUUID(undefined, { message: 'Choose a class.' })
+  classId: string;
+}

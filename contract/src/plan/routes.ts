@@ -14,6 +14,7 @@ import {
   FinishRequest,
   LayoutRequest,
   PlanRequest,
+  RunRequest,
   StartRequest,
   UnitRequest,
 } from './plan-request.ts';
@@ -195,5 +196,13 @@ export const planRoutes = {
     path: '/experiments/:experimentId/return',
     summary: 'Put an experiment back on the shelf',
     access: 'owner',
+  }),
+  runInClass: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/runs/:newExperimentId',
+    summary: 'Let another class run the same plan: a copy that belongs to the same study',
+    access: 'owner',
+    body: RunRequest,
+    answer: ExperimentView,
   }),
 } as const;

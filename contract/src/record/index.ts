@@ -8,10 +8,12 @@ import {
   IsPositive,
   IsString,
   IsUUID,
+  Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
+import { ExperimentView } from '../plan/index.ts';
 import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */
@@ -54,6 +56,24 @@ export class ReadingRequest {
   @IsOptional()
   @IsUUID()
   supersedesId?: string | null;
+
+  /** True when the reader looked again before keeping it. */
+  @IsOptional()
+  @IsBoolean()
+  isReread?: boolean;
+}
+
+/** Leaves a reading out of comparisons, with a reason. */
+export class SetAsideRequest {
+  @Trimmed()
+  @Length(1, 200, { message: 'Say why in up to 200 characters.' })
+  reason: string;
+}
+
+/** Closes a day, or opens it again. */
+export class CloseDayRequest {
+  @IsBoolean()
+  isClosed: boolean;
 }
 
 /** A reading as it is kept. */
@@ -96,9 +116,17 @@ export class ReadingView {
   @IsUUID()
   supersedesId: string | null;
 
-  /** False once another reading corrects this one. */
+  @IsBoolean()
+  isReread: boolean;
+
+  /** False once another reading corrects this one, or it was set aside. */
   @IsBoolean()
   counts: boolean;
+
+  /** Why it is set aside; `null` when it is not. */
+  @IsOptional()
+  @IsString()
+  setAside: string | null;
 }
 
 /** Readings. */
@@ -117,5 +145,28 @@ export const recordRoutes = {
     access: 'owner',
     body: ReadingRequest,
     answer: ReadingView,
+  }),
+  setAside: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/readings/:readingId/set-aside',
+    summary: 'Leave a reading out of comparisons, with a reason',
+    access: 'owner',
+    body: SetAsideRequest,
+    answer: ReadingView,
+  }),
+  putReadingBack: route({
+    method: 'DELETE',
+    path: '/experiments/:experimentId/readings/:readingId/set-aside',
+    summary: 'Let a reading that was set aside count again',
+    access: 'owner',
+    answer: ReadingView,
+  }),
+  closeDay: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/days/:dayKey',
+    summary: 'Close a day, so that students add nothing to it, or open it again',
+    access: 'owner',
+    body: CloseDayRequest,
+    answer: ExperimentView,
   }),
 } as const;

@@ -1,6 +1,9 @@
+import { careRoutes } from '../care/index.ts';
 import { classRoutes } from '../classes/index.ts';
 import { compareRoutes } from '../compare/index.ts';
 import { exchangeRoutes } from '../exchange/index.ts';
+import { journalRoutes } from '../journal/index.ts';
+import { liveRoutes } from '../live/index.ts';
 import { peopleRoutes } from '../people/index.ts';
 import { planRoutes } from '../plan/index.ts';
 import { recordRoutes } from '../record/index.ts';
@@ -28,7 +31,10 @@ export const ROUTES = {
   ...planRoutes,
   ...sowRoutes,
   ...recordRoutes,
+  ...careRoutes,
+  ...journalRoutes,
   ...studentRoutes,
+  ...liveRoutes,
   ...compareRoutes,
   ...exchangeRoutes,
   ...shelfRoutes,

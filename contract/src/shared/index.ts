@@ -19,4 +19,5 @@ export {
   type Route,
   type WireClass,
 } from './route.ts';
+export { Nested, NestedList, NestedOrNull, OutcomeBase } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';

@@ -1,6 +1,19 @@
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, IsUUID } from 'class-validator';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+} from 'class-validator';
 import { ExperimentView } from '../plan/index.ts';
-import { IsCalendarDay, route } from '../shared/index.ts';
+import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
 
 /** Marks every unit as sown on a day. */
 export class SowingRequest {
@@ -16,6 +29,52 @@ export class SowingRequest {
   unitIds?: string[];
 }
 
+/** What is ticked for each unit on sowing day. */
+export const SOWING_ITEMS = ['seeds', 'depth', 'treatment', 'label'] as const;
+export type SowingItem = (typeof SOWING_ITEMS)[number];
+
+/** Ticks one item for some units, or takes the tick away. */
+export class TickRequest {
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
+  @ArrayMaxSize(500)
+  @IsUUID(undefined, { each: true })
+  unitIds: string[];
+
+  @IsIn(SOWING_ITEMS)
+  item: SowingItem;
+
+  @IsBoolean()
+  isDone: boolean;
+}
+
+/** What was different when one unit was sown. */
+export class SowingNoteRequest {
+  @IsUUID()
+  unitId: string;
+
+  @Min(0, { message: 'Give 0 seeds or more.' })
+  @Max(1000, { message: 'Give at most 1000 seeds.' })
+  @IsInt({ message: 'Give a whole number of seeds.' })
+  seedsSown: number;
+
+  @Trimmed()
+  @MaxLength(300, { message: 'Keep the note under 300 characters.' })
+  note: string;
+}
+
+/** A tick as it is kept. */
+export class TickView {
+  @IsUUID()
+  unitId: string;
+
+  @IsIn(SOWING_ITEMS)
+  item: SowingItem;
+
+  @IsString()
+  by: string;
+}
+
 /** Sowing. */
 export const sowRoutes = {
   sowAll: route({
@@ -24,6 +83,29 @@ export const sowRoutes = {
     summary: 'Mark all units, or some of them, as sown on a day',
     access: 'owner',
     body: SowingRequest,
+    answer: ExperimentView,
+  }),
+  ticks: listRoute({
+    method: 'GET',
+    path: '/experiments/:experimentId/sowing/ticks',
+    summary: 'What is ticked of the sowing of each unit',
+    access: 'owner',
+    answer: TickView,
+  }),
+  tick: listRoute({
+    method: 'PUT',
+    path: '/experiments/:experimentId/sowing/ticks',
+    summary: 'Tick an item of the sowing for some units, or take the tick away',
+    access: 'owner',
+    body: TickRequest,
+    answer: TickView,
+  }),
+  noteSowing: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/sowing/notes',
+    summary: 'Note what was different when a unit was sown',
+    access: 'owner',
+    body: SowingNoteRequest,
     answer: ExperimentView,
   }),
 } as const;

@@ -8,17 +8,25 @@ import {
   IsBoolean,
   IsIn,
   IsInt,
+  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
   IsUUID,
   Length,
+  Matches,
   ValidateNested,
 } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
+import { CareRequest, CareView } from '../care/index.ts';
+import { EntryRequest, EntryView } from '../journal/index.ts';
 import { VariableView } from '../plan/index.ts';
 import { ReadingRequest, ReadingView } from '../record/index.ts';
 import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import { TickRequest, TickView } from '../sow/index.ts';
+import { PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
+
+export { PracticeRequest, PracticeView, SowingPotView, StudentSowingView } from './work.ts';
 
 /** The code on the board. */
 export class JoinRequest {
@@ -31,10 +39,61 @@ export class JoinRequest {
 export class TileRequest {
   @IsUUID()
   studentId: string;
+
+  /** Four digits, where the class asks for them. */
+  @IsOptional()
+  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
+  pin?: string | null;
+}
+
+/** Who made something on a shared device, and when by the clock of that device, which may be wrong. */
+export class MadeOnDevicePart {
+  /** Who chose a tile on this device; not always the one who is at it when the network is back. */
+  @IsUUID()
+  studentId: string;
+
+  @IsISO8601({ strict: true })
+  madeAt: string;
+
+  @IsISO8601({ strict: true })
+  sentAt: string;
+}
+
+/** A student's reading. Its day is the one on which it was made. */
+export class StudentReadingRequest extends ReadingRequest {
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
+}
+
+/** A student's photo, drawing or sentence. */
+export class StudentEntryRequest extends EntryRequest {
+  @IsUUID()
+  experimentId: string;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
+}
+
+/** Care that a student gave. */
+export class StudentCareRequest extends CareRequest {
+  @IsUUID()
+  experimentId: string;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
 }
 
 /** A class as a device that joined it sees it. */
 export class DoorView {
+  @IsUUID()
+  classId: string;
+
   @IsString()
   className: string;
 
@@ -48,6 +107,10 @@ export class DoorView {
   @ValidateNested({ each: true })
   @Type(() => StudentPart)
   students: StudentPart[];
+
+  /** True when each student types a PIN. */
+  @IsBoolean()
+  asksPin: boolean;
 
   /** Who chose a tile on this device. */
   @IsOptional()
@@ -66,6 +129,37 @@ export class LastReadingView {
   @IsOptional()
   @IsNumber()
   value: number | null;
+}
+
+/** Something else that is read of a pot. */
+export class OtherReadView {
+  @ValidateNested()
+  @Type(() => VariableView)
+  variable: VariableView;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => LastReadingView)
+  last: LastReadingView | null;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => ReadingView)
+  own: ReadingView | null;
+}
+
+/** What is known of the crop that a value can be doubted by. */
+export class CropGrowthView {
+  @IsOptional()
+  daysToEmergence: { min: number; max: number } | null;
+
+  @IsOptional()
+  @IsNumber()
+  heightAtDay21Mm: number | null;
+
+  @IsOptional()
+  @IsNumber()
+  matureHeightMm: number | null;
 }
 
 /** A pot that a student reads today. */
@@ -107,6 +201,30 @@ export class StudentPotView {
   @ValidateNested()
   @Type(() => LastReadingView)
   last: LastReadingView | null;
+
+  /** Read of this pot as well. */
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => OtherReadView)
+  others: OtherReadView[];
+
+  @IsOptional()
+  @IsCalendarDay()
+  sowedOn: string | null;
+
+  @IsOptional()
+  @ValidateNested()
+  @Type(() => CropGrowthView)
+  crop: CropGrowthView | null;
+
+  /** How far a reading of this class usually is from the truth; `null` when nobody knows. */
+  @IsOptional()
+  @IsNumber()
+  readingErrorMm: number | null;
+
+  /** True once the teacher closed the day. */
+  @IsBoolean()
+  isClosed: boolean;
 
   /** The student's own reading of today that counts, to be corrected. */
   @IsOptional()
@@ -162,7 +280,66 @@ export const studentRoutes = {
     path: '/door/readings/:readingId',
     summary: 'Keep a student’s reading of today under an id made on the device',
     access: 'student',
-    body: ReadingRequest,
+    body: StudentReadingRequest,
     answer: ReadingView,
+  }),
+  sowing: listRoute({
+    method: 'GET',
+    path: '/door/sowing',
+    summary: 'What the student’s team sows now',
+    access: 'student',
+    answer: StudentSowingView,
+  }),
+  tickPot: listRoute({
+    method: 'PUT',
+    path: '/door/sowing/ticks',
+    summary: 'Tick an item of the sowing of the team’s own pots',
+    access: 'student',
+    body: TickRequest,
+    answer: TickView,
+  }),
+  keepOwnCare: route({
+    method: 'PUT',
+    path: '/door/care/:careId',
+    summary: 'Note care of the team’s own pots under an id made on the device',
+    access: 'student',
+    body: StudentCareRequest,
+    answer: CareView,
+  }),
+  potJournal: listRoute({
+    method: 'GET',
+    path: '/door/units/:unitId/journal',
+    summary: 'The journal of a pot of the class',
+    access: 'student',
+    answer: EntryView,
+  }),
+  keepOwnEntry: route({
+    method: 'PUT',
+    path: '/door/journal/:entryId',
+    summary: 'Keep a photo, drawing or sentence under an id made on the device',
+    access: 'student',
+    body: StudentEntryRequest,
+    answer: EntryView,
+  }),
+  classPicture: route({
+    method: 'GET',
+    path: '/door/journal/:entryId/picture',
+    summary: 'A picture of the own class',
+    access: 'student',
+    file: 'image/jpeg',
+  }),
+  keepPractice: route({
+    method: 'PUT',
+    path: '/door/practice/:practiceId',
+    summary: 'Keep a reading of a drawn ruler',
+    access: 'student',
+    body: PracticeRequest,
+  }),
+  practice: route({
+    method: 'GET',
+    path: '/classes/:classId/practice',
+    summary: 'How well the class reads drawn rulers',
+    access: 'owner',
+    answer: PracticeView,
   }),
 } as const;

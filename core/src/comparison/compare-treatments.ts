@@ -3,100 +3,103 @@ import { type CalendarDay, daysBetween, defined, notDefined, type Outcome } from
 import { describe, gamesHowellPair, welchAnova, welchT } from '../statistics/index.ts';
 import { treatmentCurves, unitCurves } from './curves.ts';
 import type {
-  ComparedTreatment,
+  ComparedGroup,
   ComparedUnit,
   Comparison,
   LeftOutReason,
   NotUpRule,
   OverallTest,
+  Summary,
   TreatmentGroup,
   TreatmentPair,
 } from './types.ts';
-import { valueUnder } from './value-under-rule.ts';
+import { unitValue, type UnitValue } from './unit-value.ts';
 
 /** What a comparison is made from. */
 export interface ComparisonInput {
-  readonly treatments: readonly ComparedTreatment[];
+  readonly treatments: readonly ComparedGroup[];
   readonly units: readonly ComparedUnit[];
   /** Readings of one variable that still count, in the order they were made. */
   readonly readings: readonly ReadingFact[];
   readonly day: CalendarDay;
   readonly rule: NotUpRule;
+  /** One value a unit: that of the day when left out. */
+  readonly summary?: Summary;
 }
 
 /**
  * Compares treatments on one day, each unit reduced to one value. Two treatments with values: Welch's t test;
- * more: Welch's analysis of variance with Games–Howell pairs. Only readings of that very day count; days are
- * never pooled as replicates.
+ * more: Welch's analysis of variance with Games–Howell pairs. Only readings of that very day count, or one figure
+ * that sums up a unit until then; days are never pooled as replicates.
  */
 export function compareTreatments(input: ComparisonInput): Comparison {
   const findings = unitDays(input.readings);
-  const onDay = new Map<string, UnitDay>();
-  for (const [unitId, history] of findings) {
-    const finding = findingOn(history, input.day);
-    if (finding) onDay.set(unitId, finding);
-  }
-  const groups = input.treatments.map((treatment) => groupOf(treatment, input, onDay));
+  const summary = input.summary ?? 'day';
+  const { groups, age } = groupsOn(input, findings);
   const pairs = pairsOf(input.treatments, groups);
   const curves = unitCurves(input.units, findings, input.rule);
   return {
     day: input.day,
-    age: sharedAge(input.units, onDay, input.day),
+    age,
     rule: input.rule,
+    summary,
     groups,
     overall: overallTest(groups),
     pairs,
     mainPair: mainPair(input.treatments, pairs),
+    controlId: input.treatments.find((treatment) => treatment.isControl)?.id ?? null,
     unitCurves: curves,
     treatmentCurves: treatmentCurves(input.treatments, curves),
   };
 }
 
-/** The finding of the very day, or the earlier one that a unit was dead or removed, which lasts. */
-function findingOn(history: readonly UnitDay[], day: CalendarDay): UnitDay | undefined {
-  const last = history.filter((candidate) => candidate.day <= day).at(-1);
-  const isLasting = last?.state === 'dead' || last?.state === 'removed';
-  return last?.day === day || isLasting ? last : undefined;
+/**
+ * The units of each group reduced to one value each, without any test: quick enough for every step of a scrubbed day.
+ * @param findings of each unit in day order
+ */
+export function groupsOn(
+  input: Omit<ComparisonInput, 'readings'>,
+  findings: ReadonlyMap<string, readonly UnitDay[]>,
+): { readonly groups: readonly TreatmentGroup[]; readonly age: number | null } {
+  const reduction = { day: input.day, rule: input.rule, summary: input.summary ?? 'day' };
+  const found = new Map<string, UnitValue>();
+  for (const unit of input.units) found.set(unit.id, unitValue(reduction, unit, findings.get(unit.id) ?? []));
+  const groups = input.treatments.map((treatment) => groupOf(treatment, input, found));
+  return { groups, age: sharedAge(input.units, found, input.day) };
 }
 
 function groupOf(
-  treatment: ComparedTreatment,
-  input: ComparisonInput,
-  onDay: ReadonlyMap<string, UnitDay>,
+  treatment: ComparedGroup,
+  input: Pick<ComparisonInput, 'units'>,
+  found: ReadonlyMap<string, UnitValue>,
 ): TreatmentGroup {
-  const units = input.units.filter((unit) => unit.treatmentId === treatment.id);
+  const units = input.units.filter((unit) => unit.groupId === treatment.id);
   const points: { unitId: string; number: number; value: number }[] = [];
   const leftOut: { unitId: string; number: number; reason: LeftOutReason }[] = [];
   let countedAsZero = 0;
   for (const unit of units) {
-    const finding = onDay.get(unit.id);
-    const value = finding && valueUnder(input.rule, finding);
+    const result = found.get(unit.id) ?? { reason: 'not_read' };
     const named = { unitId: unit.id, number: unit.number };
-    if (value === undefined) leftOut.push({ ...named, reason: leftOutReason(finding) });
-    else points.push({ ...named, value });
-    if (value !== undefined && finding?.state === 'not_up') countedAsZero += 1;
+    if ('reason' in result) leftOut.push({ ...named, reason: result.reason });
+    else points.push({ ...named, value: result.value });
+    if ('value' in result && result.isNotUp) countedAsZero += 1;
   }
   return {
-    treatmentId: treatment.id,
+    groupId: treatment.id,
     points,
     counts: { units: units.length, measured: points.length, countedAsZero, leftOut },
     description: describe(points.map((point) => point.value)),
   };
 }
 
-function leftOutReason(finding: UnitDay | undefined): LeftOutReason {
-  if (!finding) return 'not_read';
-  return finding.state === 'up' ? 'up_without_value' : finding.state;
-}
-
 function sharedAge(
   units: readonly ComparedUnit[],
-  onDay: ReadonlyMap<string, UnitDay>,
+  found: ReadonlyMap<string, UnitValue>,
   day: CalendarDay,
 ): number | null {
   const ages = new Set(
     units
-      .filter((unit) => onDay.has(unit.id))
+      .filter((unit) => found.get(unit.id)?.isRead)
       .map((unit) => (unit.sowedOn === null ? null : daysBetween(unit.sowedOn, day))),
   );
   const [age] = ages;
@@ -117,20 +120,17 @@ function overallTest(groups: readonly TreatmentGroup[]): OverallTest {
     : { kind: 'welch-anova', result: welchAnova(filled) };
 }
 
-function pairsOf(
-  treatments: readonly ComparedTreatment[],
-  groups: readonly TreatmentGroup[],
-): TreatmentPair[] {
+function pairsOf(treatments: readonly ComparedGroup[], groups: readonly TreatmentGroup[]): TreatmentPair[] {
   const filled = groups.filter((group) => group.points.length > 0).length;
   const isControl = new Map(treatments.map((treatment) => [treatment.id, treatment.isControl]));
   return groups.flatMap((one, index) =>
     groups.slice(index + 1).map((other) => {
-      const swap = isControl.get(other.treatmentId) === true && isControl.get(one.treatmentId) !== true;
+      const swap = isControl.get(other.groupId) === true && isControl.get(one.groupId) !== true;
       const [first, second] = swap ? [other, one] : [one, other];
       const difference = differenceOf(first, second);
       return {
-        firstId: first.treatmentId,
-        secondId: second.treatmentId,
+        firstId: first.groupId,
+        secondId: second.groupId,
         difference,
         relative: relativeTo(first, difference),
         test: gamesHowellPair(valuesOf(first), valuesOf(second), filled),
@@ -150,7 +150,7 @@ function relativeTo(first: TreatmentGroup, difference: Outcome<number>): Outcome
   return base.value === 0 ? notDefined('reference-is-zero') : defined(difference.value / base.value);
 }
 
-function mainPair(treatments: readonly ComparedTreatment[], pairs: readonly TreatmentPair[]): number | null {
+function mainPair(treatments: readonly ComparedGroup[], pairs: readonly TreatmentPair[]): number | null {
   const control = treatments.find((treatment) => treatment.isControl);
   let best: number | null = null;
   let size = -1;

@@ -16,7 +16,7 @@ const TREATMENTS = [
 const UNITS = Array.from({ length: 12 }, (_, index) => ({
   id: `u${index + 1}`,
   number: index + 1,
-  treatmentId: ['a', 'b', 'c'][Math.floor(index / 4)]!,
+  groupId: ['a', 'b', 'c'][Math.floor(index / 4)]!,
   sowedOn: SOWN,
 }));
 
@@ -80,13 +80,13 @@ describe('comparing treatments on a day', () => {
 
   test('days are never pooled: a reading of another day does not count', () => {
     const found = compare([...FULL.slice(1), [1, 50, 'up', '2026-04-17']]);
-    expect(found.groups.find((group) => group.treatmentId === 'a')?.points).toHaveLength(3);
+    expect(found.groups.find((group) => group.groupId === 'a')?.points).toHaveLength(3);
     expect(compare(FULL, 'only-up', '2026-04-18').overall).toEqual({ kind: 'none', reason: 'no-values' });
   });
 
   test('two readings of a pot on a day count as one pot', () => {
     const found = compare([...FULL, [1, 54]]);
-    const control = found.groups.find((group) => group.treatmentId === 'a')!;
+    const control = found.groups.find((group) => group.groupId === 'a')!;
     expect(control.description.n).toBe(4);
     expect(control.points[0]).toMatchObject({ number: 1, value: 53 });
   });
@@ -168,7 +168,7 @@ describe('comparing treatments on a day', () => {
 describe('curves', () => {
   test('means by age with their n; no interval from one value', () => {
     const found = compare([...FULL, [1, 20, 'up', '2026-04-13'], [2, null, 'not_up', '2026-04-13']]);
-    const control = found.treatmentCurves.find((curve) => curve.treatmentId === 'a')!;
+    const control = found.treatmentCurves.find((curve) => curve.groupId === 'a')!;
     expect(control.points.map(({ age, n, mean }) => [age, n, mean])).toEqual([
       [7, 1, 20],
       [14, 4, 55],

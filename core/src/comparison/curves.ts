@@ -1,7 +1,7 @@
 import type { UnitDay } from '../growth/index.ts';
 import { daysBetween, valueOr } from '../shared/index.ts';
 import { describe } from '../statistics/index.ts';
-import type { ComparedTreatment, ComparedUnit, NotUpRule, TreatmentCurve, UnitCurve } from './types.ts';
+import type { ComparedGroup, ComparedUnit, NotUpRule, TreatmentCurve, UnitCurve } from './types.ts';
 import { valueUnder } from './value-under-rule.ts';
 
 /** One curve for each unit that is sown and has a value; days since the unit's own sowing. */
@@ -17,19 +17,19 @@ export function unitCurves(
       const value = valueUnder(rule, finding);
       return value === undefined ? [] : [{ age: daysBetween(sowedOn, finding.day), value }];
     });
-    return points.length === 0 ? [] : [{ unitId: unit.id, treatmentId: unit.treatmentId, points }];
+    return points.length === 0 ? [] : [{ unitId: unit.id, groupId: unit.groupId, points }];
   });
 }
 
 /** The mean of the units of each treatment at each age at which any was read, with its n and 95 % interval. */
 export function treatmentCurves(
-  treatments: readonly ComparedTreatment[],
+  treatments: readonly ComparedGroup[],
   curves: readonly UnitCurve[],
 ): TreatmentCurve[] {
   return treatments.map((treatment) => {
     const byAge = new Map<number, number[]>();
     for (const curve of curves) {
-      if (curve.treatmentId !== treatment.id) continue;
+      if (curve.groupId !== treatment.id) continue;
       for (const { age, value } of curve.points) byAge.set(age, [...(byAge.get(age) ?? []), value]);
     }
     const points = [...byAge]
@@ -38,6 +38,6 @@ export function treatmentCurves(
         const { n, mean, interval } = describe(values);
         return { age, n, mean: valueOr(mean, 0), interval };
       });
-    return { treatmentId: treatment.id, points };
+    return { groupId: treatment.id, points };
   });
 }

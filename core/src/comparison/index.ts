@@ -1,12 +1,58 @@
-export { compareTreatments, type ComparisonInput } from './compare-treatments.ts';
+export { compareTreatments, type ComparisonInput, groupsOn } from './compare-treatments.ts';
 export {
-  type ComparedTreatment,
+  type EmergencePart,
+  emergencePart,
+  type EmergenceReadings,
+  type GroupEmergence,
+} from './emergence-part.ts';
+export {
+  type AnalysedFactor,
+  type AnalysedTreatment,
+  type AnalysedUnit,
+  type Design,
+  type GroupBy,
+  grouped,
+  type Grouped,
+  isGroupBy,
+} from './grouping.ts';
+export {
+  type CurveFit,
+  type GroupGrowth,
+  type GrowthPart,
+  growthPart,
+  type Milestone,
+  type StageReadings,
+  type UnitGrowth,
+} from './growth-part.ts';
+export {
+  FARTHEST_STUDY_DAYS,
+  type PooledDifference,
+  type StudyCell,
+  type StudyPart,
+  studyPart,
+  type StudyRun,
+} from './study-part.ts';
+export { type ObservedFact, type TeamFigures, type TeamsPart, teamsPart } from './teams-part.ts';
+export { TEST_METHODS, type TestLine, type TestMethod, type TestOutcome } from './test-line.ts';
+export {
+  type Assumptions,
+  type CellMean,
+  type FactorialPart,
+  type PairTests,
+  type TreatmentsPart,
+  treatmentsPart,
+  type UpShares,
+} from './treatments-part.ts';
+export {
+  type ComparedGroup,
   type ComparedUnit,
   type Comparison,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
   type OverallTest,
+  SUMMARIES,
+  type Summary,
   type TreatmentCurve,
   type TreatmentGroup,
   type TreatmentPair,

@@ -5,8 +5,12 @@ import type { Description, Interval, PairDifference, WelchAnova, WelchT } from '
 export const NOT_UP_RULES = ['not-up-is-zero', 'only-up'] as const;
 export type NotUpRule = (typeof NOT_UP_RULES)[number];
 
-/** A treatment as far as a comparison needs it. */
-export interface ComparedTreatment {
+/** What a unit is summed up by: its value on the day, or one figure of all its values up to that day. */
+export const SUMMARIES = ['day', 'final', 'growth_per_day', 'relative_growth', 'area'] as const;
+export type Summary = (typeof SUMMARIES)[number];
+
+/** A treatment, or another way of sorting units, as far as a comparison needs it. */
+export interface ComparedGroup {
   readonly id: string;
   readonly name: string;
   readonly isControl: boolean;
@@ -16,12 +20,13 @@ export interface ComparedTreatment {
 export interface ComparedUnit {
   readonly id: string;
   readonly number: number;
-  readonly treatmentId: string;
+  readonly groupId: string;
   readonly sowedOn: CalendarDay | null;
 }
 
 /** Why a unit has no value in a comparison. */
-export type LeftOutReason = 'not_up' | 'up_without_value' | 'dead' | 'removed' | 'not_read';
+export type LeftOutReason =
+  'not_up' | 'up_without_value' | 'dead' | 'removed' | 'not_read' | 'too_few_values';
 
 /** How many units of a treatment were found how. `measured` includes those counted as 0. */
 export interface UnitCounts {
@@ -37,7 +42,7 @@ export interface UnitCounts {
 
 /** One treatment on the chosen day. */
 export interface TreatmentGroup {
-  readonly treatmentId: string;
+  readonly groupId: string;
   readonly points: readonly { readonly unitId: string; readonly number: number; readonly value: number }[];
   readonly counts: UnitCounts;
   readonly description: Description;
@@ -57,13 +62,13 @@ export interface TreatmentPair {
 /** One unit over time; `age` is days since its own sowing. */
 export interface UnitCurve {
   readonly unitId: string;
-  readonly treatmentId: string;
+  readonly groupId: string;
   readonly points: readonly { readonly age: number; readonly value: number }[];
 }
 
 /** A treatment's mean over time, by age. */
 export interface TreatmentCurve {
-  readonly treatmentId: string;
+  readonly groupId: string;
   readonly points: readonly {
     readonly age: number;
     readonly n: number;
@@ -84,11 +89,13 @@ export interface Comparison {
   /** Days since sowing, when all units that were read share it. */
   readonly age: number | null;
   readonly rule: NotUpRule;
+  readonly summary: Summary;
   readonly groups: readonly TreatmentGroup[];
   readonly overall: OverallTest;
   readonly pairs: readonly TreatmentPair[];
   /** Index into `pairs` of the one that answers first: the largest difference, from the control if there is one. */
   readonly mainPair: number | null;
+  readonly controlId: string | null;
   readonly unitCurves: readonly UnitCurve[];
   readonly treatmentCurves: readonly TreatmentCurve[];
 }

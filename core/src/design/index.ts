@@ -1,3 +1,4 @@
+export { ALSO_READ, type AlsoRead, alsoReadVariable, scoresOf } from './also-read.ts';
 export {
   BRIGHT_SIDES,
   type BrightSide,
@@ -73,6 +74,7 @@ export {
   type ComparedGroup,
   comparedGroups,
   differingAspects,
+  levelAmount,
   MOST_LEVELS,
   MOST_TREATMENTS,
   MOST_UNITS,

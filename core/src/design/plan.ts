@@ -1,4 +1,5 @@
 import type { CalendarDay, LengthUnit } from '../shared/index.ts';
+import type { AlsoRead } from './also-read.ts';
 import type { PlanContainer } from './container.ts';
 
 /** The kinds of investigation that a plan can start as. */
@@ -186,6 +187,8 @@ export interface Plan {
   readonly layoutMethod: (typeof LAYOUT_METHODS)[number];
   readonly layoutSeed: number;
   readonly measure: PlanMeasure;
+  /** Read of each unit as well; the comparison is on `measure`. */
+  readonly alsoRead: readonly AlsoRead[];
   readonly plantRule: (typeof PLANT_RULES)[number];
   readonly sowOn: CalendarDay;
   readonly lessonOn: CalendarDay;

@@ -230,6 +230,7 @@ export function startPlan(wish: StartWish): Plan {
     layoutMethod: 'random',
     layoutSeed: 1,
     measure: defaults.measure,
+    alsoRead: [],
     plantRule: kind === 'density' ? 'tagged' : 'tallest',
     sowOn,
     lessonOn,

@@ -120,6 +120,14 @@ export const ASPECT_FIELDS: Record<Aspect, keyof Omit<PlanLevel, 'name' | 'isCon
   other: null,
 };
 
+/** How much of its factor a level sets, where that is an amount: mL, mm, °C, days, plants, or the dose. */
+export function levelAmount(aspect: Aspect, level: PlanLevel): number | null {
+  if (aspect === 'additive') return level.dose?.amount ?? null;
+  const field = ASPECT_FIELDS[aspect];
+  const value = field === null ? null : level[field];
+  return typeof value === 'number' ? value : null;
+}
+
 /** Aspects in which the levels of a factor differ, whether or not the factor is about them. */
 export function differingAspects(factor: PlanFactor): Aspect[] {
   const aspects = Object.entries(ASPECT_FIELDS) as [Aspect, keyof PlanLevel | null][];

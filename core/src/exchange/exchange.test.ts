@@ -60,7 +60,14 @@ const EXPERIMENT: ExchangedExperiment = {
   ],
   readings: [
     reading('r1', { value: 57.15, unitOfMeasure: 'in', precision: 0.25, entered: '2¼' }),
-    reading('r2', { value: 60.96, unitOfMeasure: 'in', precision: 0.25, entered: '2.4', supersedes: 'r1' }),
+    reading('r2', {
+      value: 60.96,
+      unitOfMeasure: 'in',
+      precision: 0.25,
+      entered: '2.4',
+      supersedes: 'r1',
+      setAside: '=bent',
+    }),
     reading('r3', { unit: 1, state: 'not_up' }),
     reading('r4', { unit: 1, variable: 1, value: 3, unitOfMeasure: '', precision: 1, entered: '3' }),
     reading('r5', { unit: 1, value: 61, unitOfMeasure: 'mm', precision: 1, entered: '61' }),
@@ -81,6 +88,7 @@ function reading(id: string, changes: object): ExchangedExperiment['readings'][n
     observer: 'Team Otter',
     recordedAt: '2026-02-12T09:00:00.000Z',
     supersedes: '',
+    setAside: '',
     ...changes,
   };
 }

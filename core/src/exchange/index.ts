@@ -9,5 +9,15 @@ export {
   VARIABLE_KINDS,
   type VariableKind,
 } from './model.ts';
+export { DATE_ORDERS, type DateOrder } from './foreign-cells.ts';
+export { guessMapping } from './guess-mapping.ts';
 export { MOST_TIDY_ROWS, readTidy, type TidyResult } from './read-tidy.ts';
+export {
+  COLUMN_ROLES,
+  type ColumnRole,
+  readMapped,
+  TABLE_SHAPES,
+  type TableMapping,
+  type TableShape,
+} from './table-mapping.ts';
 export { writeTidy } from './write-tidy.ts';

@@ -1,7 +1,7 @@
 import type { CalendarDay, ReadingState } from '../shared/index.ts';
 
 /** What kind of values a variable takes: a length in mm, a whole count, or a number in a unit of its own. */
-export const VARIABLE_KINDS = ['length', 'count', 'number'] as const;
+export const VARIABLE_KINDS = ['length', 'count', 'number', 'score'] as const;
 export type VariableKind = (typeof VARIABLE_KINDS)[number];
 
 /** An experiment with its data, free of database ids: what a tidy file holds. */
@@ -69,4 +69,6 @@ export interface ExchangedReading {
   readonly recordedAt: string;
   /** Id of the reading that this one corrects; empty when it corrects none. */
   readonly supersedes: string;
+  /** Why it is left out of comparisons; empty when it is not. */
+  readonly setAside: string;
 }

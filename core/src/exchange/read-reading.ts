@@ -53,6 +53,7 @@ export function readReading(
     observer: reader.text('observer', 60),
     recordedAt: instant(reader) ?? `${observedOn}T12:00:00.000Z`,
     supersedes: reader.text('supersedes', 60),
+    setAside: reader.text('set_aside', 200),
   };
 }
 
@@ -80,7 +81,7 @@ function readVariable(reader: RowReader, plan: PlanCollector): ExchangedVariable
 }
 
 function defaultStep(kind: VariableKind, unit: string): number {
-  if (kind !== 'length') return kind === 'count' ? 1 : 0.01;
+  if (kind !== 'length') return kind === 'number' ? 0.01 : 1;
   return unit === 'mm' ? 1 : unit === 'in' ? 0.25 : 0.1;
 }
 
@@ -112,6 +113,8 @@ function readValue(reader: RowReader, kind: VariableKind, unit: string): number 
   switch (kind) {
     case 'count':
       return reader.whole('value', 0, 100_000);
+    case 'score':
+      return reader.whole('value', 1, 20);
     case 'number':
       return reader.number('value', -1e9, 1e9);
     case 'length': {

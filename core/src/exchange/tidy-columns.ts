@@ -39,6 +39,7 @@ export const COLUMNS_AFTER_FACTORS = [
   'recorded_at',
   'reading',
   'supersedes',
+  'set_aside',
 ] as const;
 
 /** The name of any fixed column. */

@@ -81,7 +81,8 @@ type ReadingColumn =
   | 'observer'
   | 'recorded_at'
   | 'reading'
-  | 'supersedes';
+  | 'supersedes'
+  | 'set_aside';
 
 function readingCells(
   experiment: ExchangedExperiment,
@@ -110,6 +111,7 @@ function readingCells(
       recorded_at: '',
       reading: '',
       supersedes: '',
+      set_aside: '',
     };
   }
   return {
@@ -125,6 +127,7 @@ function readingCells(
     recorded_at: reading.recordedAt,
     reading: reading.id,
     supersedes: reading.supersedes,
+    set_aside: guardText(reading.setAside),
   };
 }
 

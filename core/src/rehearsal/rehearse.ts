@@ -144,7 +144,7 @@ export function rehearsedComparison(setUp: RehearsalSetUp, seed: number): Compar
     units: units.map((unit) => ({
       id: String(unit.number),
       number: unit.number,
-      treatmentId: String(groupOf(unit.treatment)),
+      groupId: String(groupOf(unit.treatment)),
       sowedOn: unit.sowOn,
     })),
     readings,

@@ -13,7 +13,28 @@ export type UndefinedReason =
   | 'no-crop-figures'
   | 'temperature-outside'
   | 'not-a-height'
-  | 'ages-are-the-change';
+  | 'ages-are-the-change'
+  | 'missing-cells'
+  | 'no-residual'
+  | 'table-too-large'
+  | 'too-few-points'
+  | 'not-bent-yet'
+  | 'no-growth'
+  | 'no-fit'
+  | 'not-above-zero'
+  | 'none-up'
+  | 'no-seed-count'
+  | 'uneven-checks'
+  | 'no-packet-rate'
+  | 'half-never-reached'
+  | 'one-crop'
+  | 'one-team'
+  | 'not-crossed'
+  | 'no-blocks'
+  | 'seeds-share-pots'
+  | 'too-many-pairs'
+  | 'nobody-read-twice'
+  | 'one-class';
 
 /** A figure that is defined, or the reason why it is not. Never NaN, never a stand-in 0. */
 export type Outcome<T> =

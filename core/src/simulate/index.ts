@@ -8,3 +8,11 @@ export {
 } from './grow-experiment.ts';
 export { growthSetting, USUAL_CV } from './growth-setting.ts';
 export { chanceReady, chanceUp, heightSpread, type HeightSpread } from './readiness.ts';
+export {
+  PRACTICE_KINDS,
+  type PracticeKind,
+  practiceTask,
+  type PracticeTask,
+  type StemPoint,
+} from './practice.ts';
+export { roomAt, type RoomSample, type Sensor, SENSOR_UNITS, SENSORS } from './room.ts';

@@ -1,10 +1,50 @@
+export { agreementOf, type Agreement, type ReadingError, readingErrorOf } from './agreement.ts';
 export { binomialAtLeast, binomialTerms } from './binomial.ts';
+export {
+  binomialTest,
+  chiSquareTest,
+  type ChiSquare,
+  type CountTable,
+  fisherExact,
+  proportionDifference,
+} from './contingency.ts';
+export { type Correlation, type Line, lineThrough, pearson, spearman } from './correlation.ts';
 export { associationOf, type Association, cramersV } from './cramers-v.ts';
-export { describe, type Description, type Interval } from './describe.ts';
+export { around, describe, type Description, type Interval, meanOf, varianceOf } from './describe.ts';
+export {
+  type FactorialAnova,
+  factorialAnova,
+  type FactorialTerm,
+  type FactorialUnit,
+  SQUARES_TYPES,
+  type SquaresType,
+} from './factorial.ts';
+export { tForInterval, twoSidedT } from './distributions.ts';
 export { gamesHowellPair, type PairDifference } from './games-howell.ts';
 export { gaussLegendre, integrate, type Quadrature } from './gauss-legendre.ts';
+export { holm } from './holm.ts';
+export { upperChiSquare } from './incomplete-gamma.ts';
+export { dunnPairs, type DunnPair, kruskalWallis, type KruskalWallis } from './kruskal-wallis.ts';
+export { leastSquares } from './least-squares.ts';
+export { lettersOf } from './letters.ts';
+export { mannWhitney, type MannWhitney } from './mann-whitney.ts';
+export { normalAt } from './normal-quantile.ts';
+export { brownForsythe, oneWayAnova, tukeyKramer, type TukeyPair } from './one-way.ts';
+export { pairedT, signedRank, type SignedRank } from './paired.ts';
+export { arrangementsOf, type Permutation, permutationTest, shuffledDifferences } from './permutation.ts';
 export { normalBelow, normalDensity } from './normal.ts';
 export { ALPHA, LIKELY, powerOfF, powerOfT, smallestDifference } from './power.ts';
 export { type Share, updatedShare, wilson } from './proportion.ts';
+export { shapiroWilk, type ShapiroWilk } from './shapiro-wilk.ts';
+export { hedgesG, studentT } from './student-t.ts';
+export {
+  kaplanMeier,
+  type KaplanMeier,
+  logRank,
+  type LogRank,
+  solve,
+  type Wait,
+  type WaitingStep,
+} from './survival.ts';
 export { type WelchAnova, welchAnova } from './welch-anova.ts';
 export { type WelchT, welchT } from './welch-t.ts';

@@ -1,4 +1,4 @@
-import type { Comparison, ComparedTreatment, LeftOutReason, TreatmentPair } from '../comparison/index.ts';
+import type { Comparison, ComparedGroup, LeftOutReason, TreatmentPair } from '../comparison/index.ts';
 import { valueOr } from '../shared/index.ts';
 import { luckWords } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
@@ -11,12 +11,14 @@ export interface ComparisonWords {
   readonly others: readonly string[];
   readonly howSure: string;
   readonly notKnown: readonly string[];
+  /** The evidence as a class could write it down: each group in figures, then the answer. */
+  readonly evidence: readonly string[];
 }
 
 /** What the words need to know beside the result. */
 export interface ComparisonSpeech {
   readonly comparison: Comparison;
-  readonly treatments: readonly ComparedTreatment[];
+  readonly treatments: readonly ComparedGroup[];
   readonly style: ValueStyle;
   readonly level: ReadingLevel;
 }
@@ -31,6 +33,7 @@ export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
       others: [],
       howSure: 'There is no difference to be sure about yet.',
       notKnown: notKnown(speech),
+      evidence: groupSentences(speech),
     };
   }
   const rest = comparison.pairs.filter(
@@ -41,7 +44,29 @@ export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
     others: rest.map((pair) => pairSentence(speech, pair, false)),
     howSure: `${intervalWords(speech, main)}${luckWords(main.test, speech.level, comparedCount(comparison))}`,
     notKnown: notKnown(speech),
+    evidence: [...groupSentences(speech), pairSentence(speech, main, true)],
   };
+}
+
+/** Each group with a value in one sentence: its average, and from where to where its pots reach. */
+function groupSentences(speech: ComparisonSpeech): string[] {
+  const { level, style, comparison } = speech;
+  return comparison.groups.flatMap(({ groupId, description }) => {
+    const { n, mean, min, max } = description;
+    if (!mean.defined || !min.defined || !max.defined) return [];
+    const name = capital(nameOf(speech, groupId));
+    const pots = n === 1 ? '1 pot' : `${n} pots`;
+    const average = (level === '14+' ? computedText : roundedText)(mean.value, style);
+    const spread =
+      n === 1 ? '' : `, from ${roundedText(min.value, style)} to ${roundedText(max.value, style)}`;
+    const word =
+      level === '5-7' ? 'a fair share of' : level === '8-10' ? 'an average (fair share) of' : 'a mean of';
+    return [`${name}: ${pots} with ${word} ${average}${spread}.`];
+  });
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 /** True when the 95 % interval of the pair's difference leaves out zero. */
@@ -56,12 +81,14 @@ function comparedCount(comparison: Comparison): number {
 }
 
 /** A treatment's name within a sentence. */
-function nameOf(speech: ComparisonSpeech, treatmentId: string): string {
-  const name = speech.treatments.find((treatment) => treatment.id === treatmentId)?.name ?? '';
+function nameOf(speech: ComparisonSpeech, groupId: string): string {
+  const name = speech.treatments.find((treatment) => treatment.id === groupId)?.name ?? '';
   return /^\p{Lu}\p{Ll}/u.test(name) ? name.charAt(0).toLowerCase() + name.slice(1) : name;
 }
 
 function whenText({ comparison }: ComparisonSpeech): string {
+  if (comparison.summary !== 'day')
+    return comparison.age === null ? 'by this day' : `by day ${comparison.age}`;
   return comparison.age === null ? 'on this day' : `on day ${comparison.age}`;
 }
 
@@ -75,7 +102,7 @@ function nothingToCompare(speech: ComparisonSpeech): string {
       : '';
     return `All pots are alike: the average of ${only.points.length === 1 ? '1 pot' : `${only.points.length} pots`} ${whenText(speech)} is ${average}.`;
   }
-  return `Only pots with ${nameOf(speech, only.treatmentId)} have a value ${whenText(speech)}, so there is nothing to compare them with yet.`;
+  return `Only pots with ${nameOf(speech, only.groupId)} have a value ${whenText(speech)}, so there is nothing to compare them with yet.`;
 }
 
 function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: boolean): string {
@@ -112,7 +139,7 @@ interface SentenceParts {
 function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, parts: SentenceParts): string {
   const { first, second, size, contrast, when } = parts;
   const counts = [pair.secondId, pair.firstId].map(
-    (id) => speech.comparison.groups.find((group) => group.treatmentId === id)?.points.length ?? 0,
+    (id) => speech.comparison.groups.find((group) => group.groupId === id)?.points.length ?? 0,
   );
   const lead = `Pots with ${second} were on average ${size} ${contrast} than pots with ${first}${when}`;
   const sizes = `n = ${counts[0]} and ${counts[1]} pots`;
@@ -134,6 +161,7 @@ const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
   dead: 'dead',
   removed: 'removed',
   not_read: 'not read',
+  too_few_values: 'read too few times',
 };
 
 function notKnown({ comparison }: ComparisonSpeech): string[] {
@@ -148,7 +176,11 @@ function notKnown({ comparison }: ComparisonSpeech): string[] {
   const zeros = comparison.groups.reduce((sum, group) => sum + group.counts.countedAsZero, 0);
   if (zeros > 0) lines.push(`${zeros} ${zeros === 1 ? 'pot' : 'pots'} not up yet counted as 0.`);
   if (comparison.age === null && comparison.groups.some((group) => group.points.length > 0)) {
-    lines.push('The pots were not all sown on the same day, so their ages differ.');
+    lines.push(
+      comparison.unitCurves.length === 0
+        ? 'When the pots were sown is not written down, so their ages are not known.'
+        : 'The pots were not all sown on the same day, so their ages differ.',
+    );
   }
   lines.push('One class, one place, one time: another could turn out differently.');
   return lines;

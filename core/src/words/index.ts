@@ -1,8 +1,28 @@
 export { comparisonWords, type ComparisonSpeech, type ComparisonWords, isClear } from './comparison-words.ts';
+export { CLAIM_DOUBTS, type ClaimDoubt, claimDoubts, claimDoubtWords } from './claim-words.ts';
+export { doubtWords } from './doubt-words.ts';
+export { wordChips } from './journal-words.ts';
 export { luckWords, outOfHundred, pText } from './luck-words.ts';
+export {
+  countingWords,
+  emergenceWords,
+  growthWords,
+  type PartSpeech,
+  studyWords,
+  teamsWords,
+  treatmentsWords,
+} from './part-words.ts';
 export { READING_LEVELS, type ReadingLevel } from './reading-level.ts';
 export { undefinedWords } from './undefined-words.ts';
-export { computedText, contrastWord, readText, type ValueStyle } from './value-style.ts';
+export {
+  computedText,
+  contrastWord,
+  readText,
+  roundedText,
+  summaryStyle,
+  type ValueStyle,
+  variableStyle,
+} from './value-style.ts';
 export {
   ASPECT_WORDS,
   chanceText,
@@ -25,4 +45,5 @@ export {
   SEVERITY_WORDS,
 } from './review-words.ts';
 export { rehearsalWords } from './rehearsal-words.ts';
+export { figuresText, TEST_NAMES, testText } from './test-words.ts';
 export { type StudentWords, studentWords } from './student-words.ts';

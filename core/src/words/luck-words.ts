@@ -20,7 +20,7 @@ export function outOfHundred(p: number): string {
  * @param comparisons number of pairs that were tested, which the p value allows for
  */
 export function luckWords(test: Outcome<PairDifference>, level: ReadingLevel, comparisons: number): string {
-  if (!test.defined) return undefinedWords(test.reason);
+  if (!test.defined) return `Luck cannot be judged yet: ${undefinedWords(test.reason)}.`;
   const { p } = test.value;
   const times = outOfHundred(p);
   switch (level) {

@@ -11,7 +11,12 @@ export interface StudentWords {
   /** How to hold the ruler, in order. */
   readonly howTo: readonly string[];
   readonly howMany: string;
+  readonly howManyLeaves: string;
+  /** Asks for a score, by variable. */
+  readonly score: Readonly<Record<'stage' | 'colour' | 'vigour', string>>;
   readonly allDone: string;
+  /** Opens the page for a photo, a drawing or a sentence. */
+  readonly showIt: string;
 }
 
 const WORDS: Record<ReadingLevel, StudentWords> = {
@@ -28,7 +33,14 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     },
     howTo: ['Put 0 on the soil.', 'Hold the ruler up straight.', 'Look with your eyes next to the top.'],
     howMany: 'How many can you count?',
+    howManyLeaves: 'How many leaves, without the first two?',
+    score: {
+      stage: 'What is the newest thing on it?',
+      colour: 'What colour are the leaves?',
+      vigour: 'How does it stand?',
+    },
     allDone: 'All done. Well looked!',
+    showIt: 'Make a picture of it',
   },
   '8-10': {
     canYouSee: 'Can you see a sprout?',
@@ -47,7 +59,14 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       'Read at the top of the stem, with your eye at that height.',
     ],
     howMany: 'How many have come up?',
+    howManyLeaves: 'How many leaves, without the seed leaves?',
+    score: {
+      stage: 'What is the newest part you can see?',
+      colour: 'What colour are the leaves?',
+      vigour: 'How strong does it look?',
+    },
     allDone: 'All your pots are read. Thank you!',
+    showIt: 'Photo, drawing or sentence',
   },
   '11-13': {
     canYouSee: 'Has a seedling emerged?',
@@ -66,7 +85,14 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       'Read the growing tip at eye level, to the agreed mark.',
     ],
     howMany: 'How many seedlings have emerged?',
+    howManyLeaves: 'How many true leaves?',
+    score: {
+      stage: 'Which stage has it reached?',
+      colour: 'Colour of the leaves',
+      vigour: 'Vigour of the plant',
+    },
     allDone: 'All your pots are read.',
+    showIt: 'Photo, drawing or note',
   },
   '14+': {
     canYouSee: 'Has a seedling emerged?',
@@ -85,7 +111,10 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       'Read the apex at eye level, without parallax.',
     ],
     howMany: 'Number of seedlings emerged',
+    howManyLeaves: 'Number of true leaves',
+    score: { stage: 'Developmental stage reached', colour: 'Leaf colour', vigour: 'Vigour' },
     allDone: 'All units of your team are read.',
+    showIt: 'Photo, drawing or note',
   },
 };
 

@@ -1,10 +1,58 @@
-import { computedLengthText, lengthText, type LengthScale } from '../shared/index.ts';
+import type { Summary } from '../comparison/index.ts';
+import { scoresOf } from '../design/index.ts';
+import {
+  computedLengthText,
+  lengthText,
+  type LengthScale,
+  type LengthUnit,
+  toMillimetres,
+} from '../shared/index.ts';
 
 /** How values of a variable are written. */
 export type ValueStyle =
   | { readonly kind: 'length'; readonly scale: LengthScale; readonly isHeight: boolean }
   | { readonly kind: 'count' }
-  | { readonly kind: 'number'; readonly unit: string };
+  | { readonly kind: 'score'; readonly scores: readonly string[] }
+  | { readonly kind: 'number'; readonly unit: string }
+  | {
+      readonly kind: 'derived';
+      /** Base units in one of `unit`. */
+      readonly divisor: number;
+      readonly unit: string;
+      readonly places: number;
+    };
+
+/** How values of a variable are written, from what the plan says of it. */
+export function variableStyle(variable: {
+  readonly name: string;
+  readonly kind: 'length' | 'count' | 'number' | 'score';
+  readonly unit: string;
+  readonly step: number;
+}): ValueStyle {
+  const { name, kind, unit, step } = variable;
+  switch (kind) {
+    case 'length':
+      return { kind, scale: { unit: unit as LengthUnit, step }, isHeight: name === 'height' };
+    case 'score':
+      return { kind, scores: scoresOf(name) ?? [] };
+    case 'count':
+      return { kind };
+    case 'number':
+      return { kind, unit };
+  }
+}
+
+/** How a figure that sums up a unit is written, from how its values are. */
+export function summaryStyle(style: ValueStyle, summary: Summary): ValueStyle {
+  if (summary === 'day' || summary === 'final') return style;
+  if (summary === 'relative_growth') return { kind: 'derived', divisor: 0.01, unit: '% a day', places: 1 };
+  const isLength = style.kind === 'length';
+  const divisor = isLength ? toMillimetres(1, style.scale.unit) : 1;
+  const unit = isLength ? style.scale.unit : style.kind === 'number' ? style.unit : '';
+  return summary === 'area'
+    ? { kind: 'derived', divisor, unit: `${unit} · days`.trim(), places: 1 }
+    : { kind: 'derived', divisor, unit: `${unit} a day`.trim(), places: 2 };
+}
 
 /** A computed figure (mean, difference) in words of its unit: `2.31 cm`, `1.5`, `6.42 pH`. */
 export function computedText(value: number, style: ValueStyle): string {
@@ -12,9 +60,12 @@ export function computedText(value: number, style: ValueStyle): string {
     case 'length':
       return computedLengthText(value, style.scale);
     case 'count':
+    case 'score':
       return value.toFixed(1);
     case 'number':
       return `${value.toFixed(2)} ${style.unit}`.trim();
+    case 'derived':
+      return `${(value / style.divisor).toFixed(style.places)} ${style.unit}`;
   }
 }
 
@@ -27,15 +78,19 @@ export function roundedText(value: number, style: ValueStyle): string {
     : text;
 }
 
-/** A value as read: `6.5 cm`, `3`, `6.4 pH`. */
+/** A value as read: `6.5 cm`, `3`, `6.4 pH`, `first true leaf`; a mean between two scores as a figure. */
 export function readText(value: number, style: ValueStyle): string {
   switch (style.kind) {
     case 'length':
       return lengthText(value, style.scale);
     case 'count':
       return String(Number(value.toFixed(2)));
+    case 'score':
+      return style.scores[value - 1] ?? value.toFixed(1);
     case 'number':
       return `${Number(value.toFixed(4))} ${style.unit}`.trim();
+    case 'derived':
+      return computedText(value, style);
   }
 }
 

@@ -21,13 +21,13 @@ const TREATMENTS = [
 ];
 
 function say(values: Record<string, readonly (number | null)[]>, level: ReadingLevel, style = HEIGHT) {
-  const entries = Object.entries(values).flatMap(([treatmentId, heights]) =>
-    heights.map((value) => ({ treatmentId, value })),
+  const entries = Object.entries(values).flatMap(([groupId, heights]) =>
+    heights.map((value) => ({ groupId, value })),
   );
-  const units = entries.map(({ treatmentId }, index) => ({
+  const units = entries.map(({ groupId }, index) => ({
     id: String(index),
     number: index + 1,
-    treatmentId,
+    groupId,
     sowedOn: calendarDay('2026-03-02'),
   }));
   const day = calendarDay('2026-03-20');

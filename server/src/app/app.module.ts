@@ -3,9 +3,12 @@ import { type DynamicModule, Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
+import { CareModule } from '../care/index.ts';
 import { ClassesModule } from '../classes/index.ts';
 import { CompareModule } from '../compare/index.ts';
 import { ExchangeModule } from '../exchange/index.ts';
+import { JournalModule } from '../journal/index.ts';
+import { LiveModule } from '../live/index.ts';
 import { PeopleModule } from '../people/index.ts';
 import { PlanModule } from '../plan/index.ts';
 import { RecordModule } from '../record/index.ts';
@@ -37,8 +40,11 @@ export class AppModule {
         ClassesModule,
         PlanModule,
         RecordModule,
+        CareModule,
+        JournalModule,
         SowModule,
         StudentModule,
+        LiveModule,
         CompareModule,
         ExchangeModule,
         ShelfModule,

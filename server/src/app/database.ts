@@ -2,9 +2,15 @@ import type { DataSourceOptions } from 'typeorm';
 import { FirstTables1700000000000 } from '../../migrations/1700000000000-first-tables.ts';
 import { Plans1700000000001 } from '../../migrations/1700000000001-plans.ts';
 import { Classes1700000000002 } from '../../migrations/1700000000002-classes.ts';
-import { SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
+import { Recording1700000000003 } from '../../migrations/1700000000003-recording.ts';
+import { Ideas1700000000004 } from '../../migrations/1700000000004-ideas.ts';
+import { CareEvent, Logger, LoggerSample } from '../care/index.ts';
+import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
+import { Conclusion, Prediction } from '../compare/index.ts';
 import { Session, SignInAttempts, Teacher } from '../people/index.ts';
+import { JournalEntry } from '../journal/index.ts';
 import {
+  ClosedDay,
   Container,
   ContainerSize,
   Crop,
@@ -19,8 +25,10 @@ import {
   Unit,
   Variable,
 } from '../plan/index.ts';
-import { Reading } from '../record/index.ts';
+import { Reading, SetAside } from '../record/index.ts';
 import { UnderscoreNaming } from '../shared/index.ts';
+import { SowingTick } from '../sow/index.ts';
+import { PracticeReading } from '../student/index.ts';
 
 const ENTITIES = [
   Teacher,
@@ -43,7 +51,18 @@ const ENTITIES = [
   Team,
   Student,
   StudentDevice,
+  DeviceStudent,
+  ClosedDay,
   Reading,
+  SetAside,
+  CareEvent,
+  Logger,
+  LoggerSample,
+  JournalEntry,
+  SowingTick,
+  PracticeReading,
+  Prediction,
+  Conclusion,
 ];
 
 /** How the server talks to MariaDB. The schema changes by migrations only. */
@@ -52,7 +71,13 @@ export function databaseOptions(url: string): DataSourceOptions {
     type: 'mariadb',
     url,
     entities: ENTITIES,
-    migrations: [FirstTables1700000000000, Plans1700000000001, Classes1700000000002],
+    migrations: [
+      FirstTables1700000000000,
+      Plans1700000000001,
+      Classes1700000000002,
+      Recording1700000000003,
+      Ideas1700000000004,
+    ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),
     synchronize: false,

@@ -1,17 +1,24 @@
+import type { CalendarDay } from '@bright-sprout/core/shared';
 import {
   DEMO_CLASS,
+  DEMO_CONCLUSIONS,
   DEMO_EMAIL,
   DEMO_STUDENTS,
   DEMO_TEACHER,
   DEMO_TEAMS,
+  demoCare,
   demoExperiments,
+  demoGuesses,
+  demoSamples,
   demoSeedLots,
 } from '@bright-sprout/demo';
 import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { type DataSource, In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
+import { CareEvent, LoggersService } from '../care/index.ts';
 import { ClassesService } from '../classes/index.ts';
+import { Conclusion, Prediction } from '../compare/index.ts';
 import { ExchangeService } from '../exchange/index.ts';
 import { type KnownTeacher, Teacher, TeachersService } from '../people/index.ts';
 import { Experiment, SeedLot, Unit } from '../plan/index.ts';
@@ -41,18 +48,61 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     await source.getRepository(SeedLot).save({ id: uuid(), teacherId: teacher.id, cropId, name, figures });
   }
   for (const { hypothesis, status, plan, experiment } of demoExperiments(today)) {
+    const id = uuid();
     await app
       .get(ExchangeService)
-      .insert({ id: uuid(), teacherId: teacher.id, hypothesis, status, plan }, experiment);
+      .insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
+    if (status === 'growing') await loadCare(app, id, experiment.sowOn, today);
+    if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
   await loadClass(app, teacher);
+}
+
+/** What the class guessed on sowing day, and what it concluded of the finished ones. */
+async function loadIdeas(
+  source: DataSource,
+  experimentId: string,
+  choices: readonly string[],
+  sowOn: CalendarDay,
+  status: string,
+): Promise<void> {
+  const madeAt = new Date(`${sowOn}T08:30:00Z`);
+  const guesses = demoGuesses(choices).map((choice) => ({
+    id: uuid(),
+    experimentId,
+    choice,
+    observer: '',
+    madeAt,
+  }));
+  if (guesses.length > 0) await source.getRepository(Prediction).insert(guesses);
+  if (status !== 'finished' || !choices.includes('Paper hood')) return;
+  const rows = DEMO_CONCLUSIONS.map((conclusion) => ({ ...conclusion, id: uuid(), experimentId }));
+  await source.getRepository(Conclusion).insert(rows);
+}
+
+/** What was done to the growing plants, and what the logger beside them measured. */
+async function loadCare(
+  app: INestApplicationContext,
+  experimentId: string,
+  sowOn: CalendarDay,
+  today: CalendarDay,
+): Promise<void> {
+  const events = demoCare(sowOn, today).map((event) => ({
+    ...event,
+    id: uuid(),
+    experimentId,
+    unitIds: null,
+    recordedAt: new Date(`${event.happenedOn}T14:00:00Z`),
+  }));
+  await app.get<DataSource>(getDataSourceToken()).getRepository(CareEvent).insert(events);
+  await app.get(LoggersService).keep(experimentId, demoSamples(sowOn, today));
 }
 
 /** Makes the class, and gives it the experiments with the teams that their pots carry. */
 async function loadClass(app: INestApplicationContext, teacher: KnownTeacher): Promise<void> {
   const classes = app.get(ClassesService);
   const classId = uuid();
-  const days = { meetingDays: [...DEMO_CLASS.meetingDays], holidays: [] };
+  const days = { asksPin: false, meetingDays: [...DEMO_CLASS.meetingDays], holidays: [] };
   await classes.save(classId, { ...DEMO_CLASS, ...days, timeZone: teacher.timeZone }, teacher);
   const teams = DEMO_TEAMS.map((name) => ({ id: uuid(), name }));
   const students = DEMO_STUDENTS.map(([displayName, tile], index) => ({

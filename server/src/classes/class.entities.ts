@@ -32,6 +32,10 @@ export class SchoolClass {
   @Column('varchar', { length: 64 })
   timeZone: string;
 
+  /** True when each student types a PIN. */
+  @Column('boolean', { default: false })
+  asksPin: boolean;
+
   @Column('text', { transformer: asJson })
   meetingDays: number[];
 
@@ -86,6 +90,10 @@ export class Student {
   @Column('varchar', { length: 20 })
   tile: string;
 
+  /** Four digits that the teacher can read out; keeps classmates apart, nothing more. */
+  @Column('varchar', { length: 4, nullable: true })
+  pin: string | null;
+
   @Index('ix_student_team')
   @Column('uuid', { nullable: true })
   teamId: string | null;
@@ -127,4 +135,23 @@ export class StudentDevice {
 
   @Column('datetime', { precision: 3 })
   expiresAt: Date;
+}
+
+/** A student who chose a tile on a device, and may send from it what was made there before. */
+@Entity('device_student')
+export class DeviceStudent {
+  @PrimaryColumn('uuid')
+  deviceId: string;
+
+  @ManyToOne(() => StudentDevice, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'device_id', foreignKeyConstraintName: 'fk_device_student_device' })
+  device: Relation<StudentDevice>;
+
+  @Index('ix_device_student_student')
+  @PrimaryColumn('uuid')
+  studentId: string;
+
+  @ManyToOne(() => Student, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_device_student_student' })
+  student: Relation<Student>;
 }

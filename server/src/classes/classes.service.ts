@@ -13,8 +13,16 @@ const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
 const CODE_LENGTH = 6;
 const TRIES = 5;
 
-/** Readings stay when a student goes; the name does not. */
-const NAMELESS = "UPDATE reading SET observer = 'a student' WHERE student_id IN (?)";
+/** What students made stays when they go; their names do not. */
+const NAMED_TABLES = {
+  reading: 'observer',
+  care_event: 'observer',
+  journal_entry: 'observer',
+  sowing_tick: 'by_name',
+  prediction: 'observer',
+  conclusion: 'observer',
+};
+const NOBODY = 'a student';
 
 /** Classes with their rosters. */
 @Injectable()
@@ -70,7 +78,7 @@ export class ClassesService {
       const goneStudents = gone(students, roster.students);
       const goneTeams = gone(teams, roster.teams);
       if (goneStudents.length > 0) {
-        await manager.query(NAMELESS, [goneStudents]);
+        await nameMade(manager, NOBODY, goneStudents);
         await manager.delete(Student, { id: In(goneStudents) });
       }
       await nameReadings(manager, students, roster);
@@ -80,7 +88,12 @@ export class ClassesService {
       );
       await manager.save(
         Student,
-        roster.students.map((student, position) => ({ ...student, classId, position })),
+        roster.students.map((student, position) => ({
+          ...student,
+          pin: student.pin ?? students.find(({ id }) => id === student.id)?.pin ?? newPin(),
+          classId,
+          position,
+        })),
       );
       if (goneTeams.length > 0) await manager.delete(Team, { id: In(goneTeams) });
     });
@@ -91,7 +104,11 @@ export class ClassesService {
   async remove(id: string): Promise<void> {
     await inTransaction(this.source, async (manager) => {
       const students = await manager.findBy(Student, { classId: id });
-      if (students.length > 0) await manager.query(NAMELESS, [students.map((student) => student.id)]);
+      await nameMade(
+        manager,
+        NOBODY,
+        students.map((student) => student.id),
+      );
       await manager.delete(SchoolClass, { id });
     });
   }
@@ -103,24 +120,34 @@ export class ClassesService {
       this.source.getRepository(Team).find({ where: ofThese, order: inOrder }),
       this.source.getRepository(Student).find({ where: ofThese, order: inOrder }),
     ]);
-    return classes.map(({ id, name, code, readingLevel, timeZone, meetingDays, holidays }) => ({
+    return classes.map(({ id, name, code, readingLevel, timeZone, asksPin, meetingDays, holidays }) => ({
       id,
       name,
       code,
       readingLevel,
       timeZone,
+      asksPin,
       meetingDays,
       holidays,
       teams: teams.filter((team) => team.classId === id).map((team) => ({ id: team.id, name: team.name })),
       students: students
         .filter((student) => student.classId === id)
-        .map(({ id: studentId, displayName, tile, teamId }) => ({
+        .map(({ id: studentId, displayName, tile, teamId, pin }) => ({
           id: studentId,
           displayName,
           tile,
           teamId,
+          pin,
         })),
     }));
+  }
+}
+
+/** Puts a name on everything that students made. */
+async function nameMade(manager: EntityManager, name: string, studentIds: readonly string[]): Promise<void> {
+  if (studentIds.length === 0) return;
+  for (const [table, column] of Object.entries(NAMED_TABLES)) {
+    await manager.query(`UPDATE ${table} SET ${column} = ? WHERE student_id IN (?)`, [name, studentIds]);
   }
 }
 
@@ -133,7 +160,7 @@ async function nameReadings(
   for (const { id, displayName } of roster.students) {
     const known = before.find((student) => student.id === id);
     if (!known || known.displayName === displayName) continue;
-    await manager.query('UPDATE reading SET observer = ? WHERE student_id = ?', [displayName, id]);
+    await nameMade(manager, displayName, [id]);
   }
 }
 
@@ -177,6 +204,10 @@ function holidayProblems({ holidays }: ClassRequest): FieldProblem[] {
       ? []
       : [{ field: `holidays.${index}.to`, message: 'The last day comes before the first.' }],
   );
+}
+
+function newPin(): string {
+  return String(randomInt(10_000)).padStart(4, '0');
 }
 
 /** Tries codes until one is free. */

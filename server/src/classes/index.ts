@@ -1,3 +1,3 @@
-export { SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
+export { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
 export { ClassesModule } from './classes.module.ts';
 export { ClassesService } from './classes.service.ts';

@@ -1,1 +1,2 @@
 export { CompareModule } from './compare.module.ts';
+export { Conclusion, Prediction } from './idea.entities.ts';

@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { PlanModule } from '../plan/index.ts';
 import { RecordModule } from '../record/index.ts';
+import { BundleService } from './bundle.service.ts';
 import { ExchangeController } from './exchange.controller.ts';
 import { ExchangeService } from './exchange.service.ts';
 
@@ -8,7 +9,7 @@ import { ExchangeService } from './exchange.service.ts';
 @Module({
   imports: [PlanModule, RecordModule],
   controllers: [ExchangeController],
-  providers: [ExchangeService],
+  providers: [ExchangeService, BundleService],
   exports: [ExchangeService],
 })
 export class ExchangeModule {}

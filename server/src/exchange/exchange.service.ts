@@ -1,15 +1,15 @@
-import type { OpenFileRequest } from '@bright-sprout/contract/exchange';
+import type { OpenFileRequest, OpenTableRequest } from '@bright-sprout/contract/exchange';
 import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
-import { type ExchangedExperiment, readTidy, writeTidy } from '@bright-sprout/core/exchange';
+import { type ExchangedExperiment, readMapped, readTidy, writeTidy } from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import Papa from 'papaparse';
-import { DataSource } from 'typeorm';
+import { DataSource, type EntityManager } from 'typeorm';
 import type { KnownTeacher } from '../people/index.ts';
 import { Crop, Experiment, ExperimentStore, PlanService, type StoredPlan, Variable } from '../plan/index.ts';
-import { Reading, ReadingsService } from '../record/index.ts';
+import { Reading, ReadingsService, SetAside } from '../record/index.ts';
 import { ApiError, Clock, inTransaction, isDuplicate } from '../shared/index.ts';
 import { exchangedRows } from './exchanged-rows.ts';
 
@@ -40,8 +40,12 @@ export class ExchangeService {
 
   /** The experiment as tidy CSV with its header, UTF-8, lines ended by CR LF (RFC 4180). */
   async tidyCsv(experimentId: string): Promise<string> {
-    const plan = await this.store.load(experimentId);
-    return `${Papa.unparse(writeTidy(await this.#exchanged(plan)))}\r\n`;
+    return `${Papa.unparse(await this.tidyRows(experimentId))}\r\n`;
+  }
+
+  /** The experiment as rows of a tidy table, the header first. */
+  async tidyRows(experimentId: string): Promise<string[][]> {
+    return writeTidy(await this.#exchanged(await this.store.load(experimentId)));
   }
 
   /**
@@ -60,19 +64,52 @@ export class ExchangeService {
       };
       throw unreadable([row]);
     }
-    const name = request.fileName.replace(/\.[a-z]{1,5}$/i, '');
-    const result = readTidy(parsed.data, name);
+    const result = readTidy(parsed.data, nameOf(request.fileName));
     if (!result.ok) throw unreadable(result.problems);
+    await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
+  }
+
+  /**
+   * Opens a foreign table by a mapping of its columns, whole or not at all.
+   * @throws ApiError `unreadable_file` with the cells that are wrong, `id_in_use`
+   */
+  async openTable(id: string, request: OpenTableRequest, teacher: KnownTeacher): Promise<void> {
+    const result = readMapped(
+      request.rows.map((row) => row.map(String)),
+      request.mapping,
+      nameOf(request.fileName),
+    );
+    if (!result.ok) throw unreadable(result.problems);
+    await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
+  }
+
+  /**
+   * Stores an experiment from outside, once: doing it again under the same id changes nothing.
+   * @throws ApiError `id_in_use`
+   */
+  async insertOnce(
+    to: NewExperiment,
+    from: ExchangedExperiment,
+    teacher: KnownTeacher,
+    also?: (manager: EntityManager, unitIds: ReadonlyMap<number, string>) => Promise<void>,
+  ): Promise<void> {
     try {
-      await this.insert({ id, teacherId: teacher.id }, result.experiment);
+      await this.insert(to, from, also);
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
-      await this.plans.claim(id, teacher);
+      await this.plans.claim(to.id, teacher);
     }
   }
 
-  /** Stores an experiment from outside in one transaction. */
-  async insert(to: NewExperiment, from: ExchangedExperiment): Promise<void> {
+  /**
+   * Stores an experiment from outside in one transaction.
+   * @param also what else belongs to it, given the ids of its units by number
+   */
+  async insert(
+    to: NewExperiment,
+    from: ExchangedExperiment,
+    also?: (manager: EntityManager, unitIds: ReadonlyMap<number, string>) => Promise<void>,
+  ): Promise<void> {
     const rows = exchangedRows(to.id, from);
     const crop = await this.source.getRepository(Crop).findOneBy({ commonName: from.crop });
     const replicates = Math.max(1, ...from.units.map((unit) => unit.replicate));
@@ -99,6 +136,8 @@ export class ExchangeService {
       for (let start = 0; start < readings.length; start += INSERT_CHUNK) {
         await manager.insert(Reading, readings.slice(start, start + INSERT_CHUNK));
       }
+      if (rows.setAside.length > 0) await manager.insert(SetAside, [...rows.setAside]);
+      if (also) await also(manager, new Map(rows.plan.units.map((unit) => [unit.number, unit.id])));
     });
   }
 
@@ -142,12 +181,19 @@ export class ExchangeService {
         variable: variableIndex.get(reading.variableId) ?? 0,
         observedOn: reading.observedOn as CalendarDay,
         supersedes: reading.supersedesId ?? '',
+        setAside: reading.setAside ?? '',
       })),
     };
   }
 }
 
-function unreadable(
+/** The name of a file without its ending. */
+function nameOf(fileName: string): string {
+  return fileName.replace(/\.[a-z]{1,5}$/i, '');
+}
+
+/** A file with faults, as many of them listed as can be read. */
+export function unreadable(
   problems: readonly { row: number; column: string; found: string; expected: string }[],
 ): ApiError {
   const count = problems.length;

@@ -34,9 +34,15 @@ async function figures(client: Client, id: string, query: string): Promise<strin
 }
 
 describe('the demo', () => {
-  test('has an experiment in growth with two pots left today or none on a weekend, one planned, one finished', async () => {
+  test('has an experiment in growth with two pots left today or none on a weekend, one planned, three finished', async () => {
     const shelf = await cards(demo);
-    expect(shelf.map(({ status }: { status: string }) => status)).toEqual(['growing', 'draft', 'finished']);
+    expect(shelf.map(({ status }: { status: string }) => status)).toEqual([
+      'growing',
+      'draft',
+      'finished',
+      'finished',
+      'finished',
+    ]);
   });
 
   test('loads anew without touching other teachers', async () => {
@@ -50,7 +56,7 @@ describe('the demo', () => {
       .post('/api/session')
       .send({ email: 'tansy.holloway@fernhollow.example', password: 'a demo password' })
       .expect(200);
-    expect(await cards(demo)).toHaveLength(3);
+    expect(await cards(demo)).toHaveLength(5);
   });
 
   test('is the same for the same day', () => {
@@ -70,7 +76,9 @@ describe('export and open', () => {
       const opened = await teacher.put(`/api/files/${newId}`).send({ fileName: 'demo.csv', text });
       expect([opened.status, opened.body.rows]).toEqual([200, undefined]);
       for (const rule of ['only-up', 'not-up-is-zero']) {
-        expect(await figures(teacher, newId, `rule=${rule}`)).toBe(await figures(demo, id, `rule=${rule}`));
+        expect(await figures(teacher, newId, `rule=${rule}&parts=answer`)).toBe(
+          await figures(demo, id, `rule=${rule}&parts=answer`),
+        );
       }
       const again = (await teacher.get(`/api/experiments/${newId}/tidy.csv`).expect(200)).text;
       const withoutIds = (csv: string) =>

@@ -11,13 +11,14 @@ import type {
   Unit,
   Variable,
 } from '../plan/index.ts';
-import type { Reading } from '../record/index.ts';
+import type { Reading, SetAside } from '../record/index.ts';
 
 /** All rows of an experiment that comes from a file, under new ids. */
 export interface ExchangedRows {
   readonly plan: PlanRows;
   readonly variables: readonly Variable[];
   readonly readings: readonly Reading[];
+  readonly setAside: readonly Pick<SetAside, 'id' | 'readingId' | 'reason' | 'byName' | 'setAt'>[];
 }
 
 /** Turns an experiment from a file, or from the made-up school, into rows. */
@@ -67,7 +68,13 @@ export function exchangedRows(experimentId: string, from: ExchangedExperiment): 
     (variable, position) => ({ id: uuid(), experimentId, position, ...variable }) as Variable,
   );
   const plan = { factors, levels, treatments, treatmentLevels, containers, units };
-  return { plan, variables, readings: readingRows(from, units, variables) };
+  const readings = readingRows(from, units, variables);
+  const setAside = from.readings.flatMap(({ setAside: reason }, index) =>
+    reason === ''
+      ? []
+      : [{ id: uuid(), readingId: readings[index]?.id ?? '', reason, byName: '', setAt: new Date() }],
+  );
+  return { plan, variables, readings, setAside };
 }
 
 function readingRows(

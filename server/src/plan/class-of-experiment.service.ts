@@ -1,4 +1,4 @@
-import type { ClassOfExperimentRequest } from '@bright-sprout/contract/plan';
+import type { ClassOfExperimentRequest, ExperimentView } from '@bright-sprout/contract/plan';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
@@ -9,6 +9,7 @@ import { Unit } from './design.entities.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
+import { PlanService } from './plan.service.ts';
 
 /** Which class runs an experiment, and which team has which unit. */
 @Injectable()
@@ -16,6 +17,7 @@ export class ClassOfExperiment {
   constructor(
     private readonly store: ExperimentStore,
     private readonly classes: ClassesService,
+    private readonly plans: PlanService,
   ) {}
 
   /** Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. */
@@ -47,12 +49,30 @@ export class ClassOfExperiment {
     });
   }
 
+  /**
+   * Lets another class run the same plan: a copy from the class's next day on, bound to the first by a study.
+   * Asking again under the same id gives the same copy.
+   */
+  async run(fromId: string, id: string, classId: string, teacher: KnownTeacher): Promise<ExperimentView> {
+    await this.#own(classId, teacher);
+    await this.plans.copy(fromId, id, teacher);
+    const studyId = (await this.store.load(fromId)).experiment.studyId ?? fromId;
+    await this.store.locked(fromId, (manager) => manager.update(Experiment, fromId, { studyId }).then(none));
+    await this.store.locked(id, (manager) => manager.update(Experiment, id, { studyId }).then(none));
+    await this.give(id, { classId, units: [] }, teacher);
+    return this.plans.view(id, teacher);
+  }
+
   async #own(classId: string | null, teacher: KnownTeacher): Promise<ClassView | undefined> {
     if (classId === null) return undefined;
     const own = (await this.classes.all(teacher)).find((one) => one.id === classId);
     if (!own) throw invalidField('classId', 'Choose one of your classes.');
     return own;
   }
+}
+
+function none(): void {
+  return undefined;
 }
 
 function daysOf({ meetingDays, holidays }: ClassView): {

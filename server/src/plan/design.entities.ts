@@ -191,6 +191,10 @@ export class Unit {
 
   @Column('int', { nullable: true })
   seedsSown: number | null;
+
+  /** What was different when it was sown. */
+  @Column('varchar', { length: 300, default: '' })
+  sowingNote: string;
 }
 
 /** Something that is read on each unit. */

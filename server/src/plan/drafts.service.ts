@@ -15,8 +15,8 @@ import { Variable } from './design.entities.ts';
 import { DrawerService } from './drawer.service.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
-import { planOf } from './plan-from-rows.ts';
-import { planRows, variableOf } from './plan-rows.ts';
+import { planOf, wholePlan } from './plan-from-rows.ts';
+import { planRows, variablesOf } from './plan-rows.ts';
 
 const DAYS_TO_LESSON = 25;
 
@@ -79,7 +79,15 @@ export class Drafts {
         });
         await manager.save(Experiment, { id, planDocument: plan });
         await this.store.insertRows(manager, planRows(id, plan));
-        await manager.insert(Variable, { id: uuid(), experimentId: id, position: 0, ...variableOf(plan) });
+        await manager.insert(
+          Variable,
+          variablesOf(plan).map((variable, position) => ({
+            id: uuid(),
+            experimentId: id,
+            position,
+            ...variable,
+          })),
+        );
       });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
@@ -114,7 +122,7 @@ export class Drafts {
       .findOneBy({ id: templateId, teacherId: teacher.id })
       .catch(() => null);
     if (!own) throw invalidField('templateId', 'This template is no longer there. Choose another.');
-    const moved = this.#moved(own.planDocument, teacher);
+    const moved = this.#moved(wholePlan(own.planDocument), teacher);
     return { ...moved, question, cropId, ...(request.lessonOn ? { lessonOn: request.lessonOn } : {}) };
   }
 

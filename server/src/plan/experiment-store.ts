@@ -4,7 +4,7 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { ApiError, inTransaction, notFound } from '../shared/index.ts';
 import { Container, Factor, Level, Treatment, TreatmentLevel, Unit, Variable } from './design.entities.ts';
 import { Task } from './drawer.entities.ts';
-import { Experiment } from './experiment.entity.ts';
+import { ClosedDay, Experiment } from './experiment.entity.ts';
 
 /** An experiment with all rows of its plan, each list in plan order. */
 export interface StoredPlan {
@@ -17,10 +17,11 @@ export interface StoredPlan {
   readonly units: readonly Unit[];
   readonly variables: readonly Variable[];
   readonly tasks: readonly Task[];
+  readonly closedDays: readonly ClosedDay[];
 }
 
 /** The rows of a plan below its experiment. */
-export type PlanRows = Omit<StoredPlan, 'experiment' | 'variables' | 'tasks'>;
+export type PlanRows = Omit<StoredPlan, 'experiment' | 'variables' | 'tasks' | 'closedDays'>;
 
 /** Reads and writes the rows of a plan. */
 @Injectable()
@@ -39,20 +40,42 @@ export class ExperimentStore {
   async load(experimentId: string, manager: EntityManager = this.source.manager): Promise<StoredPlan> {
     const ofExperiment = { experimentId };
     const inOrder = { position: 'ASC' } as const;
-    const [experiment, factors, levels, treatments, treatmentLevels, containers, units, variables, tasks] =
-      await Promise.all([
-        manager.findOne(Experiment, { where: { id: experimentId }, relations: { crop: true } }),
-        manager.find(Factor, { where: ofExperiment, order: inOrder }),
-        manager.find(Level, { where: { factor: ofExperiment }, order: inOrder }),
-        manager.find(Treatment, { where: ofExperiment, order: inOrder }),
-        manager.find(TreatmentLevel, { where: { treatment: ofExperiment } }),
-        manager.find(Container, { where: ofExperiment, order: inOrder }),
-        manager.find(Unit, { where: ofExperiment, order: { number: 'ASC' } }),
-        manager.find(Variable, { where: ofExperiment, order: inOrder }),
-        manager.find(Task, { where: ofExperiment }),
-      ]);
+    const [
+      experiment,
+      factors,
+      levels,
+      treatments,
+      treatmentLevels,
+      containers,
+      units,
+      variables,
+      tasks,
+      closedDays,
+    ] = await Promise.all([
+      manager.findOne(Experiment, { where: { id: experimentId }, relations: { crop: true } }),
+      manager.find(Factor, { where: ofExperiment, order: inOrder }),
+      manager.find(Level, { where: { factor: ofExperiment }, order: inOrder }),
+      manager.find(Treatment, { where: ofExperiment, order: inOrder }),
+      manager.find(TreatmentLevel, { where: { treatment: ofExperiment } }),
+      manager.find(Container, { where: ofExperiment, order: inOrder }),
+      manager.find(Unit, { where: ofExperiment, order: { number: 'ASC' } }),
+      manager.find(Variable, { where: ofExperiment, order: inOrder }),
+      manager.find(Task, { where: ofExperiment }),
+      manager.find(ClosedDay, { where: ofExperiment, order: { day: 'ASC' } }),
+    ]);
     if (!experiment) throw notFound();
-    return { experiment, factors, levels, treatments, treatmentLevels, containers, units, variables, tasks };
+    return {
+      experiment,
+      factors,
+      levels,
+      treatments,
+      treatmentLevels,
+      containers,
+      units,
+      variables,
+      tasks,
+      closedDays,
+    };
   }
 
   /**

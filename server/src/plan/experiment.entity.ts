@@ -29,6 +29,11 @@ export class Experiment {
   @JoinColumn({ name: 'class_id', foreignKeyConstraintName: 'fk_experiment_class' })
   schoolClass: Relation<SchoolClass> | null;
 
+  /** Shared by runs of the same plan in several classes. */
+  @Index('ix_experiment_study')
+  @Column('uuid', { nullable: true })
+  studyId: string | null;
+
   /** Counts changes of the plan; a change states the version it was made on. */
   @Column('int', { default: 0 })
   version: number;
@@ -77,4 +82,24 @@ export class Experiment {
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   createdAt: Date;
+}
+
+/** A day to which students add nothing more. */
+@Entity('closed_day')
+export class ClosedDay {
+  @PrimaryColumn('uuid')
+  experimentId: string;
+
+  @ManyToOne(() => Experiment, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_closed_day_experiment' })
+  experiment: Relation<Experiment>;
+
+  @PrimaryColumn('date')
+  day: string;
+
+  @Column('varchar', { length: 60 })
+  byName: string;
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  closedAt: Date;
 }

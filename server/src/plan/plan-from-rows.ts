@@ -13,7 +13,16 @@ import type { StoredPlan } from './experiment-store.ts';
  * replicates in known containers, as those from a file may be. Null for anything else.
  */
 export function planOf(stored: StoredPlan): Plan | null {
-  return stored.experiment.planDocument ?? planFromRows(stored);
+  const plan = stored.experiment.planDocument;
+  return plan ? wholePlan(plan) : planFromRows(stored);
+}
+
+/** What plans have gained since the first were stored. */
+const ADDED_LATER = { alsoRead: [] };
+
+/** A stored plan with everything that plans have by now. */
+export function wholePlan(stored: Plan): Plan {
+  return { ...ADDED_LATER, ...stored };
 }
 
 function planFromRows(stored: StoredPlan): Plan | null {

@@ -1,4 +1,10 @@
-import { type Plan, plannedUnits, type PlanTreatment, treatmentsOf } from '@bright-sprout/core/design';
+import {
+  alsoReadVariable,
+  type Plan,
+  plannedUnits,
+  type PlanTreatment,
+  treatmentsOf,
+} from '@bright-sprout/core/design';
 import { seedsIn } from '@bright-sprout/core/amounts';
 import { v7 as uuid } from 'uuid';
 import {
@@ -78,8 +84,16 @@ export function seedsOf(plan: Plan, treatment: PlanTreatment | undefined): numbe
   return seedsIn(plan, treatment?.settings.plants ?? plan.plantsPerUnit);
 }
 
-/** The variable that a plan reads. */
-export function variableOf(plan: Plan): Pick<Variable, 'name' | 'kind' | 'unit' | 'step'> {
+/** What a plan reads: its measure first, then what is read as well. */
+export function variablesOf(plan: Plan): VariableWords[] {
+  const also = plan.alsoRead.filter((name) => name !== plan.measure.variable);
+  return [variableOf(plan), ...also.map(alsoReadVariable)];
+}
+
+type VariableWords = Pick<Variable, 'name' | 'kind' | 'unit' | 'step'>;
+
+/** The variable that a plan compares. */
+function variableOf(plan: Plan): VariableWords {
   const { variable, unit, step } = plan.measure;
   const kind = variable === 'height' ? 'length' : variable === 'green cover' ? 'number' : 'count';
   return { name: variable, kind, unit, step };

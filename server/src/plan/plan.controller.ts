@@ -6,6 +6,7 @@ import {
   LayoutRequest,
   PlanRequest,
   planRoutes,
+  RunRequest,
   StartRequest,
   UnitRequest,
 } from '@bright-sprout/contract/plan';
@@ -113,5 +114,15 @@ export class PlanController {
   @Operation(planRoutes.putBack)
   putBack(@Param('experimentId') id: string): Promise<void> {
     return this.plans.setDiscarded(id, false);
+  }
+
+  @Operation(planRoutes.runInClass)
+  runInClass(
+    @Param('experimentId') id: string,
+    @Param('newExperimentId') newId: string,
+    @Body() body: RunRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.classOf.run(id, newId, body.classId, teacher);
   }
 }

@@ -13,14 +13,14 @@ import { DataSource, type EntityManager } from 'typeorm';
 import type { KnownTeacher } from '../people/index.ts';
 import { ApiError, Clock, invalidField, invalidFields } from '../shared/index.ts';
 import { firstSowing, fixedDifferences, lessonProblem, planProblems } from './check-plan.ts';
-import { Container, Treatment, Unit, Variable } from './design.entities.ts';
+import { Container, Treatment, Unit } from './design.entities.ts';
 import { Drafts } from './drafts.service.ts';
 import { DrawerService } from './drawer.service.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
 import { saveDesign, saveNames } from './save-design.ts';
-import { variableOf } from './plan-rows.ts';
+import { saveVariables } from './save-variables.ts';
 import { experimentView } from './views.ts';
 
 /** Plans: from a question to units laid out on the sill. */
@@ -82,7 +82,7 @@ export class PlanService {
         ...(isDraft ? draftFields(plan, crop.id, crop.commonName) : {}),
       });
       await manager.save(Experiment, { id, planDocument: plan });
-      if (isDraft) await manager.update(Variable, { experimentId: id, position: 0 }, variableOf(plan));
+      await saveVariables(manager, stored, plan);
     });
     return this.view(id, teacher);
   }

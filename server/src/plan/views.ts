@@ -16,6 +16,8 @@ export function experimentView(plan: StoredPlan, today: string): ExperimentView 
     version: experiment.version,
     status: experiment.status,
     classId: experiment.classId,
+    studyId: experiment.studyId,
+    closedDays: plan.closedDays.map(({ day }) => day),
     question: experiment.question,
     hypothesis: experiment.hypothesis,
     crop: experiment.crop ? cropView(experiment.crop) : null,
@@ -66,6 +68,7 @@ export function experimentView(plan: StoredPlan, today: string): ExperimentView 
       sowOn: unit.sowOn,
       sowedOn: unit.sowedOn,
       seedsSown: unit.seedsSown,
+      sowingNote: unit.sowingNote,
     })),
     variables: plan.variables.map(({ id, name, kind, unit, step }) => ({ id, name, kind, unit, step })),
   };

@@ -45,6 +45,9 @@ function checkValue(kind: string, value: number): void {
   if (kind === 'length' && (value < 0 || value > LONGEST_MM)) {
     throw invalidField('value', 'Give a length from 0 to 30 m.');
   }
+  if (kind === 'score' && (value < 1 || value > 20 || !Number.isInteger(value))) {
+    throw invalidField('value', 'Choose one of the scores.');
+  }
   if (kind === 'count' && (value < 0 || !Number.isInteger(value))) {
     throw invalidField('value', 'Give a whole number, 0 or more.');
   }

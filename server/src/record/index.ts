@@ -1,3 +1,3 @@
-export { Reading } from './reading.entity.ts';
-export { ReadingsService } from './readings.service.ts';
+export { Reading, SetAside } from './reading.entity.ts';
+export { type Observer, ReadingsService } from './readings.service.ts';
 export { RecordModule } from './record.module.ts';

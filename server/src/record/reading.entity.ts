@@ -56,8 +56,13 @@ export class Reading {
   @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_reading_student' })
   student: Relation<Student> | null;
 
+  @Index('ix_reading_recorded')
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   recordedAt: Date;
+
+  /** True when the reader looked again before keeping it. */
+  @Column('boolean', { default: false })
+  isReread: boolean;
 
   @Index('ix_reading_supersedes')
   @Column('uuid', { nullable: true })
@@ -66,4 +71,35 @@ export class Reading {
   @ManyToOne(() => Reading, { onDelete: 'CASCADE' })
   @JoinColumn({ name: 'supersedes_id', foreignKeyConstraintName: 'fk_reading_supersedes' })
   supersedes: Relation<Reading> | null;
+}
+
+/** A reading left out of comparisons, until it is put back. */
+@Entity('set_aside')
+export class SetAside {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_set_aside_reading')
+  @Column('uuid')
+  readingId: string;
+
+  @ManyToOne(() => Reading, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'reading_id', foreignKeyConstraintName: 'fk_set_aside_reading' })
+  reading: Relation<Reading>;
+
+  @Column('varchar', { length: 200 })
+  reason: string;
+
+  @Column('varchar', { length: 60 })
+  byName: string;
+
+  @Index('ix_set_aside_set_at')
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  setAt: Date;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  liftedAt: Date | null;
+
+  @Column('varchar', { length: 60, nullable: true })
+  liftedBy: string | null;
 }

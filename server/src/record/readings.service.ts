@@ -1,11 +1,12 @@
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type Repository } from 'typeorm';
-import { Experiment } from '../plan/index.ts';
+import { DataSource, type FindOptionsWhere, IsNull, type Repository } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { ClosedDay, Experiment } from '../plan/index.ts';
 import { ApiError, Clock, isDuplicate, notFound } from '../shared/index.ts';
 import { checkReading, type ReadingPlace } from './check-reading.ts';
-import { Reading } from './reading.entity.ts';
+import { Reading, SetAside } from './reading.entity.ts';
 
 interface PlaceRow {
   status: ReadingPlace['status'];
@@ -18,8 +19,8 @@ interface PlaceRow {
 
 const INSERT = `
   INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,
-                       observer, recorded_at, supersedes_id, student_id)
-  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
+                       observer, recorded_at, supersedes_id, student_id, is_reread)
+  VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?, ?)`;
 
 /** Who reads: a teacher, or a student by display name. */
 export interface Observer {
@@ -48,7 +49,65 @@ export class ReadingsService {
       order: { recordedAt: 'ASC', id: 'ASC' },
     });
     const superseded = new Set(readings.map((reading) => reading.supersedesId));
-    return readings.map((reading) => readingView(reading, !superseded.has(reading.id)));
+    const aside = await this.#asideOf({ reading: { unit: { experimentId } } });
+    return readings.map((reading) => readingView(reading, superseded.has(reading.id), aside.get(reading.id)));
+  }
+
+  /**
+   * Leaves a reading out of comparisons until it is put back.
+   * @throws ApiError `not_found`
+   */
+  async setAside(experimentId: string, id: string, reason: string, byName: string): Promise<ReadingView> {
+    await this.#one(experimentId, id);
+    const rows = this.source.getRepository(SetAside);
+    if (!(await rows.existsBy({ readingId: id, liftedAt: IsNull() }))) {
+      await rows.insert({ id: uuid(), readingId: id, reason, byName, setAt: this.clock.now() });
+    }
+    return this.#view(experimentId, id);
+  }
+
+  /**
+   * Lets a reading count again.
+   * @throws ApiError `not_found`
+   */
+  async putBack(experimentId: string, id: string, byName: string): Promise<ReadingView> {
+    await this.#one(experimentId, id);
+    await this.source
+      .getRepository(SetAside)
+      .update({ readingId: id, liftedAt: IsNull() }, { liftedAt: this.clock.now(), liftedBy: byName });
+    return this.#view(experimentId, id);
+  }
+
+  /** Closes a day to students, or opens it again. */
+  async closeDay(experimentId: string, day: string, isClosed: boolean, byName: string): Promise<void> {
+    const days = this.source.getRepository(ClosedDay);
+    if (!isClosed) await days.delete({ experimentId, day });
+    else
+      await days.upsert({ experimentId, day, byName, closedAt: this.clock.now() }, ['experimentId', 'day']);
+  }
+
+  /** When a day was closed; undefined while it is open. */
+  async closedAt(experimentId: string, day: string): Promise<Date | undefined> {
+    const closed = await this.source.getRepository(ClosedDay).findOneBy({ experimentId, day });
+    return closed?.closedAt;
+  }
+
+  async #one(experimentId: string, id: string): Promise<Reading> {
+    const reading = await this.#readings.findOneBy({ id, unit: { experimentId } });
+    if (!reading) throw notFound();
+    return reading;
+  }
+
+  async #view(experimentId: string, id: string): Promise<ReadingView> {
+    const reading = await this.#one(experimentId, id);
+    const isSuperseded = await this.#readings.existsBy({ supersedesId: id });
+    return readingView(reading, isSuperseded, (await this.#asideOf({ readingId: id })).get(id));
+  }
+
+  /** Reasons by reading, of those that are set aside now. */
+  async #asideOf(where: FindOptionsWhere<SetAside>): Promise<Map<string, string>> {
+    const rows = await this.source.getRepository(SetAside).findBy({ ...where, liftedAt: IsNull() });
+    return new Map(rows.map(({ readingId, reason }) => [readingId, reason]));
   }
 
   /**
@@ -77,6 +136,7 @@ export class ReadingsService {
       observer: observer.displayName,
       studentId: observer.studentId ?? null,
       recordedAt: this.clock.now(),
+      isReread: request.isReread ?? false,
     });
     try {
       await this.source.query(INSERT, [
@@ -93,17 +153,18 @@ export class ReadingsService {
         reading.recordedAt,
         reading.supersedesId,
         reading.studentId,
+        reading.isReread,
       ]);
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(reading);
     }
-    if (place.status === 'planted' && request.state === 'up') {
+    if (place.status === 'planted' && request.state === 'up' && place.kind !== 'score') {
       await this.source
         .getRepository(Experiment)
         .update({ id: experimentId, status: 'planted' }, { status: 'growing' });
     }
-    return readingView(reading, true);
+    return readingView(reading, false, undefined);
   }
 
   async #keptBefore(sent: Reading): Promise<ReadingView> {
@@ -121,8 +182,8 @@ export class ReadingsService {
         'id_in_use',
         'Another reading was kept under this id. Reload the page and enter it again.',
       );
-    const counts = !(await this.#readings.existsBy({ supersedesId: kept.id }));
-    return readingView(kept, counts);
+    const isSuperseded = await this.#readings.existsBy({ supersedesId: kept.id });
+    return readingView(kept, isSuperseded, (await this.#asideOf({ readingId: kept.id })).get(kept.id));
   }
 
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
@@ -146,7 +207,7 @@ export class ReadingsService {
   }
 }
 
-function readingView(reading: Reading, counts: boolean): ReadingView {
+function readingView(reading: Reading, isSuperseded: boolean, aside: string | undefined): ReadingView {
   const { id, unitId, variableId, observedOn, state, value, entered } = reading;
   const { unitOfMeasure, precision, observer, supersedesId } = reading;
   return {
@@ -162,6 +223,8 @@ function readingView(reading: Reading, counts: boolean): ReadingView {
     observer,
     recordedAt: reading.recordedAt.toISOString(),
     supersedesId,
-    counts,
+    isReread: reading.isReread,
+    counts: !isSuperseded && aside === undefined,
+    setAside: aside ?? null,
   };
 }

@@ -1,13 +1,25 @@
-import { ReadingRequest, type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import {
+  CloseDayRequest,
+  ReadingRequest,
+  type ReadingView,
+  recordRoutes,
+  SetAsideRequest,
+} from '@bright-sprout/contract/record';
+import { isCalendarDay } from '@bright-sprout/core/shared';
 import { Body, Controller, Param } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
-import { Operation } from '../shared/index.ts';
+import { PlanService } from '../plan/index.ts';
+import { invalidField, Operation } from '../shared/index.ts';
 import { ReadingsService } from './readings.service.ts';
 
 /** Readings. */
 @Controller()
 export class RecordController {
-  constructor(private readonly readings: ReadingsService) {}
+  constructor(
+    private readonly readings: ReadingsService,
+    private readonly plans: PlanService,
+  ) {}
 
   @Operation(recordRoutes.readings)
   all(@Param('experimentId') experimentId: string): Promise<ReadingView[]> {
@@ -22,5 +34,36 @@ export class RecordController {
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ReadingView> {
     return this.readings.keep(experimentId, readingId, body, teacher);
+  }
+
+  @Operation(recordRoutes.setAside)
+  setAside(
+    @Param('experimentId') experimentId: string,
+    @Param('readingId') readingId: string,
+    @Body() body: SetAsideRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ReadingView> {
+    return this.readings.setAside(experimentId, readingId, body.reason, teacher.displayName);
+  }
+
+  @Operation(recordRoutes.putReadingBack)
+  putBack(
+    @Param('experimentId') experimentId: string,
+    @Param('readingId') readingId: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ReadingView> {
+    return this.readings.putBack(experimentId, readingId, teacher.displayName);
+  }
+
+  @Operation(recordRoutes.closeDay)
+  async closeDay(
+    @Param('experimentId') experimentId: string,
+    @Param('dayKey') day: string,
+    @Body() body: CloseDayRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    if (!isCalendarDay(day)) throw invalidField('dayKey', 'Give a date that exists, as YYYY-MM-DD.');
+    await this.readings.closeDay(experimentId, day, body.isClosed, teacher.displayName);
+    return this.plans.view(experimentId, teacher);
   }
 }

@@ -1,7 +1,13 @@
 import { Module } from '@nestjs/common';
+import { PlanModule } from '../plan/index.ts';
 import { ReadingsService } from './readings.service.ts';
 import { RecordController } from './record.controller.ts';
 
 /** Readings. */
-@Module({ controllers: [RecordController], providers: [ReadingsService], exports: [ReadingsService] })
+@Module({
+  imports: [PlanModule],
+  controllers: [RecordController],
+  providers: [ReadingsService],
+  exports: [ReadingsService],
+})
 export class RecordModule {}

@@ -9,11 +9,15 @@ const VERBS = { GET: Get, POST: Post, PUT: Put, DELETE: Delete } as const;
 /** Registers a handler for an operation of the contract: method, path, status and who may call it. */
 export function Operation(route: Route): MethodDecorator {
   const hasContent = route.answer !== undefined || route.file !== undefined;
-  const file = route.file === undefined ? [] : [Header('Content-Type', `${route.file}; charset=utf-8`)];
+  const file = route.file === undefined ? [] : [Header('Content-Type', mediaType(route.file))];
   return applyDecorators(
     VERBS[route.method](route.path),
     SetMetadata(ROUTE_KEY, route),
     HttpCode(hasContent ? 200 : 204),
     ...file,
   );
+}
+
+function mediaType(type: string): string {
+  return type.startsWith('text/') ? `${type}; charset=utf-8` : type;
 }

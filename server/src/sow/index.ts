@@ -1,1 +1,3 @@
 export { SowModule } from './sow.module.ts';
+export { SowingTick } from './sowing-tick.entity.ts';
+export { TicksService } from './ticks.service.ts';

@@ -7,6 +7,7 @@ import { ApiError, type Settings, SETTINGS } from '../shared/index.ts';
 
 /** Wrong codes that an address may try for each sign-in try: a class shares one address, and children mistype. */
 const WRONG_CODES_PER_TRY = 8;
+const WRONG: readonly string[] = ['wrong_code', 'wrong_pin'];
 
 /** Limits wrong class codes by address; right ones cost nothing, so a whole class joins at once. */
 @Injectable()
@@ -37,7 +38,7 @@ export class ClassCodeLimiter {
     try {
       return await join();
     } catch (thrown) {
-      if (thrown instanceof ApiError && thrown.body.code === 'wrong_code') await this.#spend(address);
+      if (thrown instanceof ApiError && WRONG.includes(thrown.body.code)) await this.#spend(address);
       throw thrown;
     }
   }

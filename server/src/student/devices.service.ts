@@ -1,10 +1,11 @@
 import { randomBytes } from 'node:crypto';
-import type { DoorView } from '@bright-sprout/contract/student';
+import type { DoorView, TileRequest } from '@bright-sprout/contract/student';
+import type { ReadingLevel } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { ClassesService, SchoolClass, StudentDevice } from '../classes/index.ts';
+import { ClassesService, DeviceStudent, SchoolClass, StudentDevice } from '../classes/index.ts';
 import { hashOf } from '../people/index.ts';
 import { ApiError, Clock, invalidField } from '../shared/index.ts';
 
@@ -16,6 +17,7 @@ export interface JoinedDevice {
   readonly id: string;
   readonly classId: string;
   readonly timeZone: string;
+  readonly readingLevel: ReadingLevel;
   readonly studentId: string | null;
 }
 
@@ -52,7 +54,8 @@ export class DevicesService {
       expiresAt: new Date(now.getTime() + DEVICE_MS),
     };
     await devices.insert(device);
-    return { token, door: await this.door({ ...device, timeZone: schoolClass.timeZone }) };
+    const { timeZone, readingLevel } = schoolClass;
+    return { token, door: await this.door({ ...device, timeZone, readingLevel }) };
   }
 
   /** The device of a token; undefined when it joined nothing, or too long ago. */
@@ -63,23 +66,39 @@ export class DevicesService {
       .findOne({ where: { tokenHash: hashOf(token) }, relations: { schoolClass: true } });
     if (!device || device.expiresAt <= this.clock.now()) return undefined;
     const { id, classId, studentId, schoolClass } = device;
-    return { id, classId, studentId, timeZone: schoolClass.timeZone };
+    const { timeZone, readingLevel } = schoolClass;
+    return { id, classId, studentId, timeZone, readingLevel };
   }
 
   /** The class as a device sees it: names and pictures, and nothing of anybody else. */
   async door(device: JoinedDevice): Promise<DoorView> {
-    const { name, readingLevel, students } = await this.classes.view(device.classId);
-    const today = this.clock.today(device.timeZone);
-    return { className: name, readingLevel, today, students, studentId: device.studentId };
+    const { name, readingLevel, asksPin, students } = await this.classes.view(device.classId);
+    return {
+      classId: device.classId,
+      className: name,
+      readingLevel,
+      asksPin,
+      today: this.clock.today(device.timeZone),
+      students: students.map(({ id, displayName, tile, teamId }) => ({ id, displayName, tile, teamId })),
+      studentId: device.studentId,
+    };
   }
 
-  /** @throws ApiError when the student is not of this class */
-  async choose(device: JoinedDevice, studentId: string): Promise<DoorView> {
-    const { students } = await this.classes.view(device.classId);
-    if (!students.some((student) => student.id === studentId)) {
-      throw invalidField('studentId', 'Choose one of the pictures.');
+  /**
+   * Says who is at a device.
+   * @throws ApiError when the student is not of this class; `wrong_pin` when the class asks for one
+   */
+  async choose(device: JoinedDevice, { studentId, pin }: TileRequest): Promise<DoorView> {
+    const { students, asksPin } = await this.classes.view(device.classId);
+    const student = students.find(({ id }) => id === studentId);
+    if (!student) throw invalidField('studentId', 'Choose one of the pictures.');
+    if (asksPin && student.pin !== pin) {
+      throw new ApiError('wrong_pin', 'That is not the PIN of this picture. Ask your teacher.');
     }
     await this.source.getRepository(StudentDevice).update(device.id, { studentId });
+    await this.source
+      .getRepository(DeviceStudent)
+      .upsert({ deviceId: device.id, studentId }, ['deviceId', 'studentId']);
     return this.door({ ...device, studentId });
   }
 

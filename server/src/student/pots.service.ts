@@ -1,15 +1,17 @@
-import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
-import type { StudentPotView } from '@bright-sprout/contract/student';
-import { unitDays } from '@bright-sprout/core/growth';
+import type { ReadingView } from '@bright-sprout/contract/record';
+import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
+import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Student } from '../classes/index.ts';
-import { Experiment, ExperimentStore, type StoredPlan, Unit } from '../plan/index.ts';
+import type { Student } from '../classes/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plan/index.ts';
 import { Reading, ReadingsService } from '../record/index.ts';
-import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
+import { Clock, invalidField } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
+import { OwnWorkService, ownUnits } from './own-work.service.ts';
+import { PracticeService } from './practice.service.ts';
 
 /** The pots of a student today, and the readings made of them. */
 @Injectable()
@@ -18,98 +20,72 @@ export class PotsService {
     @InjectDataSource() private readonly source: DataSource,
     private readonly store: ExperimentStore,
     private readonly readings: ReadingsService,
+    private readonly work: OwnWorkService,
+    private readonly practice: PracticeService,
     private readonly clock: Clock,
   ) {}
 
   /** The pots of the student's team, or every pot when the student has no team or the team has none. */
   async pots(device: JoinedDevice): Promise<StudentPotView[]> {
-    const student = await this.#student(device);
+    const student = await this.work.student(device, undefined);
     const today = this.clock.today(device.timeZone);
     const experiments = await this.source.getRepository(Experiment).find({
       where: { classId: device.classId, status: In(['planted', 'growing']), discardedAt: IsNull() },
       order: { lessonOn: 'ASC' },
     });
-    const pots = await Promise.all(experiments.map(({ id }) => this.#potsOf(id, student, today)));
+    const { typicalMm } = await this.practice.ofClass(device.classId);
+    const pots = await Promise.all(experiments.map(({ id }) => this.#potsOf(id, student, today, typicalMm)));
     return pots.flat();
   }
 
   /**
-   * Keeps a reading of today of one of the student's own pots. A correction is of the student's own reading.
-   * @throws ApiError `not_found`, `invalid_fields`
+   * Keeps a reading of one of the student's own pots on the day it was made. A correction is of the student's own
+   * reading of that day.
+   * @throws ApiError `not_found`, `invalid_fields`, `day_closed`
    */
-  async keep(device: JoinedDevice, readingId: string, request: ReadingRequest): Promise<ReadingView> {
-    const student = await this.#student(device);
-    const today = this.clock.today(device.timeZone);
-    if (request.observedOn !== today) {
+  async keep(device: JoinedDevice, readingId: string, request: StudentReadingRequest): Promise<ReadingView> {
+    const { made, ...reading } = request;
+    const work = await this.work.of(device, made);
+    if (!made && reading.observedOn !== work.day) {
       throw invalidField(
         'observedOn',
-        `Students read on the day itself, and today is ${today}. Ask your teacher.`,
+        `Students read on the day itself, and today is ${work.day}. Ask your teacher.`,
       );
     }
-    const unit = await this.source
-      .getRepository(Unit)
-      .findOne({ where: { id: request.unitId, experiment: { classId: device.classId } } });
-    if (!unit || !isOwn(await this.#units(unit.experimentId), student).some((one) => one.id === unit.id)) {
-      throw notFound();
-    }
-    if (request.supersedesId) {
-      const corrected = await this.source.getRepository(Reading).findOneBy({ id: request.supersedesId });
-      if (corrected?.studentId !== student.id || corrected.observedOn !== today) {
+    const unit = await this.work.unit(device, work.student, reading.unitId);
+    await this.work.refuseClosed(unit.experimentId, work);
+    if (reading.supersedesId) {
+      const corrected = await this.source.getRepository(Reading).findOneBy({ id: reading.supersedesId });
+      if (corrected?.studentId !== work.student.id || corrected.observedOn !== work.day) {
         throw invalidField('supersedesId', 'You can put right what you read yourself today.');
       }
     }
-    const { displayName, id: studentId } = student;
-    const observer = { displayName, studentId, timeZone: device.timeZone };
-    return this.readings.keep(unit.experimentId, readingId, request, observer);
+    const dated = { ...reading, observedOn: work.day };
+    return this.readings.keep(unit.experimentId, readingId, dated, work.observer);
   }
 
-  async #student(device: JoinedDevice): Promise<Student> {
-    const student =
-      device.studentId === null
-        ? null
-        : await this.source
-            .getRepository(Student)
-            .findOneBy({ id: device.studentId, classId: device.classId });
-    if (!student) throw new ApiError('no_tile', 'Choose your picture first.');
-    return student;
-  }
-
-  #units(experimentId: string): Promise<Unit[]> {
-    return this.source.getRepository(Unit).find({ where: { experimentId }, order: { number: 'ASC' } });
-  }
-
-  async #potsOf(experimentId: string, student: Student, today: string): Promise<StudentPotView[]> {
+  async #potsOf(
+    experimentId: string,
+    student: Student,
+    today: string,
+    readingErrorMm: number | null,
+  ): Promise<StudentPotView[]> {
     const [stored, readings] = await Promise.all([
       this.store.load(experimentId),
       this.readings.all(experimentId),
     ]);
-    const [variable] = stored.variables;
+    const [variable, ...others] = stored.variables;
     if (!variable) return [];
-    const counting = readings.filter((reading) => reading.counts && reading.variableId === variable.id);
-    const findings = unitDays(
-      counting.map(({ unitId, observedOn, state, value }) => ({
-        unitId,
-        day: calendarDay(observedOn),
-        state,
-        value,
-      })),
-    );
-    const ownIds = new Set(
-      (
-        await this.source.getRepository(Reading).find({
-          where: { studentId: student.id, observedOn: today },
-          select: { id: true },
-        })
-      ).map(({ id }) => id),
-    );
-    const sown = isOwn(stored.units, student).filter(
+    const ownIds = await this.#ownIds(student, today);
+    const read = others.map((other) => readOf(other, readings, ownIds, today));
+    const main = readOf(variable, readings, ownIds, today);
+    const { crop, planDocument } = stored.experiment;
+    const sown = ownUnits(stored.units, student).filter(
       (unit) => unit.sowedOn !== null && unit.sowedOn <= today,
     );
     return sown.flatMap((unit): StudentPotView[] => {
-      const history = findings.get(unit.id) ?? [];
-      const last = history.filter((finding) => finding.day < today).at(-1);
+      const { last, own, isRead } = main.of(unit);
       if (last?.state === 'dead' || last?.state === 'removed') return [];
-      const own = counting.filter((reading) => reading.unitId === unit.id && ownIds.has(reading.id)).at(-1);
       return [
         {
           experimentId,
@@ -117,33 +93,74 @@ export class PotsService {
           unitId: unit.id,
           number: unit.number,
           ...treatmentOf(stored, unit),
-          habit: stored.experiment.crop?.habit ?? 'upright',
+          habit: crop?.figures.habit ?? 'upright',
           seedsSown: unit.seedsSown,
-          plantRule: stored.experiment.planDocument?.plantRule ?? 'tallest',
-          variable: {
-            id: variable.id,
-            name: variable.name,
-            kind: variable.kind,
-            unit: variable.unit,
-            step: variable.step,
+          plantRule: planDocument?.plantRule ?? 'tallest',
+          variable: main.variable,
+          last,
+          own,
+          isReadToday: isRead,
+          others: read.map((other) => {
+            const found = other.of(unit);
+            return { variable: other.variable, last: found.last, own: found.own };
+          }),
+          sowedOn: unit.sowedOn,
+          crop: crop && {
+            daysToEmergence: crop.figures.daysToEmergence,
+            heightAtDay21Mm: crop.figures.heightAtDay21Mm,
+            matureHeightMm: crop.figures.matureHeightMm,
           },
-          last: last ? { day: last.day, state: last.state, value: last.value } : null,
-          own: own ?? null,
-          isReadToday: history.some((finding) => finding.day === today && finding.state !== 'not_read'),
+          readingErrorMm,
+          isClosed: stored.closedDays.some((closed) => closed.day === today),
         },
       ];
     });
   }
+
+  async #ownIds(student: Student, today: string): Promise<ReadonlySet<string>> {
+    const own = await this.source.getRepository(Reading).find({
+      where: { studentId: student.id, observedOn: today },
+      select: { id: true },
+    });
+    return new Set(own.map(({ id }) => id));
+  }
 }
 
-/** The units of a student's team; all of them when no team has any, or the student has no team. */
-function isOwn(units: readonly Unit[], student: Student): Unit[] {
-  const own = units.filter((unit) => unit.teamId !== null && unit.teamId === student.teamId);
-  const isShared = student.teamId === null || units.every((unit) => unit.teamId === null);
-  return isShared ? [...units] : own;
+/** What was read of a variable: of each unit the last finding before today, and the student's own of today. */
+function readOf(
+  { id, name, kind, unit, step }: Variable,
+  readings: readonly ReadingView[],
+  ownIds: ReadonlySet<string>,
+  today: string,
+) {
+  const counting = readings.filter((reading) => reading.counts && reading.variableId === id);
+  const findings = unitDays(
+    counting.map(({ unitId, observedOn, state, value }) => ({
+      unitId,
+      day: calendarDay(observedOn),
+      state,
+      value,
+    })),
+  );
+  const lastOf = (history: readonly UnitDay[]) => {
+    const last = history.filter((finding) => finding.day < today).at(-1);
+    return last ? { day: last.day, state: last.state, value: last.value } : null;
+  };
+  return {
+    variable: { id, name, kind, unit, step },
+    of: (pot: Unit) => {
+      const history = findings.get(pot.id) ?? [];
+      return {
+        last: lastOf(history),
+        own: counting.filter((reading) => reading.unitId === pot.id && ownIds.has(reading.id)).at(-1) ?? null,
+        isRead: history.some((finding) => finding.day === today && finding.state !== 'not_read'),
+      };
+    },
+  };
 }
 
-function treatmentOf(stored: StoredPlan, unit: Unit): { treatment: string; style: number } {
+/** Name and style of the treatment of a unit. */
+export function treatmentOf(stored: StoredPlan, unit: Unit): { treatment: string; style: number } {
   const treatment = stored.treatments.find((one) => one.id === unit.treatmentId);
   return { treatment: treatment?.name ?? '', style: treatment?.position ?? 0 };
 }

@@ -1,8 +1,9 @@
-import { ReadingRequest, type ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/record';
 import {
   type DoorView,
   JoinRequest,
   type StudentPotView,
+  StudentReadingRequest,
   studentRoutes,
   TileRequest,
 } from '@bright-sprout/contract/student';
@@ -46,8 +47,12 @@ export class StudentController {
   }
 
   @Operation(studentRoutes.chooseTile)
-  choose(@CurrentDevice() device: JoinedDevice, @Body() body: TileRequest): Promise<DoorView> {
-    return this.devices.choose(device, body.studentId);
+  choose(
+    @CurrentDevice() device: JoinedDevice,
+    @Body() body: TileRequest,
+    @Req() request: Request,
+  ): Promise<DoorView> {
+    return this.limiter.guard(request, () => this.devices.choose(device, body));
   }
 
   @Operation(studentRoutes.leave)
@@ -68,7 +73,7 @@ export class StudentController {
   keep(
     @CurrentDevice() device: JoinedDevice,
     @Param('readingId') readingId: string,
-    @Body() body: ReadingRequest,
+    @Body() body: StudentReadingRequest,
   ): Promise<ReadingView> {
     return this.pots.keep(device, readingId, body);
   }

@@ -13,6 +13,16 @@ let teacher: Client;
 let own: ClassView;
 let sown: ExperimentView;
 
+const IDS_IN_PATHS = {
+  predictionId: uuid(),
+  conclusionId: uuid(),
+  readingId: uuid(),
+  careId: uuid(),
+  entryId: uuid(),
+  unitId: uuid(),
+  practiceId: uuid(),
+};
+
 const IDS = { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() };
 
 beforeAll(async () => {
@@ -75,7 +85,15 @@ describe('the door', () => {
     const device = server.client();
     const lower = `${own.code.slice(0, 3).toLowerCase()} ${own.code.slice(3)}`;
     const door = (await device.post('/api/door').send({ code: lower }).expect(200)).body;
-    expect(Object.keys(door).sort()).toEqual(['className', 'readingLevel', 'studentId', 'students', 'today']);
+    expect(Object.keys(door).sort()).toEqual([
+      'asksPin',
+      'classId',
+      'className',
+      'readingLevel',
+      'studentId',
+      'students',
+      'today',
+    ]);
     expect(door).toMatchObject({ className: '5b', readingLevel: '8-10', studentId: null });
     expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
   });
@@ -155,7 +173,7 @@ describe('a student', () => {
     }
     for (const route of routes.filter(({ access }) => access === 'student')) {
       const method = route.method.toLowerCase() as 'get' | 'put' | 'delete';
-      const path = `/api${fillPath(route.path, { readingId: uuid() })}`;
+      const path = `/api${fillPath(route.path, IDS_IN_PATHS)}`;
       const answer = await (route.body ? teacher[method](path).send({}) : teacher[method](path));
       expect([route.path, answer.status, answer.body.code]).toEqual([route.path, 401, 'not_joined']);
     }

@@ -3,6 +3,7 @@ import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../people/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
+import { useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote, Logo } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
@@ -15,7 +16,11 @@ const loadSow = () => import('../sow/sow-stage.tsx');
 const loadRecord = () => import('../record/record-stage.tsx');
 const loadCompare = () => import('../compare/compare-stage.tsx');
 
+const ComparePrint = lazy(() => import('../compare/compare-print.tsx'));
+const loadPrint = () => import('../print/print-page.tsx');
+
 const ShelfPage = lazy(loadShelf);
+const PrintPage = lazy(loadPrint);
 const ClassesPage = lazy(loadClasses);
 const DrawerPage = lazy(loadDrawer);
 const ExperimentFrame = lazy(loadFrame);
@@ -60,6 +65,7 @@ export function App() {
 function TeacherApp() {
   const session = useQuery(sessionQuery);
   useStagesAhead(session.data !== undefined);
+  useOutboxOf(session.data && `teacher ${session.data.id}`);
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!session.data) {
     const isSignedOut = session.error instanceof ApiFailure && session.error.body.code === 'not_signed_in';
@@ -108,10 +114,13 @@ function TeacherApp() {
             <Route path="sow" element={<SowStage />} />
             <Route path="record" element={<RecordStage />} />
             <Route path="compare" element={<CompareStage />} />
+            <Route path="compare/print" element={<ComparePrint />} />
+            <Route path="print" element={<PrintPage />} />
           </Route>
         </Routes>
       </Suspense>
       <ShortcutHelp />
+      <WaitingNote />
     </>
   );
 }

@@ -1,10 +1,13 @@
+import { type ChangeEvent, liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useMemo } from 'react';
 import { Link, NavLink, Outlet, useParams, useSearchParams } from 'react-router';
-import { ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
+import { useChanges } from '../shared/live/index.ts';
+import { useWithWaiting } from '../shared/outbox/index.ts';
+import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
 import { Ribbon } from '../shared/ribbon/index.ts';
 import { FailureNote, Logo, shortDay } from '../shared/ui/index.ts';
@@ -20,9 +23,18 @@ export default function ExperimentFrame() {
   return <Frame experiment={plan.data} readings={readings.data} />;
 }
 
-function Frame({ experiment, readings }: { experiment: ExperimentView; readings: readonly ReadingView[] }) {
+function Frame({
+  experiment,
+  readings: stored,
+}: {
+  experiment: ExperimentView;
+  readings: readonly ReadingView[];
+}) {
+  const readings = useWithWaiting(stored, experiment.id);
+  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), keysOfChange);
   const [search, setSearch] = useSearchParams();
-  const [variable] = experiment.variables;
+  const [first] = experiment.variables;
+  const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
   const findings = useMemo(() => findingsOf(readings, variable?.id ?? ''), [readings, variable]);
   const asked = search.get('day');
   const day = isCalendarDay(asked) ? asked : firstDay(experiment, readings);
@@ -65,6 +77,13 @@ function Frame({ experiment, readings }: { experiment: ExperimentView; readings:
       </div>
     </ExperimentProvider>
   );
+}
+
+/** What a change makes stale. */
+function keysOfChange({ experimentId, thing }: ChangeEvent): readonly (readonly unknown[])[] {
+  const things = { readings: 'readings', care: 'care', journal: 'journal', sowing: 'ticks' } as const;
+  const own = ['experiment', experimentId, things[thing]];
+  return thing === 'readings' ? [own, ['experiment', experimentId, 'comparison']] : [own];
 }
 
 function StageLinks({
@@ -121,8 +140,12 @@ function StageLinks({
 }
 
 function lastAge(experiment: ExperimentView, findings: Findings): number {
-  const days = [...findings.values()].flatMap((history) => history.map((finding) => finding.day)).sort();
-  return daysBetween(calendarDay(experiment.sowOn), days.at(-1) ?? calendarDay(experiment.sowOn));
+  let last = calendarDay(experiment.sowOn);
+  for (const history of findings.values()) {
+    const day = history.at(-1)?.day;
+    if (day !== undefined && day > last) last = day;
+  }
+  return daysBetween(calendarDay(experiment.sowOn), last);
 }
 
 /** The day to begin with: today while it lasts, else the last day read. */

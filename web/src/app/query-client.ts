@@ -6,6 +6,9 @@ const FRESH_MS = 5000;
 /** The store of fetched data; an ended session brings the door back. */
 export function makeQueryClient(): QueryClient {
   const onError = (error: unknown): void => {
+    if (error instanceof ApiFailure && error.body.code === 'not_joined') {
+      if (client.getQueryData(['door', 'class'])) void client.resetQueries({ queryKey: ['door', 'class'] });
+    }
     if (error instanceof ApiFailure && error.body.code === 'not_signed_in') {
       if (client.getQueryData(sessionQuery.queryKey))
         void client.resetQueries({ queryKey: sessionQuery.queryKey });

@@ -8,8 +8,8 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { call, classesQuery, sessionQuery } from '../shared/api/index.ts';
-import { FailureNote, fieldMessage } from '../shared/ui/index.ts';
+import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
+import { FailureNote, fieldMessage, QrCode } from '../shared/ui/index.ts';
 
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
@@ -30,6 +30,7 @@ export function ClassForm({
       name: schoolClass?.name ?? '',
       readingLevel: schoolClass?.readingLevel ?? '8-10',
       timeZone: schoolClass?.timeZone ?? session?.timeZone ?? 'UTC',
+      asksPin: schoolClass?.asksPin ?? false,
       meetingDays: schoolClass?.meetingDays ?? [1, 2, 3, 4, 5],
       holidays: schoolClass?.holidays ?? [],
     },
@@ -141,6 +142,14 @@ export function ClassForm({
           <Plus size={16} aria-hidden="true" /> A holiday
         </Button>
       </fieldset>
+      <Form.Check
+        {...register('asksPin')}
+        type="checkbox"
+        id="class-pin"
+        className="mb-3"
+        label="Each student types a PIN of four digits"
+      />
+      {schoolClass && <ClassDoor schoolClass={schoolClass} />}
       {schoolClass && (
         <p className="class-code">
           Students go to <b className="join-address">{location.host}/join</b> and type{' '}
@@ -160,6 +169,31 @@ export function ClassForm({
         {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
       </div>
     </Form>
+  );
+}
+
+/** The way in for a tablet's camera, and how well the class reads rulers. */
+function ClassDoor({ schoolClass }: { schoolClass: ClassView }) {
+  const practice = useQuery(practiceQuery(schoolClass.id)).data;
+  return (
+    <div className="class-door">
+      <QrCode
+        text={`${location.origin}/join?code=${schoolClass.code}`}
+        label={`QR code that opens ${schoolClass.name}`}
+      />
+      <p>
+        {practice?.typicalMm != null && practice.biasMm !== null ? (
+          <>
+            On practice rulers this class is typically <b>{practice.typicalMm.toFixed(1)} mm</b> off (
+            {practice.n} readings, {Math.abs(practice.biasMm).toFixed(1)} mm too{' '}
+            {practice.biasMm < 0 ? 'short' : 'long'} on average). Smaller changes than{' '}
+            {(2 * Math.SQRT2 * practice.typicalMm).toFixed(0)} mm may be reading alone.
+          </>
+        ) : (
+          'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.'
+        )}
+      </p>
+    </div>
   );
 }
 

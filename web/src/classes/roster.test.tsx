@@ -20,6 +20,7 @@ const CLASS: ClassView = {
   code: 'ACDEFG',
   readingLevel: '8-10',
   timeZone: 'UTC',
+  asksPin: false,
   meetingDays: [1, 2, 3, 4, 5],
   holidays: [],
   teams: [{ id: 't1', name: 'Otters' }],

@@ -140,7 +140,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
         </ul>
       )}
       <RosterProblem error={save.error} />
-      <ul className="roster">
+      <ul className={schoolClass.asksPin ? 'roster with-pins' : 'roster'}>
         {students.map((student) => (
           <li key={student.id}>
             <label className="tile-choice">
@@ -175,6 +175,9 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
                 </option>
               ))}
             </Form.Select>
+            {schoolClass.asksPin && (
+              <PinEntry student={student} onKeep={(pin) => change(student.id, { pin })} />
+            )}
             <Button
               variant="light"
               size="sm"
@@ -187,6 +190,30 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
         ))}
       </ul>
     </>
+  );
+}
+
+/** A student's PIN, to be read out or changed. */
+function PinEntry({
+  student,
+  onKeep,
+}: {
+  student: ClassView['students'][number];
+  onKeep: (pin: string) => void;
+}) {
+  const [pin, setPin] = useState(student.pin ?? '');
+  return (
+    <Form.Control
+      size="sm"
+      className="pin-entry"
+      value={pin}
+      maxLength={4}
+      inputMode="numeric"
+      autoComplete="off"
+      aria-label={`PIN of ${student.displayName}`}
+      onChange={({ target }) => setPin(target.value.replaceAll(/\D/g, ''))}
+      onBlur={() => (pin.length === 4 ? pin !== student.pin && onKeep(pin) : setPin(student.pin ?? ''))}
+    />
   );
 }
 

@@ -1,206 +1,200 @@
 import { exchangeRoutes } from '@bright-sprout/contract/exchange';
-import type { VariableView } from '@bright-sprout/contract/plan';
-import { NOT_UP_RULES } from '@bright-sprout/core/comparison';
-import { comparisonWords, READING_LEVELS } from '@bright-sprout/core/words';
-import { useQuery } from '@tanstack/react-query';
-import { Download } from 'lucide-react';
-import { lazy, Suspense, useState } from 'react';
-import Form from 'react-bootstrap/Form';
+import { Printer, Projector } from 'lucide-react';
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { memo, useCallback, useEffect } from 'react';
 import { Link } from 'react-router';
-import { addressOf, comparisonQuery } from '../shared/api/index.ts';
-import { styleOf, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { addressOf } from '../shared/api/index.ts';
+import { ChartScale } from '../shared/charts/index.ts';
+import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { Sill, usePotLabel } from '../shared/sill/index.ts';
-import { FailureNote, shortDay, useRemembered } from '../shared/ui/index.ts';
-import { ComparisonTables } from './comparison-tables.tsx';
+import { Sill } from '../shared/sill/index.ts';
+import { AnswerTab } from './answer-tab.tsx';
+import { CompareProvider } from './compare-context.tsx';
+import { useCompareChoices } from './use-compare-choices.ts';
+import { Controls } from './controls.tsx';
+import { CropsTab } from './crops-tab.tsx';
+import { DataTab } from './data-tab.tsx';
+import { EmergenceTab } from './emergence-tab.tsx';
+import { GrowthTab } from './growth-tab.tsx';
+import { PredictionsTab } from './predictions-tab.tsx';
+import { TeamsTab } from './teams-tab.tsx';
+import { TreatmentsTab } from './treatments-tab.tsx';
 
-const Charts = lazy(() => import('../shared/charts/charts.tsx'));
-
-const RULE_WORDS = {
-  'only-up': 'only plants that are up',
-  'not-up-is-zero': 'not up yet counts as 0',
+const TABS = {
+  answer: { name: 'Answer', show: AnswerTab },
+  growth: { name: 'Growth', show: GrowthTab },
+  emergence: { name: 'Coming up', show: EmergenceTab },
+  treatments: { name: 'Treatments', show: TreatmentsTab },
+  crops: { name: 'Crops', show: CropsTab },
+  teams: { name: 'Teams and classes', show: TeamsTab },
+  predictions: { name: 'Predictions', show: PredictionsTab },
+  data: { name: 'Data', show: DataTab },
 } as const;
 
-/** Compare: the answer in a sentence, how sure it is, and the charts behind it. */
+type Tab = keyof typeof TABS;
+
+/** Letters from the back of a room, against those at a desk. */
+const BIG = 1.75;
+
+/** Makes the whole page as large as a projector needs, while it is wanted. */
+function useBigLetters(isBig: boolean): void {
+  useEffect(() => {
+    if (!isBig) return;
+    document.documentElement.classList.add('is-projected');
+    const frame = requestAnimationFrame(() => window.dispatchEvent(new Event('resize')));
+    return () => {
+      cancelAnimationFrame(frame);
+      document.documentElement.classList.remove('is-projected');
+    };
+  }, [isBig]);
+}
+
+/** Compare: the answer first, then everything it rests on, a tab each, beside the sill that points pots out. */
 export default function CompareStage() {
-  const { experiment, variable: first, day, setDay } = useExperiment();
-  const [variableId, setVariableId] = useState(first.id);
-  const variable = experiment.variables.find(({ id }) => id === variableId) ?? first;
-  const [level, setLevel] = useRemembered('reading-level', READING_LEVELS, '11-13');
-  const [rule, setRule] = useRemembered('not-up-rule', NOT_UP_RULES, 'only-up');
-  const [highlightId, setHighlightId] = useState<string>();
-  const { data: comparison, error } = useQuery(
-    comparisonQuery(experiment.id, { variableId: variable.id, day, rule }),
+  const { experiment, readings } = useExperiment();
+  const { choices, search, set, setLevel, setRule, setChosen, usualBy, usualVariableId } =
+    useCompareChoices();
+  const { chosen } = choices;
+  const asked = search.get('tab');
+  const tab: Tab = asked && asked in TABS ? (asked as Tab) : 'answer';
+  const isBig = search.get('big') === 'yes';
+  useBigLetters(isBig);
+  const Show = TABS[tab].show;
+  const toggle = useCallback(
+    (id: string): void =>
+      setChosen((before) => {
+        const next = new Set(before);
+        if (!next.delete(id)) next.add(id);
+        return next;
+      }),
+    [setChosen],
   );
-
-  if (error) return <FailureNote error={error} />;
-  if (!comparison) return <p className="quiet">Comparing …</p>;
-  if (comparison.readDays.length === 0) return <NothingYet />;
-
-  const style = styleOf(variable);
-  const words = comparisonWords({ comparison, treatments: experiment.treatments, style, level });
-  const lastRead = comparison.readDays.filter((readDay) => readDay <= day).at(-1) ?? comparison.readDays[0];
-  const hasValues =
-    comparison.unitCurves.length > 0 || comparison.groups.some((group) => group.points.length > 0);
-  const isReadDay = comparison.readDays.includes(day);
+  if (readings.length === 0 && tab !== 'predictions') return <NothingYet />;
   return (
-    <div className="stage compare-stage">
-      <aside className="compare-side">
-        <FilterSill highlightId={highlightId} onHighlight={setHighlightId} />
-        <Choice label="Words for">
-          {READING_LEVELS.map((choice) => (
-            <Pill key={choice} isOn={choice === level} onClick={() => setLevel(choice)}>
-              {choice}
-            </Pill>
-          ))}
-        </Choice>
-        <Choice label="Pots with nothing up">
-          {NOT_UP_RULES.map((choice) => (
-            <Pill key={choice} isOn={choice === rule} onClick={() => setRule(choice)}>
-              {RULE_WORDS[choice]}
-            </Pill>
-          ))}
-        </Choice>
-        <VariableChoice variables={experiment.variables} value={variable.id} onChange={setVariableId} />
-        <a
-          className="btn btn-light btn-sm"
-          href={addressOf(exchangeRoutes.exportTidy, { experimentId: experiment.id })}
-          download={`${fileName(experiment.question)}.csv`}
-        >
-          <Download size={16} aria-hidden="true" /> All readings as CSV
-        </a>
-      </aside>
-      <div className="compare-main">
-        {isReadDay ? (
-          <div className="answer">
-            <div>
-              <h2 className="headline">{words.headline}</h2>
-              {words.others.map((other) => (
-                <p className="headline-more" key={other}>
-                  {other}
-                </p>
-              ))}
-            </div>
-            <aside className="how-sure">
-              <p>
-                <b>How sure?</b> {capital(words.howSure)}
-              </p>
-              <p>
-                <b>Not known:</b> {words.notKnown.join(' ')}
-              </p>
-            </aside>
-          </div>
-        ) : (
-          <p className="note-attention">
-            No pot was read on {shortDay(day)}.{' '}
-            {lastRead && (
-              <button type="button" className="link-button" onClick={() => setDay(lastRead)}>
-                Go to {shortDay(lastRead)}
+    <CompareProvider value={choices}>
+      <div className={isBig ? 'stage compare-stage is-big' : 'stage compare-stage'}>
+        <aside className="compare-side">
+          <PointingSill experiment={experiment} chosen={chosen} onToggle={toggle} />
+          {chosen.size > 0 && (
+            <p className="pointed-out" role="status">
+              {chosen.size === 1 ? '1 pot' : `${chosen.size} pots`} pointed out; results count all pots.{' '}
+              <button type="button" className="link-button" onClick={() => setChosen(new Set())}>
+                Show all
               </button>
-            )}
-          </p>
-        )}
-        {hasValues ? (
-          <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
-            <Charts
-              comparison={comparison}
-              treatments={experiment.treatments}
-              style={style}
-              variableName={variable.name}
-              highlightId={highlightId}
+            </p>
+          )}
+          <nav className="compare-tabs" aria-label="Parts of the comparison">
+            {(Object.keys(TABS) as Tab[]).map((name) => (
+              <button
+                key={name}
+                type="button"
+                className={name === tab ? 'is-on' : ''}
+                aria-current={name === tab ? 'page' : undefined}
+                onClick={() => set('tab', name, 'answer')}
+              >
+                {TABS[name].name}
+              </button>
+            ))}
+          </nav>
+          <div className="compare-out">
+            <Link
+              className="btn btn-light btn-sm"
+              to={{ pathname: `/experiments/${experiment.id}/compare/print`, search: search.toString() }}
+            >
+              <Printer size={16} aria-hidden="true" /> Print
+            </Link>
+            {(['tidy', 'sheet', 'bundle'] as const).map((kind) => (
+              <a
+                key={kind}
+                className="btn btn-light btn-sm"
+                href={addressOf(EXPORTS[kind].route, { experimentId: experiment.id })}
+                download={`${fileName(experiment.question)}.${EXPORTS[kind].ending}`}
+                title={EXPORTS[kind].title}
+              >
+                {EXPORTS[kind].name}
+              </a>
+            ))}
+          </div>
+        </aside>
+        <div className="compare-main">
+          {tab !== 'predictions' && tab !== 'data' && (
+            <Controls
+              setVariableId={(id) => set('variable', id, usualVariableId)}
+              setLevel={setLevel}
+              setRule={setRule}
+              setSummary={(value) => set('sum', value, 'day')}
+              setGroupBy={(value) => set('by', value, usualBy)}
+              setPer={(value) => set('per', value, 'as_read')}
             />
-          </Suspense>
-        ) : (
-          <p className="quiet">The curves begin with the first height.</p>
-        )}
-        <ComparisonTables comparison={comparison} treatments={experiment.treatments} style={style} />
+          )}
+          <ChartScale value={isBig ? BIG : 1}>
+            <Show />
+          </ChartScale>
+          <button
+            type="button"
+            className="btn btn-light btn-sm big-switch"
+            aria-pressed={isBig}
+            onClick={() => set('big', isBig ? 'no' : 'yes', 'no')}
+          >
+            <Projector size={16} aria-hidden="true" /> {isBig ? 'Back to the desk' : 'For the projector'}
+          </button>
+        </div>
       </div>
-    </div>
+    </CompareProvider>
   );
 }
 
-function FilterSill({
-  highlightId,
-  onHighlight,
+const EXPORTS = {
+  tidy: { route: exchangeRoutes.exportTidy, name: 'CSV', ending: 'csv', title: 'All readings as tidy CSV' },
+  sheet: {
+    route: exchangeRoutes.exportSheet,
+    name: 'XLSX',
+    ending: 'xlsx',
+    title: 'All readings as a spreadsheet',
+  },
+  bundle: {
+    route: exchangeRoutes.exportBundle,
+    name: 'Bundle',
+    ending: 'zip',
+    title: 'Everything with photos, to open on another server',
+  },
+} as const;
+
+/** The sill for pointing pots out. It says nothing of the day, so that scrubbing the ribbon leaves it as it is. */
+const PointingSill = memo(function PointingSill({
+  experiment,
+  chosen,
+  onToggle,
 }: {
-  highlightId: string | undefined;
-  onHighlight: (id: string | undefined) => void;
+  experiment: ExperimentView;
+  chosen: ReadonlySet<string>;
+  onToggle: (id: string) => void;
 }) {
-  const { experiment } = useExperiment();
-  const label = usePotLabel();
   return (
     <Sill
       experiment={experiment}
-      label="The sill: point out one pot"
+      label="The sill: point pots out"
       isSmall
-      renderUnit={(unit, tabIndex) => (
-        <button
-          type="button"
-          className={unit.id === highlightId ? 'mini-pot is-chosen' : 'mini-pot'}
-          data-unit={unit.id}
-          tabIndex={tabIndex}
-          aria-label={label(unit)}
-          aria-pressed={unit.id === highlightId}
-          title={`Pot ${unit.number}`}
-          onClick={() => onHighlight(unit.id === highlightId ? undefined : unit.id)}
-        >
-          <TreatmentMark style={treatmentOf(experiment, unit).style} size={14} />
-        </button>
-      )}
+      renderUnit={(unit, tabIndex) => {
+        const treatment = treatmentOf(experiment, unit);
+        return (
+          <button
+            type="button"
+            className={chosen.has(unit.id) ? 'mini-pot is-chosen' : 'mini-pot'}
+            data-unit={unit.id}
+            tabIndex={tabIndex}
+            aria-label={`Pot ${unit.number}, ${treatment.name}`}
+            aria-pressed={chosen.has(unit.id)}
+            title={`Pot ${unit.number}`}
+            onClick={() => onToggle(unit.id)}
+          >
+            <TreatmentMark style={treatment.style} size={14} />
+          </button>
+        );
+      }}
     />
   );
-}
-
-function Choice({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div role="group" aria-label={label} className="choice">
-      <span>{label}</span>
-      <div>{children}</div>
-    </div>
-  );
-}
-
-function Pill({
-  isOn,
-  onClick,
-  children,
-}: {
-  isOn: boolean;
-  onClick: () => void;
-  children: React.ReactNode;
-}) {
-  return (
-    <button type="button" className={isOn ? 'pill is-on' : 'pill'} aria-pressed={isOn} onClick={onClick}>
-      {children}
-    </button>
-  );
-}
-
-function VariableChoice({
-  variables,
-  value,
-  onChange,
-}: {
-  variables: readonly VariableView[];
-  value: string;
-  onChange: (id: string) => void;
-}) {
-  if (variables.length < 2) return null;
-  return (
-    <Form.Select
-      aria-label="What is compared"
-      size="sm"
-      value={value}
-      onChange={(event) => onChange(event.target.value)}
-    >
-      {variables.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {name}
-        </option>
-      ))}
-    </Form.Select>
-  );
-}
+});
 
 function NothingYet() {
   return (
@@ -212,10 +206,6 @@ function NothingYet() {
       </Link>
     </div>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
 function fileName(question: string): string {

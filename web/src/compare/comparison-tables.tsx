@@ -1,5 +1,4 @@
 import type { ComparisonView } from '@bright-sprout/contract/compare';
-import type { TreatmentView } from '@bright-sprout/contract/plan';
 import type { Outcome } from '@bright-sprout/core/shared';
 import type { Interval } from '@bright-sprout/core/statistics';
 import { computedText, isClear, pText, undefinedWords, type ValueStyle } from '@bright-sprout/core/words';
@@ -8,14 +7,14 @@ import Table from 'react-bootstrap/Table';
 /** The figures behind the charts: each treatment described, each pair compared, and the test over all. */
 export function ComparisonTables({
   comparison,
-  treatments,
+  groups,
   style,
 }: {
   comparison: ComparisonView;
-  treatments: readonly TreatmentView[];
+  groups: readonly { readonly id: string; readonly name: string }[];
   style: ValueStyle;
 }) {
-  const nameOf = (id: string): string => treatments.find((treatment) => treatment.id === id)?.name ?? '';
+  const nameOf = (id: string): string => groups.find((group) => group.id === id)?.name ?? '';
   const figure = (outcome: Outcome<number>): string =>
     outcome.defined ? computedText(outcome.value, style) : `– (${undefinedWords(outcome.reason)})`;
   const interval = (outcome: Outcome<Interval>): string =>
@@ -39,9 +38,9 @@ export function ComparisonTables({
           </tr>
         </thead>
         <tbody>
-          {comparison.groups.map(({ treatmentId, description, counts }) => (
-            <tr key={treatmentId}>
-              <th scope="row">{nameOf(treatmentId)}</th>
+          {comparison.groups.map(({ groupId, description, counts }) => (
+            <tr key={groupId}>
+              <th scope="row">{nameOf(groupId)}</th>
               <td>
                 {description.n} of {counts.units}
               </td>

@@ -4,13 +4,17 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { LogOut } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { call, sessionQuery } from '../shared/api/index.ts';
+import { forgetQueries } from '../shared/offline/index.ts';
+import { confirmLeaving, useOutboxItems } from '../shared/outbox/index.ts';
 
 /** Who is signed in, and the way out. */
 export function AccountMenu({ teacher }: { teacher: TeacherView }) {
   const queries = useQueryClient();
+  const waiting = useOutboxItems().length;
   const signOut = useMutation({
     mutationFn: () => call(peopleRoutes.signOut, {}),
-    onSuccess: () => {
+    onSuccess: async () => {
+      await forgetQueries();
       queries.clear();
       void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
       window.location.assign('/');
@@ -19,7 +23,7 @@ export function AccountMenu({ teacher }: { teacher: TeacherView }) {
   return (
     <div className="account">
       <span>{teacher.displayName}</span>
-      <Button variant="light" size="sm" onClick={() => signOut.mutate()}>
+      <Button variant="light" size="sm" onClick={() => confirmLeaving(waiting) && signOut.mutate()}>
         <LogOut size={16} aria-hidden="true" /> Sign out
       </Button>
     </div>

@@ -1,10 +1,13 @@
-import type { UnitTeamPart } from '@bright-sprout/contract/plan';
+import type { ClassView } from '@bright-sprout/contract/classes';
+import { planRoutes, type UnitTeamPart } from '@bright-sprout/contract/plan';
 import { dealtUnits } from '@bright-sprout/core/design';
-import { useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Link } from 'react-router';
-import { classesQuery } from '../shared/api/index.ts';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { call, classesQuery, shelfQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
@@ -105,6 +108,41 @@ export function ClassSection() {
         </>
       )}
       <FailureNote error={give.error} />
+      {own && classes && <RunInAnother classes={classes.filter(({ id }) => id !== own.id)} />}
     </section>
+  );
+}
+
+/** Lets another class run the same plan, so that the runs can be compared as one study. */
+function RunInAnother({ classes }: { classes: readonly ClassView[] }) {
+  const { experiment } = useExperiment();
+  const queries = useQueryClient();
+  const newId = useRef(uuid());
+  const navigate = useNavigate();
+  const run = useMutation({
+    mutationFn: (classId: string) =>
+      call(planRoutes.runInClass, {
+        params: { experimentId: experiment.id, newExperimentId: newId.current },
+        body: { classId },
+      }),
+    onSuccess: (made) => {
+      void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
+      void navigate(`/experiments/${made.id}/plan`);
+    },
+  });
+  if (classes.length === 0 || !experiment.plan) return null;
+  return (
+    <div className="run-in-another">
+      <p className="quiet">
+        {experiment.studyId !== null && 'Run by several classes. '}The same plan in another class is a copy
+        with days of its own:
+      </p>
+      {classes.map(({ id, name }) => (
+        <Button key={id} size="sm" variant="light" disabled={run.isPending} onClick={() => run.mutate(id)}>
+          Run it in {name}, too
+        </Button>
+      ))}
+      <FailureNote error={run.error} />
+    </div>
   );
 }

@@ -1,4 +1,7 @@
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
+import { experimentQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { CheckSection } from './check-section.tsx';
 import { CheckStrip } from './check-strip.tsx';
@@ -30,6 +33,7 @@ type Part = keyof typeof PARTS;
 /** Plan: the parts of the plan beside the sill that it makes, and what the design check says of it. */
 export default function PlanStage() {
   const { experiment } = useExperiment();
+  if (!useIsCurrent(experiment.id)) return <div className="panel stage-waiting" aria-busy="true" />;
   if (!experiment.plan) {
     return (
       <div className="stage">
@@ -53,6 +57,17 @@ export default function PlanStage() {
       </TeamBrushProvider>
     </PlanEditorProvider>
   );
+}
+
+/**
+ * False until what this device had kept was fetched anew, or cannot be: a form that opened on an old plan would save
+ * the old words over the new. Once true it stays so, as what is typed must not be taken away.
+ */
+function useIsCurrent(experimentId: string): boolean {
+  const { isStale, fetchStatus } = useQuery(experimentQuery(experimentId));
+  const [isCurrent, setIsCurrent] = useState(false);
+  if (!isCurrent && !(isStale && fetchStatus === 'fetching')) setIsCurrent(true);
+  return isCurrent;
 }
 
 function PlanPanel() {

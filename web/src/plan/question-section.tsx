@@ -1,5 +1,7 @@
 import { MEASURING_SCALES } from '@bright-sprout/contract/plan';
 import {
+  ALSO_READ,
+  type AlsoRead,
   INVESTIGATION_KINDS,
   type InvestigationKind,
   type PlanMeasure,
@@ -46,6 +48,7 @@ export function QuestionSection() {
       <FactorsEditor />
       <div className="form-row">
         <MeasureChoice />
+        <AlsoReadChoice />
         {plan.measure.variable === 'height' && (
           <ChoiceInput
             name="plantRule"
@@ -168,6 +171,34 @@ function SeedNote() {
       {days && ` · up in ${days.min}–${days.max} days`}
       {crop.caution && <b className="caution">{crop.caution}</b>} <Link to="/drawer">Seed drawer</Link>
     </p>
+  );
+}
+
+/** What is read beside the plan's measure; it may be added while the plants grow. */
+function AlsoReadChoice() {
+  const { plan, apply, problem } = usePlanEditor();
+  const toggle = (name: AlsoRead): void =>
+    apply({
+      alsoRead: plan.alsoRead.includes(name)
+        ? plan.alsoRead.filter((one) => one !== name)
+        : [...plan.alsoRead, name],
+    });
+  return (
+    <fieldset className="also-read">
+      <legend>And also</legend>
+      {ALSO_READ.filter((name) => name !== plan.measure.variable).map((name) => (
+        <Form.Check
+          key={name}
+          inline
+          type="checkbox"
+          id={`also-${name}`}
+          label={name}
+          checked={plan.alsoRead.includes(name)}
+          onChange={() => toggle(name)}
+        />
+      ))}
+      {problem('alsoRead') && <p className="field-problem">{problem('alsoRead')}</p>}
+    </fieldset>
   );
 }
 

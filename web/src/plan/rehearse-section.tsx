@@ -1,14 +1,15 @@
 import { EFFECT_TARGETS, type EffectTarget } from '@bright-sprout/core/rehearsal';
 import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { Charts } from '../shared/charts/index.ts';
 import { useFindingStyle } from './finding-style.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { ResultDots } from './result-dots.tsx';
 import { useRehearsal } from './use-rehearsal.ts';
 
-const Charts = lazy(() => import('../shared/charts/charts.tsx'));
+const NOBODY: ReadonlySet<string> = new Set();
 
 const TARGET_WORDS: Record<EffectTarget, string> = {
   height: 'final height',
@@ -124,7 +125,7 @@ export function RehearseSection() {
                   treatments={result.names.map((name, index) => ({ id: String(index), name, style: index }))}
                   style={{ kind: 'length', scale, isHeight: true }}
                   variableName="height"
-                  highlightId={undefined}
+                  chosen={NOBODY}
                 />
               </Suspense>
             )}

@@ -22,7 +22,7 @@ describe('the change since the last reading', () => {
 
   test('no change, and a plant that shrank', () => {
     expect(said(50.8)).toBe('The same as on Tuesday.');
-    expect(said(44.45)).toBe('That is ¼ in shorter than on Tuesday. Look again, or keep it.');
+    expect(said(44.45)).toBe('¼ in shorter than on Tuesday.');
   });
 
   test('the first reading has none', () => {

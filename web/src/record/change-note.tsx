@@ -5,7 +5,7 @@ import { computedText, contrastWord, readText, undefinedWords } from '@bright-sp
 import { styleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
 
-/** The change since the last reading, while the plant is still there; a plant that shrank is asked about. */
+/** The change since the last reading, while the plant is still there. */
 export function ChangeNote({
   history,
   day,
@@ -25,12 +25,11 @@ export function ChangeNote({
   const before = recentDay(since, day);
   if (amount < 0) {
     return (
-      <p className="note-attention">
-        That is{' '}
+      <p className="note-change">
         <b>
           {size} {contrastWord(amount, style)}
         </b>{' '}
-        than on {before}. Look again, or keep it.
+        than on {before}.
       </p>
     );
   }

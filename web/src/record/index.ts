@@ -1,4 +1,6 @@
 export { ChangeNote } from './change-note.tsx';
 export { lengthProblemText } from './length-problem.ts';
+export { ReadingDoubts } from './reading-doubts.tsx';
 export { Ruler } from './ruler.tsx';
-export { rulerLength } from './ruler-marks.ts';
+export { rulerLength, rulerMarks } from './ruler-marks.ts';
+export { SetAside, useAct } from './set-aside.tsx';

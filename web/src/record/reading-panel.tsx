@@ -15,11 +15,12 @@ import Form from 'react-bootstrap/Form';
 import { scaleOf, standingOn, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
-import { ChangeNote } from './change-note.tsx';
 import { lengthProblemText } from './length-problem.ts';
+import { ReadingDoubts } from './reading-doubts.tsx';
 import { ReadingsOfDay } from './readings-of-day.tsx';
 import { Ruler } from './ruler.tsx';
 import { rulerLength } from './ruler-marks.ts';
+import { useJustRead } from './use-just-read.ts';
 import { useKeepReading } from './use-keep-reading.ts';
 import { whyNot } from './why-not.ts';
 
@@ -49,6 +50,8 @@ export function ReadingPanel({
   const [text, setText] = useState('');
   const [isTouched, setIsTouched] = useState(false);
   const [longer, setLonger] = useState(0);
+  const [isReread, setIsReread] = useState(false);
+  const justRead = useJustRead();
   const keep = useKeepReading(unit, intent, onKept);
 
   const parsed = parseLength(text, scale);
@@ -66,6 +69,7 @@ export function ReadingPanel({
     keep.save(
       state,
       state === 'up' && parsed.ok ? { value: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
+      isReread,
     );
   };
   const submit = (event: React.SyntheticEvent): void => {
@@ -135,7 +139,14 @@ export function ReadingPanel({
             <div id="height-note" aria-live="polite">
               {problem && <p className="field-problem">{problem}</p>}
               {parsed.ok && (
-                <ChangeNote history={history} day={day} valueMm={parsed.mm} variable={variable} />
+                <ReadingDoubts
+                  read={justRead(unit, parsed.mm)}
+                  variable={variable}
+                  onLookAgain={() => {
+                    setText('');
+                    setIsReread(true);
+                  }}
+                />
               )}
               {parsed.ok && parsed.moved && (
                 <p className="quiet">Read to the nearest mark: {lengthText(parsed.mm, scale)}.</p>

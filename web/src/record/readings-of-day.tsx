@@ -28,7 +28,10 @@ export function ReadingsOfDay({
             <b>{textOf(reading, variable)}</b>
             <span className="quiet">
               {reading.observer}
-              {!reading.counts && ', corrected'}
+              {reading.isReread && ', looked again'}
+              {reading.setAside !== null
+                ? `, set aside: ${reading.setAside}`
+                : !reading.counts && ', corrected'}
             </span>
             {reading.counts && onIntent && (
               <Button size="sm" variant="light" onClick={() => onIntent({ kind: 'correct', reading })}>

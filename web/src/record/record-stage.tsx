@@ -1,44 +1,79 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
 import { useState } from 'react';
-import { Link } from 'react-router';
-import { TreatmentKey, unreadUnits, useExperiment } from '../shared/experiment/index.ts';
+import Button from 'react-bootstrap/Button';
+import { Link, useSearchParams } from 'react-router';
+import { CareView } from '../care/index.ts';
+import { TreatmentKey, treatmentOf, unreadUnits, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
 import { Pot, Sill, usePotLabel } from '../shared/sill/index.ts';
 import { shortDay } from '../shared/ui/index.ts';
 import { CountPanel } from './count-panel.tsx';
+import { FastSheet } from './fast-sheet.tsx';
+import { HistoryView } from './history-view.tsx';
+import { ProgressView } from './progress-view.tsx';
 import { ReadingPanel } from './reading-panel.tsx';
+import { ScorePanel } from './score-panel.tsx';
 
-/** Record: choose a pot on the sill, read it, go on to the next. */
+const VIEWS = [
+  { view: 'pots', name: 'Pot by pot' },
+  { view: 'sheet', name: 'Fast sheet' },
+  { view: 'progress', name: 'Progress' },
+  { view: 'care', name: 'Care' },
+  { view: 'history', name: 'History' },
+] as const;
+
+const PANELS = { length: ReadingPanel, count: CountPanel, number: CountPanel, score: ScorePanel } as const;
+
+/** Record: choose a pot on the sill and read it, or type fast, see who is done, note care, look back. */
 export default function RecordStage() {
   const { experiment, findings, variable, day } = useExperiment();
   const label = usePotLabel();
+  const [search] = useSearchParams();
   const unread = unreadUnits(experiment, findings, day);
   const [chosenId, setChosenId] = useState<string>();
+  const [carePots, setCarePots] = useState<readonly string[]>([]);
   const chosen = experiment.units.find((unit) => unit.id === chosenId) ?? unread[0] ?? experiment.units[0];
+  const view = VIEWS.find((one) => one.view === search.get('view'))?.view ?? 'pots';
 
   if (experiment.status === 'draft' || !chosen)
     return <NothingToRead words="Nothing is sown yet." link="sow" linkText="Go to Sow" />;
 
   const goOn = (): void => setChosenId(nextUnread(experiment.units, unread, chosen)?.id ?? chosen.id);
   const done = experiment.units.length - unread.length;
-  const Panel = variable.kind === 'length' ? ReadingPanel : CountPanel;
+  const Panel = PANELS[variable.kind];
+  const isCare = view === 'care';
+  const isChosen = (unit: UnitView): boolean =>
+    isCare ? carePots.includes(unit.id) : (view === 'pots' || view === 'history') && unit.id === chosen.id;
+  const choose = (unit: UnitView): void => {
+    if (!isCare) setChosenId(unit.id);
+    else if (carePots.includes(unit.id)) setCarePots(carePots.filter((id) => id !== unit.id));
+    else setCarePots([...carePots, unit.id]);
+  };
   return (
-    <div className="stage">
+    <div className={view === 'sheet' ? 'stage stage-sheet' : 'stage'}>
       <div className="sill-column">
+        <ViewLinks view={view} />
+        {view === 'pots' && <VariableLinks />}
         <Sill
           experiment={experiment}
-          label="The sill: choose a pot to read"
-          activeUnitId={chosen.id}
+          label={isCare ? 'The sill: choose pots' : 'The sill: choose a pot to read'}
+          isSmall={view === 'sheet'}
+          activeUnitId={isCare ? undefined : chosen.id}
           renderUnit={(unit, tabIndex) => (
             <button
               type="button"
-              className={unit.id === chosen.id ? 'pot is-chosen' : 'pot'}
+              className={view === 'sheet' ? 'mini-pot' : isChosen(unit) ? 'pot is-chosen' : 'pot'}
               data-unit={unit.id}
               tabIndex={tabIndex}
               aria-label={label(unit)}
-              aria-current={unit.id === chosen.id}
-              onClick={() => setChosenId(unit.id)}
+              {...(isCare ? { 'aria-pressed': isChosen(unit) } : { 'aria-current': isChosen(unit) })}
+              onClick={() => (view === 'sheet' ? focusRow(unit) : choose(unit))}
             >
-              <Pot unit={unit} unreadText="to read" />
+              {view === 'sheet' ? (
+                <TreatmentMark style={treatmentOf(experiment, unit).style} size={14} />
+              ) : (
+                <Pot unit={unit} unreadText="to read" />
+              )}
             </button>
           )}
           footer={
@@ -47,14 +82,81 @@ export default function RecordStage() {
             </p>
           }
         />
-        <TreatmentKey treatments={experiment.treatments} />
+        {view !== 'sheet' && <TreatmentKey treatments={experiment.treatments} />}
+        {isCare && carePots.length > 0 && (
+          <Button variant="light" size="sm" onClick={() => setCarePots([])}>
+            All pots again
+          </Button>
+        )}
       </div>
-      <Panel
-        key={`${chosen.id} ${day}`}
-        unit={chosen}
-        nextUnit={nextUnread(experiment.units, unread, chosen)}
-        onKept={goOn}
-      />
+      {view === 'pots' && (
+        <Panel
+          key={`${chosen.id} ${variable.id} ${day}`}
+          unit={chosen}
+          nextUnit={nextUnread(experiment.units, unread, chosen)}
+          onKept={goOn}
+        />
+      )}
+      {view === 'sheet' && <FastSheet key={day} />}
+      {view === 'progress' && <ProgressView />}
+      {isCare && <CareView chosenIds={carePots} />}
+      {view === 'history' && <HistoryView key={chosen.id} unit={chosen} />}
+    </div>
+  );
+}
+
+/** Which variable is read pot by pot, where the plan has several. */
+function VariableLinks() {
+  const { experiment, variable } = useExperiment();
+  const [search, setSearch] = useSearchParams();
+  if (experiment.variables.length < 2) return null;
+  const show = (id: string): void => {
+    const wanted = new URLSearchParams(search);
+    wanted.set('variable', id);
+    setSearch(wanted, { replace: true });
+  };
+  return (
+    <div className="view-links" role="group" aria-label="What is read">
+      {experiment.variables.map(({ id, name }) => (
+        <button
+          key={id}
+          type="button"
+          className={id === variable.id ? 'pill is-on' : 'pill'}
+          aria-pressed={id === variable.id}
+          onClick={() => show(id)}
+        >
+          {name}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** Goes to a pot's row of the fast sheet. */
+function focusRow(unit: UnitView): void {
+  document.querySelector<HTMLInputElement>(`[aria-label^="Pot ${unit.number}, "][data-cell]`)?.focus();
+}
+
+function ViewLinks({ view }: { view: string }) {
+  const [search, setSearch] = useSearchParams();
+  const show = (next: string): void => {
+    const wanted = new URLSearchParams(search);
+    wanted.set('view', next);
+    setSearch(wanted, { replace: true });
+  };
+  return (
+    <div className="view-links" role="group" aria-label="Ways to record">
+      {VIEWS.map((one) => (
+        <Button
+          key={one.view}
+          size="sm"
+          variant={one.view === view ? 'primary' : 'light'}
+          aria-pressed={one.view === view}
+          onClick={() => show(one.view)}
+        >
+          {one.name}
+        </Button>
+      ))}
     </div>
   );
 }

@@ -1,11 +1,12 @@
-import type { UnitView } from '@bright-sprout/contract/plan';
-import { type ReadingRequest, type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
+import type { UnitView, VariableView } from '@bright-sprout/contract/plan';
+import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
 import type { ReadingState } from '@bright-sprout/core/shared';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
-import { call, experimentQuery, readingsQuery, shelfQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { experimentQuery, readingsQuery, sessionQuery, shelfQuery } from '../shared/api/index.ts';
+import { findingText, useExperiment } from '../shared/experiment/index.ts';
+import { outbox, waitingReading, withReading } from '../shared/outbox/index.ts';
 import type { Intent } from './reading-panel.tsx';
 
 /** A value as it was entered: in mm, or a count or number as it is. */
@@ -15,48 +16,90 @@ export interface EnteredValue {
   readonly entered: string;
 }
 
-/** Keeps readings of one unit on the chosen day. Trying again after a failure sends the same id. */
-export function useKeepReading(unit: UnitView, intent: Intent | undefined, onKept: () => void) {
-  const { experiment, variable, day } = useExperiment();
+/** What is kept of one unit. */
+export interface ReadingToKeep {
+  readonly unit: UnitView;
+  readonly variable: VariableView;
+  readonly state: ReadingState;
+  readonly entered?: EnteredValue | undefined;
+  readonly supersedesId?: string | null;
+  readonly isReread?: boolean;
+}
+
+/**
+ * Keeps readings on the chosen day: written down on this device first, then sent. Without network they wait here
+ * and count as read. Trying again after a refusal sends the same id.
+ */
+export function useKeepReadings(onKept: () => void) {
+  const { experiment, day } = useExperiment();
+  const teacher = useQuery(sessionQuery).data;
   const queries = useQueryClient();
   const pending = useRef<{ content: string; readingId: string }>(undefined);
-  const mutation = useMutation({
-    mutationFn: ({ readingId, body }: { readingId: string; body: ReadingRequest }) =>
-      call(recordRoutes.keepReading, { params: { experimentId: experiment.id, readingId }, body }),
+  return useMutation({
+    mutationFn: async (wanted: ReadingToKeep) => {
+      const body = requestOf(wanted, day);
+      const content = JSON.stringify(body);
+      if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
+      const { readingId } = pending.current;
+      const reading = waitingReading(readingId, body, teacher?.displayName ?? '');
+      const result = await outbox.put({
+        id: readingId,
+        owner: `teacher ${teacher?.id ?? ''}`,
+        experimentId: experiment.id,
+        route: 'keepReading',
+        params: { experimentId: experiment.id, readingId },
+        body,
+        studentId: null,
+        madeAt: new Date().toISOString(),
+        label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
+        reading,
+        problem: null,
+      });
+      return result.isSent ? (result.answer as ReadingView) : undefined;
+    },
     onSuccess: (reading) => {
       pending.current = undefined;
-      queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
-        withReading(known, reading),
-      );
-      void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
-      void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
-      if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
+      if (reading) {
+        queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
+          withReading(known, reading),
+        );
+        void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
+        void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
+        if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
+      }
       onKept();
     },
   });
+}
 
-  const save = (state: ReadingState, entered?: EnteredValue): void => {
-    const body: ReadingRequest = {
-      unitId: unit.id,
-      variableId: variable.id,
-      observedOn: day,
+/** Keeps readings of one unit of the plan's variable. */
+export function useKeepReading(unit: UnitView, intent: Intent | undefined, onKept: () => void) {
+  const { variable } = useExperiment();
+  const mutation = useKeepReadings(onKept);
+  const save = (state: ReadingState, entered?: EnteredValue, isReread = false): void =>
+    mutation.mutate({
+      unit,
+      variable,
       state,
-      value: entered?.value ?? null,
-      entered: entered?.entered ?? '',
-      unitOfMeasure: entered?.unit ?? variable.unit,
-      precision: variable.step,
+      entered,
+      isReread,
       supersedesId: intent?.kind === 'correct' ? intent.reading.id : null,
-    };
-    const content = JSON.stringify(body);
-    if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
-    mutation.mutate({ readingId: pending.current.readingId, body });
-  };
+    });
   return { save, isPending: mutation.isPending, error: mutation.error };
 }
 
-function withReading(known: readonly ReadingView[], reading: ReadingView): ReadingView[] {
-  const others = known
-    .filter(({ id }) => id !== reading.id)
-    .map((other) => (other.id === reading.supersedesId ? { ...other, counts: false } : other));
-  return [...others, reading];
+function requestOf(wanted: ReadingToKeep, day: string): ReadingRequest {
+  const { unit, variable, state, entered } = wanted;
+  return {
+    unitId: unit.id,
+    variableId: variable.id,
+    observedOn: day,
+    state,
+    value: entered?.value ?? null,
+    entered: entered?.entered ?? '',
+    unitOfMeasure: entered?.unit ?? variable.unit,
+    precision: variable.step,
+    supersedesId: wanted.supersedesId ?? null,
+    isReread: wanted.isReread ?? false,
+  };
 }

@@ -4,6 +4,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useKeepExperiment } from '../plan/index.ts';
@@ -11,72 +12,107 @@ import { call } from '../shared/api/index.ts';
 import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/index.ts';
 import { Pot, Sill, usePotLabel } from '../shared/sill/index.ts';
 import { FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
+import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
 
-/** Sow: the day the seeds went in. */
+/** Sow: the steps of the day, ticks for each pot, and the day the seeds went in. */
 export default function SowStage() {
   const { experiment } = useExperiment();
   const label = usePotLabel();
+  const ticks = useTicks();
+  const [chosenId, setChosenId] = useState<string>();
   const isSown = experiment.status !== 'draft';
   const groups = sowingGroups(experiment);
   const { crop, units, seedsPerUnit } = experiment;
+  const waiting = units.filter((unit) => unit.sowedOn === null);
+  const chosen = units.find(({ id }) => id === chosenId);
+  const stateOf = (unit: UnitView): string => {
+    if (unit.sowedOn !== null) return 'sown';
+    if (isReady(ticks, unit)) return 'ready';
+    const seeds = unit.seedsSown ?? seedsPerUnit;
+    return `${seeds} ${seeds === 1 ? 'seed' : 'seeds'}`;
+  };
   return (
     <div className="stage">
       <div className="sill-column">
         <Sill
           experiment={experiment}
           label="The sill: pots to sow"
+          activeUnitId={chosenId}
           renderUnit={(unit, tabIndex) => (
-            <div
-              className="pot"
+            <button
+              type="button"
+              className={unit.id === chosenId ? 'pot is-chosen' : 'pot'}
               data-unit={unit.id}
               tabIndex={tabIndex}
-              role="img"
-              aria-label={`${label(unit)}, ${unit.seedsSown ?? seedsPerUnit} seeds`}
+              aria-pressed={unit.id === chosenId}
+              aria-label={`${label(unit)}, ${unit.seedsSown ?? seedsPerUnit} seeds, ${stateOf(unit)}`}
+              onClick={() => setChosenId(unit.id === chosenId ? undefined : unit.id)}
             >
-              <Pot
-                unit={unit}
-                unreadText={
-                  unit.sowedOn !== null
-                    ? 'sown'
-                    : `${unit.seedsSown ?? seedsPerUnit} ${seedsPerUnit === 1 ? 'seed' : 'seeds'}`
-                }
-              />
-            </div>
+              <Pot unit={unit} unreadText={stateOf(unit)} />
+            </button>
           )}
           footer={<TreatmentKey treatments={experiment.treatments} />}
         />
+        <p className="print-links">
+          Print <Link to="../print?sheet=labels">labels and kit cards</Link>,{' '}
+          <Link to="../print?sheet=rows">row markers</Link> or{' '}
+          <Link to="../print?sheet=recording">recording sheets</Link>.
+        </p>
       </div>
       <section className="panel" aria-label="Sow">
         <h2>{isSown ? `Sown on ${longDay(experiment.sowOn)}` : 'Put the seeds in'}</h2>
-        {!isSown && (
-          <ol className="steps">
-            <li>
-              Write the pot number and the treatment on each label: <b>{units.length} labels</b>.
-            </li>
-            <li>
-              Put {seedsPerUnit === 1 ? 'one seed' : `${seedsPerUnit} seeds`} in each pot
+        {chosen && <UnitSowing unit={chosen} ticks={ticks} />}
+        {waiting.length > 0 && (
+          <>
+            <p>
+              <b>{units.length} labels</b>, {seedsPerUnit === 1 ? 'one seed' : `${seedsPerUnit} seeds`} a pot
               {crop?.sowingDepthMm
                 ? `, ${crop.sowingDepthMm} mm deep`
                 : crop?.sowingDepthMm === 0
                   ? ', on the surface'
                   : ''}
-              : <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>.
-            </li>
-            <li>Set every pot in the place that the sill shows, then give its treatment.</li>
-            <li>Wash hands after handling soil and seeds.</li>
-          </ol>
+              : <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>. Tap a
+              pot to tick it off, or to note what was different.
+            </p>
+            <SowingSteps />
+            <TickAll units={waiting} ticks={ticks} />
+          </>
         )}
         <aside className="caution-box">
           {crop?.caution && <b>{capital(crop.caution)}. </b>}
-          Nobody tastes experimental plants. Treated (coloured) seed is not handled. Your school’s own rules
-          come first.
+          Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and
+          seeds. Your school’s own rules come first.
         </aside>
+        <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
         {groups.map((group) => (
           <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
         ))}
         {!isSown && <p className="quiet">From then on, pots and treatments stay as they are.</p>}
       </section>
     </div>
+  );
+}
+
+/** Marks the pots that are fully ticked as sown today, while others wait. */
+function ReadyForm({ units, all }: { units: readonly UnitView[]; all: number }) {
+  const { experiment } = useExperiment();
+  const keep = useKeepExperiment();
+  const sow = useMutation({
+    mutationFn: () =>
+      call(sowRoutes.sowAll, {
+        params: { experimentId: experiment.id },
+        body: { sowedOn: experiment.today, unitIds: units.map(({ id }) => id) },
+      }),
+    onSuccess: keep,
+  });
+  if (units.length === 0 || units.length === all) return null;
+  return (
+    <>
+      <Button variant="light" size="sm" disabled={sow.isPending} onClick={() => sow.mutate()}>
+        Mark the {units.length} ready {units.length === 1 ? 'pot' : 'pots'} as sown today
+      </Button>
+      <FailureNote error={sow.error} />
+    </>
   );
 }
 

@@ -2,14 +2,22 @@ import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DoorView, StudentPotView } from '@bright-sprout/contract/student';
 import { studentWords } from '@bright-sprout/core/words';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Droplets, Lightbulb, Ruler, Sprout } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { useSearchParams } from 'react-router';
 import { Tile } from '../classes/index.ts';
 import { findingText } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
-import { potsQuery, doorQuery } from './queries.ts';
+import { IdeasScreen } from './ideas-screen.tsx';
+import { PracticeScreen } from './practice-screen.tsx';
+import { doorQuery, sowingQuery, usePots } from './queries.ts';
 import { ReadScreen } from './read-screen.tsx';
+import { SowingScreen } from './sowing-screen.tsx';
+import { useWater } from './use-keep-own.ts';
+
+const MOST_SECOND_READS = 2;
 
 /** My pots today: which are read, which are still to read, and reading one. */
 export function PotsScreen({
@@ -22,19 +30,34 @@ export function PotsScreen({
   onAnother: () => void;
 }) {
   const queries = useQueryClient();
-  const { data: pots, error } = useQuery(potsQuery);
-  const [unitId, setUnitId] = useState<string>();
+  const { pots, error } = usePots(student.id);
+  const sowings = useQuery(sowingQuery).data ?? [];
+  const [search, setSearch] = useSearchParams();
+  const unitId = search.get('pot') ?? undefined;
+  const [place, setPlace] = useState<string>();
   const words = studentWords(door.readingLevel);
+  const at = { door, studentId: student.id, displayName: student.displayName };
+  const water = useWater(at);
   const open = pots?.find((pot) => pot.unitId === unitId);
   const left = pots?.filter((pot) => !pot.isReadToday) ?? [];
+  const sowing = sowings.find(({ experimentId }) => experimentId === place);
+  const setUnitId = (id: string | undefined): void =>
+    setSearch(
+      (before) => {
+        if (id === undefined) before.delete('pot');
+        else before.set('pot', id);
+        return before;
+      },
+      { replace: true },
+    );
   const another = (): void => {
     onAnother();
     queries.setQueryData(doorQuery.queryKey, { ...door, studentId: null });
   };
   const next = (): void => {
-    const at = pots?.findIndex((pot) => pot.unitId === unitId) ?? 0;
+    const index = pots?.findIndex((pot) => pot.unitId === unitId) ?? 0;
     const others = left.filter((pot) => pot.unitId !== unitId);
-    const after = others.find((pot) => (pots?.indexOf(pot) ?? 0) > at) ?? others[0];
+    const after = others.find((pot) => (pots?.indexOf(pot) ?? 0) > index) ?? others[0];
     setUnitId(after?.unitId);
   };
   if (open) {
@@ -42,13 +65,17 @@ export function PotsScreen({
       <ReadScreen
         key={open.unitId}
         pot={open}
-        day={door.today}
+        at={at}
         words={words}
+        before={heightsOf(pots ?? [], open)}
         onDone={next}
         onBack={() => setUnitId(undefined)}
       />
     );
   }
+  if (place === 'ideas') return <IdeasScreen onBack={() => setPlace(undefined)} />;
+  if (place === 'practice') return <PracticeScreen onBack={() => setPlace(undefined)} />;
+  if (sowing) return <SowingScreen sowing={sowing} onBack={() => setPlace(undefined)} />;
   return (
     <main>
       <div className="student-who">
@@ -58,9 +85,23 @@ export function PotsScreen({
           Somebody else
         </Button>
       </div>
-      <FailureNote error={error} />
-      {pots?.length === 0 && <p>There is no pot for you to read today.</p>}
-      {pots && pots.length > 0 && left.length === 0 && <p className="note-change">{words.allDone}</p>}
+      <FailureNote error={pots ? undefined : error} />
+      {sowings.map((one) => (
+        <Button
+          key={one.experimentId}
+          size="lg"
+          className="sow-now"
+          onClick={() => setPlace(one.experimentId)}
+        >
+          <Sprout size={28} aria-hidden="true" /> Sow {one.pots.length} pots today
+        </Button>
+      ))}
+      {pots?.length === 0 && sowings.length === 0 && <p>There is no pot for you to read today.</p>}
+      {pots && pots.length > 0 && left.length === 0 && (
+        <p className="note-change">
+          {words.allDone} {secondReadText(pots)}
+        </p>
+      )}
       <ul className="pot-cards">
         {pots?.map((pot) => (
           <li key={pot.unitId}>
@@ -68,8 +109,45 @@ export function PotsScreen({
           </li>
         ))}
       </ul>
+      <div className="big-answers student-jobs">
+        {pots && pots.length > 0 && (
+          <Button
+            variant="light"
+            disabled={water.isPending || water.isSuccess}
+            onClick={() => water.mutate(pots)}
+          >
+            <Droplets size={22} aria-hidden="true" />{' '}
+            {water.isSuccess ? 'Watering is noted' : 'We watered our pots'}
+          </Button>
+        )}
+        <Button variant="light" onClick={() => setPlace('ideas')}>
+          <Lightbulb size={22} aria-hidden="true" /> What we think
+        </Button>
+        <Button variant="light" onClick={() => setPlace('practice')}>
+          <Ruler size={22} aria-hidden="true" /> Practise reading a ruler
+        </Button>
+      </div>
+      <FailureNote error={water.error} />
     </main>
   );
+}
+
+/** Asks for a second reading of a few pots that somebody else read today. */
+function secondReadText(pots: readonly StudentPotView[]): string {
+  const numbers = pots
+    .filter((pot) => pot.own === null)
+    .slice(0, MOST_SECOND_READS)
+    .map((pot) => pot.number);
+  if (numbers.length === 0) return '';
+  const which = numbers.length === 1 ? `pot ${numbers[0]}` : `pots ${numbers.join(' and ')}`;
+  return `Be a second reader: read ${which} once more, without looking at the first value.`;
+}
+
+/** Heights that the student gave other pots of the same experiment today. */
+function heightsOf(pots: readonly StudentPotView[], open: StudentPotView): number[] {
+  return pots
+    .filter((pot) => pot.experimentId === open.experimentId && pot.unitId !== open.unitId)
+    .flatMap((pot) => pot.own?.value ?? []);
 }
 
 function PotCard({ pot, onOpen }: { pot: StudentPotView; onOpen: () => void }) {

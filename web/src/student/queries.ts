@@ -1,13 +1,19 @@
+import { compareRoutes } from '@bright-sprout/contract/compare';
+import type { StudentPotView } from '@bright-sprout/contract/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
-import { queryOptions } from '@tanstack/react-query';
+import { queryOptions, useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { call } from '../shared/api/index.ts';
+import { useOutboxItems } from '../shared/outbox/index.ts';
+
+const DAY_MAY_END_MS = 5 * 60_000;
 
 /** The class that this device joined. */
 export const doorQuery = queryOptions({
   queryKey: ['door', 'class'],
   queryFn: () => call(studentRoutes.door, {}),
   retry: false,
-  staleTime: Infinity,
+  staleTime: DAY_MAY_END_MS,
 });
 
 /** The pots of the student at this device. */
@@ -15,3 +21,39 @@ export const potsQuery = queryOptions({
   queryKey: ['door', 'pots'],
   queryFn: () => call(studentRoutes.pots, {}),
 });
+
+/** What the student's team sows now. */
+export const sowingQuery = queryOptions({
+  queryKey: ['door', 'sowing'],
+  queryFn: () => call(studentRoutes.sowing, {}),
+});
+
+/** What the student may guess and conclude about. */
+export const ideasQuery = queryOptions({
+  queryKey: ['door', 'ideas'],
+  queryFn: () => call(compareRoutes.studentIdeas, {}),
+});
+
+/** The pots with what still waits on this device in its place. */
+export function usePots(studentId: string): { pots: readonly StudentPotView[] | undefined; error: unknown } {
+  const { data, error } = useQuery(potsQuery);
+  const items = useOutboxItems();
+  const pots = useMemo(() => {
+    const waiting = items
+      .filter((item) => item.studentId === studentId)
+      .flatMap((item) => item.reading ?? []);
+    return data?.map((pot): StudentPotView => {
+      const ofPot = waiting.filter((reading) => reading.unitId === pot.unitId);
+      const own = ofPot.filter((reading) => reading.variableId === pot.variable.id).at(-1);
+      return {
+        ...pot,
+        ...(own ? { own, isReadToday: own.state !== 'not_read' } : {}),
+        others: pot.others.map((other) => ({
+          ...other,
+          own: ofPot.filter((reading) => reading.variableId === other.variable.id).at(-1) ?? other.own,
+        })),
+      };
+    });
+  }, [data, items, studentId]);
+  return { pots, error };
+}

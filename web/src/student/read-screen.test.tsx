@@ -3,6 +3,7 @@ import { studentWords } from '@bright-sprout/core/words';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { outbox } from '../shared/outbox/index.ts';
 import { ReadScreen } from './read-screen.tsx';
 
 afterEach(cleanup);
@@ -21,8 +22,27 @@ const POT: StudentPotView = {
   last: { day: '2027-03-01', state: 'up', value: 60 },
   own: null,
   isReadToday: false,
+  others: [],
+  sowedOn: '2027-02-20',
+  crop: null,
+  readingErrorMm: null,
+  isClosed: false,
 };
 const COUNT = { ...POT.variable, name: 'seeds up', kind: 'count' as const, unit: 'seeds', step: 1 };
+
+const AT = {
+  studentId: 's',
+  displayName: 'Ada',
+  door: {
+    classId: 'c',
+    className: '5b',
+    readingLevel: '8-10' as const,
+    asksPin: false,
+    today: '2027-03-02',
+    students: [],
+    studentId: 's',
+  },
+};
 
 interface Sent {
   readonly path: string;
@@ -42,7 +62,8 @@ function show(pot: StudentPotView, answers: ('ok' | 'lost')[] = ['ok']) {
     <QueryClientProvider client={new QueryClient()}>
       <ReadScreen
         pot={pot}
-        day="2027-03-02"
+        at={AT}
+        before={[]}
         words={studentWords('8-10')}
         onDone={onDone}
         onBack={jest.fn()}
@@ -107,14 +128,18 @@ describe('reading a pot', () => {
     expect(sent[0]!.body).toMatchObject({ value: 4, unitOfMeasure: 'seeds', state: 'up' });
   });
 
-  test('sent again after the network was lost, it keeps its id', async () => {
+  test('without network it waits on the device, and is sent under its id later', async () => {
     const { sent, onDone } = show(POT, ['lost', 'ok']);
     press('Not up yet');
-    await waitFor(() => expect(screen.getByRole('alert')).toBeTruthy());
-    expect(onDone).not.toHaveBeenCalled();
-    press('Not up yet');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(outbox.items().map(({ label, studentId }) => [label, studentId])).toEqual([
+      ['Ada, pot 4: not up yet', 's'],
+    ]);
+    const close = outbox.openFor('class c');
+    await waitFor(() => expect(outbox.items()).toEqual([]));
+    close();
     expect(sent[1]!.path).toBe(sent[0]!.path);
+    expect(sent[1]!.body.made).toMatchObject({ studentId: 's' });
   });
 
   test('putting right names the reading that it corrects', async () => {

@@ -1,31 +1,58 @@
+import { liveRoutes } from '@bright-sprout/contract/live';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { ApiFailure, call } from '../shared/api/index.ts';
+import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
+import { useChanges } from '../shared/live/index.ts';
+import { forgetQueries } from '../shared/offline/index.ts';
+import { confirmLeaving, useOutboxItems, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { CodeScreen } from './code-screen.tsx';
 import { PotsScreen } from './pots-screen.tsx';
 import { doorQuery } from './queries.ts';
 import { TilesScreen } from './tiles-screen.tsx';
+import { ownerOf } from './use-keep-own.ts';
+
+const CHANGES = addressOf(liveRoutes.classChanges, {});
+
+function keysOfChange(): readonly (readonly unknown[])[] {
+  return [
+    ['door', 'pots'],
+    ['door', 'sowing'],
+  ];
+}
 
 /** The student's side: code, picture, pots, reading. One thing on the screen at a time. */
 export default function StudentApp() {
   const door = useQuery(doorQuery);
   const queries = useQueryClient();
+  const waiting = useOutboxItems().length;
+  useOutboxOf(door.data && ownerOf(door.data));
+  useChanges(door.data?.studentId ? CHANGES : undefined, keysOfChange);
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
-    onSuccess: () => queries.resetQueries({ queryKey: ['door'] }),
+    onSuccess: async () => {
+      await forgetQueries();
+      await queries.resetQueries({ queryKey: ['door'] });
+    },
   });
   const choose = useMutation({
-    mutationFn: (studentId: string) => call(studentRoutes.chooseTile, { body: { studentId } }),
+    mutationFn: (body: { studentId: string; pin?: string }) => call(studentRoutes.chooseTile, { body }),
     onSuccess: (chosen) => {
       queries.setQueryData(doorQuery.queryKey, chosen);
       void queries.resetQueries({ queryKey: ['door', 'pots'] });
+      void queries.resetQueries({ queryKey: ['door', 'sowing'] });
+      void queries.resetQueries({ queryKey: ['door', 'ideas'] });
     },
   });
   if (door.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!door.data) {
     const isOutside = door.error instanceof ApiFailure && door.error.body.code === 'not_joined';
-    return <CodeScreen error={isOutside ? undefined : door.error} />;
+    return (
+      <>
+        <CodeScreen error={isOutside ? undefined : door.error} />
+        <WaitingNote />
+      </>
+    );
   }
   const { students, studentId } = door.data;
   const student = students.find(({ id }) => id === studentId);
@@ -33,16 +60,29 @@ export default function StudentApp() {
     <div className="student">
       <header className="student-head">
         <b>{door.data.className}</b>
-        <button type="button" className="link-button" onClick={() => leave.mutate()}>
+        <button
+          type="button"
+          className="link-button"
+          onClick={() => confirmLeaving(waiting) && leave.mutate()}
+        >
           Leave the class
         </button>
       </header>
-      <FailureNote error={choose.error ?? leave.error} />
       {student ? (
-        <PotsScreen door={door.data} student={student} onAnother={() => choose.reset()} />
+        <>
+          <FailureNote error={leave.error} />
+          <PotsScreen door={door.data} student={student} onAnother={() => choose.reset()} />
+        </>
       ) : (
-        <TilesScreen students={students} isBusy={choose.isPending} onChoose={(id) => choose.mutate(id)} />
+        <TilesScreen
+          door={door.data}
+          isBusy={choose.isPending}
+          error={choose.error ?? leave.error}
+          onChoose={(chosenId, pin) => choose.mutate({ studentId: chosenId, ...(pin ? { pin } : {}) })}
+          onBack={() => choose.reset()}
+        />
       )}
+      <WaitingNote />
     </div>
   );
 }

@@ -1,30 +1,106 @@
 import type { StudentPart } from '@bright-sprout/contract/classes';
+import type { DoorView } from '@bright-sprout/contract/student';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { Tile } from '../classes/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
 
-/** Who is here? Pictures with names. */
+const PIN_LENGTH = 4;
+
+/** Who is here? Pictures with names, and a PIN where the class asks for one. */
 export function TilesScreen({
-  students,
+  door,
   isBusy,
+  error,
   onChoose,
+  onBack,
 }: {
-  students: readonly StudentPart[];
+  door: DoorView;
   isBusy: boolean;
-  onChoose: (id: string) => void;
+  error: unknown;
+  onChoose: (id: string, pin?: string) => void;
+  onBack: () => void;
 }) {
+  const [asked, setAsked] = useState<StudentPart>();
+  if (asked) {
+    return (
+      <PinScreen
+        student={asked}
+        isBusy={isBusy}
+        error={error}
+        onPin={(pin) => onChoose(asked.id, pin)}
+        onBack={() => {
+          setAsked(undefined);
+          onBack();
+        }}
+      />
+    );
+  }
   return (
     <main>
       <h1>Who are you?</h1>
-      {students.length === 0 && <p>Nobody is in this class yet. Ask your teacher.</p>}
+      <FailureNote error={error} />
+      {door.students.length === 0 && <p>Nobody is in this class yet. Ask your teacher.</p>}
       <ul className="tile-grid">
-        {students.map(({ id, displayName, tile }) => (
-          <li key={id}>
-            <button type="button" disabled={isBusy} onClick={() => onChoose(id)}>
-              <Tile name={tile} size={44} />
-              {displayName}
+        {door.students.map((student) => (
+          <li key={student.id}>
+            <button
+              type="button"
+              disabled={isBusy}
+              onClick={() => (door.asksPin ? setAsked(student) : onChoose(student.id))}
+            >
+              <Tile name={student.tile} size={44} />
+              {student.displayName}
             </button>
           </li>
         ))}
       </ul>
+    </main>
+  );
+}
+
+function PinScreen({
+  student,
+  isBusy,
+  error,
+  onPin,
+  onBack,
+}: {
+  student: StudentPart;
+  isBusy: boolean;
+  error: unknown;
+  onPin: (pin: string) => void;
+  onBack: () => void;
+}) {
+  const [pin, setPin] = useState('');
+  return (
+    <main className="pin-screen">
+      <Tile name={student.tile} size={56} />
+      <h1>{student.displayName}, type your PIN</h1>
+      <Form
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (pin.length === PIN_LENGTH) onPin(pin);
+        }}
+      >
+        <Form.Control
+          value={pin}
+          inputMode="numeric"
+          autoComplete="off"
+          aria-label="PIN"
+          maxLength={PIN_LENGTH}
+          autoFocus
+          onChange={({ target }) => setPin(target.value.replaceAll(/\D/g, ''))}
+        />
+        <Button type="submit" size="lg" disabled={pin.length !== PIN_LENGTH || isBusy}>
+          Go on
+        </Button>
+      </Form>
+      <FailureNote error={error} />
+      <Button variant="light" onClick={onBack}>
+        Not me
+      </Button>
     </main>
   );
 }

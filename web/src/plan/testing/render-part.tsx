@@ -58,6 +58,8 @@ export function draftOf(
     sowOn: plan.sowOn,
     lessonOn: plan.lessonOn,
     today: '2027-02-22',
+    studyId: null,
+    closedDays: [],
     layoutSeed: 1,
     seedsPerUnit: plan.seedsPerUnit,
     plan: plan as PlanDocument,
@@ -85,6 +87,7 @@ export function draftOf(
       sowOn: unit.sowOn,
       sowedOn: null,
       seedsSown: 1,
+      sowingNote: '',
     })),
     variables: [],
   };

@@ -20,7 +20,7 @@ type Input<Path extends string, Body, Query> = ([ParamsOf<Path>] extends [never]
   ? object
   : { params: Record<ParamsOf<Path>, string> }) &
   ([Body] extends [never] ? object : { body: Body }) &
-  ([Query] extends [never] ? object : { query?: Query });
+  ([Query] extends [never] ? object : { query?: Query }) & { signal?: AbortSignal };
 
 /**
  * Calls an operation of the API.
@@ -43,11 +43,12 @@ export async function call<
 >(route: Route<Path, Body, Query, Answer>, input: Input<Path, Body, Query>): Promise<Answer>;
 export async function call(
   route: Route,
-  input: { params?: Record<string, string>; body?: object; query?: object },
+  input: { params?: Record<string, string>; body?: object; query?: object; signal?: AbortSignal },
 ): Promise<unknown> {
   const address = addressOf(route, input.params ?? {}, input.query);
   const answer = await fetch(address, {
     method: route.method,
+    ...(input.signal ? { signal: input.signal } : {}),
     ...(input.body
       ? { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(input.body) }
       : {}),

@@ -1,13 +1,21 @@
 export { addressOf, ApiFailure, call } from './call.ts';
 export {
+  careQuery,
   classesQuery,
   comparisonQuery,
+  conclusionsQuery,
   containerSizesQuery,
   cropsQuery,
   experimentQuery,
+  journalQuery,
+  practiceQuery,
+  predictionsQuery,
   readingsQuery,
   seedLotsQuery,
+  sensorDaysQuery,
   sessionQuery,
   shelfQuery,
+  studyQuery,
+  ticksQuery,
   templatesQuery,
 } from './queries.ts';

@@ -1,9 +1,13 @@
 import { classRoutes } from '@bright-sprout/contract/classes';
-import { compareRoutes, type ComparisonQuery } from '@bright-sprout/contract/compare';
+import { compareRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/compare';
 import { peopleRoutes } from '@bright-sprout/contract/people';
 import { planRoutes } from '@bright-sprout/contract/plan';
 import { recordRoutes } from '@bright-sprout/contract/record';
 import { shelfRoutes } from '@bright-sprout/contract/shelf';
+import { careRoutes } from '@bright-sprout/contract/care';
+import { journalRoutes } from '@bright-sprout/contract/journal';
+import { sowRoutes } from '@bright-sprout/contract/sow';
+import { studentRoutes } from '@bright-sprout/contract/student';
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { call } from './call.ts';
 
@@ -75,5 +79,70 @@ export function comparisonQuery(experimentId: string, query: ComparisonQuery) {
     queryKey: ['experiment', experimentId, 'comparison', query],
     queryFn: () => call(compareRoutes.comparison, { params: { experimentId }, query }),
     placeholderData: keepPreviousData,
+  });
+}
+
+/** Runs of the same plan pooled. */
+export function studyQuery(experimentId: string, query: StudyQuery) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'comparison', 'study', query],
+    queryFn: () => call(compareRoutes.study, { params: { experimentId }, query }),
+    placeholderData: keepPreviousData,
+  });
+}
+
+/** Guesses that count. */
+export function predictionsQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'predictions'],
+    queryFn: () => call(compareRoutes.predictions, { params: { experimentId } }),
+  });
+}
+
+/** What teacher and students concluded. */
+export function conclusionsQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'conclusions'],
+    queryFn: () => call(compareRoutes.conclusions, { params: { experimentId } }),
+  });
+}
+
+/** How well a class reads drawn rulers. */
+export function practiceQuery(classId: string) {
+  return queryOptions({
+    queryKey: ['classes', classId, 'practice'],
+    queryFn: () => call(studentRoutes.practice, { params: { classId } }),
+  });
+}
+
+/** Care of an experiment's plants. */
+export function careQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'care'],
+    queryFn: () => call(careRoutes.care, { params: { experimentId } }),
+  });
+}
+
+/** What loggers measured, by day. */
+export function sensorDaysQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'logger-days'],
+    queryFn: () => call(careRoutes.sensorDays, { params: { experimentId } }),
+  });
+}
+
+/** Photos, drawings and sentences. */
+export function journalQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'journal'],
+    queryFn: () => call(journalRoutes.entries, { params: { experimentId } }),
+  });
+}
+
+/** What is ticked of the sowing of each unit. */
+export function ticksQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: ['experiment', experimentId, 'ticks'],
+    queryFn: () => call(sowRoutes.ticks, { params: { experimentId } }),
   });
 }

@@ -1,30 +1,90 @@
 import type { Comparison } from '@bright-sprout/core/comparison';
-import type { TreatmentView } from '@bright-sprout/contract/plan';
 import type { ValueStyle } from '@bright-sprout/core/words';
+import { useContext, useMemo } from 'react';
+import { ChartScale } from './chart-scale.ts';
+import type { ShownGroup } from './figure-base.ts';
 import { Figure } from './figure.tsx';
-import { dotPlot, growthCurves } from './figures.ts';
+import { CURVES_MARGIN, dotPlot, growthCurves, lastAge } from './figures.ts';
 
 /** What the charts are drawn from. */
 export interface ChartsProps {
-  readonly comparison: Comparison;
-  readonly treatments: readonly Pick<TreatmentView, 'id' | 'name' | 'style'>[];
+  readonly comparison: Pick<Comparison, 'unitCurves' | 'treatmentCurves' | 'groups'>;
+  readonly treatments: readonly ShownGroup[];
+  /** How compared values are written. */
   readonly style: ValueStyle;
   readonly variableName: string;
-  readonly highlightId: string | undefined;
+  /** Units pointed out on the sill; the others are drawn faint. */
+  readonly chosen: ReadonlySet<string>;
+  /** Numbers of the units, for their names on the curves. */
+  readonly numbers?: ReadonlyMap<string, number> | undefined;
+}
+
+/** The dots of a day. */
+export interface DotsProps extends ChartsProps {
+  readonly comparison: ChartsProps['comparison'] & Pick<Comparison, 'age'>;
 }
 
 /** Growth curves beside the dots of the chosen day, on one scale of height. */
-export default function Charts(props: ChartsProps) {
+export default function Charts({
+  readStyle,
+  isOneChart = false,
+  numbers,
+  ...props
+}: DotsProps & {
+  /** How readings are written, where a compared value is something else. */
+  readonly readStyle?: ValueStyle;
+  /** Compared values are on another scale than readings: only their dots are drawn. */
+  readonly isOneChart?: boolean;
+}) {
+  const { comparison, treatments, style, variableName, chosen } = props;
+  const { unitCurves, treatmentCurves, age } = comparison;
+  const curves = useMemo(
+    () =>
+      growthCurves({
+        comparison: { unitCurves, treatmentCurves, groups: [] },
+        treatments,
+        style: readStyle ?? style,
+        variableName,
+        chosen,
+        numbers,
+      }),
+    [unitCurves, treatmentCurves, treatments, readStyle, style, variableName, chosen, numbers],
+  );
+  const dots = useMemo(
+    () => dotPlot({ comparison, treatments, style, variableName, chosen }),
+    [comparison, treatments, style, variableName, chosen],
+  );
+  const end = useMemo(() => lastAge({ unitCurves }), [unitCurves]);
   return (
-    <div className="chart-card">
+    <div className={isOneChart ? 'chart-card chart-card-one' : 'chart-card'}>
+      {!isOneChart && (
+        <div className="figure-with-mark">
+          <Figure
+            label={`${variableName} of each pot and the mean of each treatment over days since sowing`}
+            figure={curves}
+          />
+          {age !== null && age >= 0 && age <= end && <DayLine share={age / end} />}
+        </div>
+      )}
       <Figure
-        label={`${props.variableName} of each pot and the mean of each treatment over days since sowing`}
-        figure={growthCurves(props)}
-      />
-      <Figure
-        label={`${props.variableName} of each pot on the chosen day with mean and 95 % interval`}
-        figure={dotPlot(props)}
+        label={`${variableName} of each pot on the chosen day with mean and 95 % interval`}
+        figure={dots}
       />
     </div>
+  );
+}
+
+/** The day compared, over the curves: it moves with the ribbon without the curves being drawn anew. */
+function DayLine({ share }: { share: number }) {
+  const scale = useContext(ChartScale);
+  const [l, r, t, b] = [CURVES_MARGIN.l, CURVES_MARGIN.r, CURVES_MARGIN.t, CURVES_MARGIN.b].map(
+    (px) => px * scale,
+  ) as [number, number, number, number];
+  return (
+    <i
+      className="day-line"
+      aria-hidden="true"
+      style={{ top: t, bottom: b, left: `calc(${l}px + (100% - ${l + r}px) * ${share})` }}
+    />
   );
 }

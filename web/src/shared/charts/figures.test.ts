@@ -12,15 +12,15 @@ const TREATMENTS = [
 ];
 
 function props(values: Record<string, number[]>) {
-  const entries = Object.entries(values).flatMap(([treatmentId, all]) =>
-    all.map((value) => ({ treatmentId, value })),
+  const entries = Object.entries(values).flatMap(([groupId, all]) =>
+    all.map((value) => ({ groupId, value })),
   );
   const comparison = compareTreatments({
     treatments: TREATMENTS,
-    units: entries.map(({ treatmentId }, index) => ({
+    units: entries.map(({ groupId }, index) => ({
       id: String(index),
       number: index + 1,
-      treatmentId,
+      groupId,
       sowedOn: SOWN,
     })),
     readings: entries.map(({ value }, index) => ({ unitId: String(index), day: DAY, state: 'up', value })),
@@ -28,7 +28,14 @@ function props(values: Record<string, number[]>) {
     rule: 'only-up',
   }) as ComparisonView;
   const style = { kind: 'length', scale: { unit: 'in', step: 0.25 }, isHeight: true } as const;
-  return { comparison, treatments: TREATMENTS, style, variableName: 'height', highlightId: '1' };
+  return {
+    comparison,
+    treatments: TREATMENTS,
+    style,
+    variableName: 'height',
+    chosen: new Set(['1']),
+    numbers: new Map<string, number>(),
+  };
 }
 
 const TWO = props({ a: [50.8, 76.2], b: [25.4, 38.1, 63.5] });

@@ -1,33 +1,36 @@
-import { fromMillimetres } from '@bright-sprout/core/shared';
-import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
-import { treatmentStyle } from '../plants/index.ts';
-import type { ChartsProps } from './charts.tsx';
+import { computedText, readText } from '@bright-sprout/core/words';
+import type { ChartsProps, DotsProps } from './charts.tsx';
+import {
+  axisName,
+  chartTitle,
+  colorOf,
+  escapeText,
+  type FigureData,
+  FONT,
+  GRID,
+  groupAxis,
+  INK,
+  label,
+  mark,
+  PLAIN_LAYOUT,
+  QUIET,
+  shown,
+  spreadApart,
+  symbolOf,
+  translucent,
+} from './figure-base.ts';
 
-/** A drawing for the chart library. */
-export interface FigureData {
-  readonly data: object[];
-  readonly layout: object;
-}
-
-const INK = '#1e2b26';
-const QUIET = '#55625b';
-const GRID = '#e6dcc7';
-const FONT = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: INK };
+/** Room round the curves, in px. */
+export const CURVES_MARGIN = { l: 44, r: 150, t: 34, b: 44 } as const;
 const HEADROOM = 1.08;
 const DOT_SPREAD = 0.22;
 
-function shown(value: number, style: ValueStyle): number {
-  return style.kind === 'length' ? fromMillimetres(value, style.scale.unit) : value;
-}
-
-function unitName(style: ValueStyle): string {
-  if (style.kind === 'length') return style.scale.unit;
-  return style.kind === 'number' ? style.unit : '';
-}
-
 /** The highest value on either chart, so that both share one scale. */
 function top({ comparison, style }: ChartsProps): number {
-  const values = comparison.unitCurves.flatMap((curve) => curve.points.map((point) => point.value));
+  const values = [
+    ...comparison.unitCurves.flatMap((curve) => curve.points.map((point) => point.value)),
+    ...comparison.groups.flatMap((group) => group.points.map((point) => point.value)),
+  ];
   const bounds = comparison.treatmentCurves.flatMap((curve) =>
     curve.points.flatMap(({ interval }) => (interval.defined ? [interval.value.high] : [])),
   );
@@ -35,22 +38,11 @@ function top({ comparison, style }: ChartsProps): number {
   return shown(Math.min(Math.max(highest, ...bounds), highest * 1.35), style) * HEADROOM;
 }
 
-function translucent(color: string, share: number): string {
-  const parts = [1, 3, 5].map((at) => Number.parseInt(color.slice(at, at + 2), 16));
-  return `rgba(${parts.join(',')},${share})`;
-}
-
 function baseLayout(props: ChartsProps): object {
   return {
-    font: FONT,
-    paper_bgcolor: 'rgba(0,0,0,0)',
-    plot_bgcolor: 'rgba(0,0,0,0)',
-    showlegend: false,
-    hovermode: 'closest',
-    dragmode: false,
-    hoverlabel: { bgcolor: INK, font: { ...FONT, color: '#fffdf8' } },
+    ...PLAIN_LAYOUT,
     yaxis: {
-      range: [0, top(props)],
+      range: [Math.min(0, lowest(props)), top(props)],
       gridcolor: GRID,
       zerolinecolor: '#b9ad93',
       fixedrange: true,
@@ -59,144 +51,169 @@ function baseLayout(props: ChartsProps): object {
   };
 }
 
+/** Below 0 only where values are. */
+function lowest({ comparison, style }: ChartsProps): number {
+  const values = comparison.groups.flatMap((group) => group.points.map((point) => shown(point.value, style)));
+  return Math.min(0, ...values) * HEADROOM;
+}
+
+/** What the days of a curve are counted from. */
+export const CURVE_AXES = ['sowing', 'emergence', 'date'] as const;
+export type CurveAxis = (typeof CURVE_AXES)[number];
+
+const AXIS_WORDS: Record<CurveAxis, string> = {
+  sowing: 'days since sowing',
+  emergence: 'days since the pot was found up',
+  date: 'date',
+};
+
+/** Where the points of a curve stand on the axis; `null` leaves one out. */
+export type Placing = (unitId: string | null, age: number) => number | string | null;
+
 /** Every unit's curve thin, each treatment's mean thick with its 95 % interval as a band, named at its end. */
-export function growthCurves(props: ChartsProps): FigureData {
-  const { comparison, treatments, style, variableName, highlightId } = props;
+export function growthCurves(
+  props: ChartsProps,
+  axis: CurveAxis = 'sowing',
+  place: Placing = (_, age) => age,
+): FigureData {
+  const { comparison, treatments, style, variableName, chosen } = props;
   const data: object[] = [];
   const annotations: object[] = [];
+  const numbers = props.numbers ?? new Map<string, number>();
+  const withMeans = axis !== 'emergence';
   for (const treatment of treatments) {
-    const { color } = treatmentStyle(treatment.style);
-    const mean = comparison.treatmentCurves.find((curve) => curve.treatmentId === treatment.id)?.points ?? [];
-    const banded = mean.flatMap(({ age, interval }) =>
-      interval.defined ? [{ age, ...interval.value }] : [],
-    );
-    data.push({
-      type: 'scatter',
-      mode: 'lines',
-      x: [...banded.map(({ age }) => age), ...banded.map(({ age }) => age).reverse()],
-      y: [
-        ...banded.map(({ high }) => shown(high, style)),
-        ...banded.map(({ low }) => shown(Math.max(0, low), style)).reverse(),
-      ],
-      fill: 'toself',
-      fillcolor: translucent(color, 0.1),
-      line: { width: 0 },
-      hoverinfo: 'skip',
-    });
-    for (const curve of comparison.unitCurves.filter(({ treatmentId }) => treatmentId === treatment.id)) {
-      const isHighlight = curve.unitId === highlightId;
-      const number = comparison.groups
-        .flatMap((group) => [...group.points, ...group.counts.leftOut])
-        .find(({ unitId }) => unitId === curve.unitId)?.number;
-      data.push({
-        type: 'scatter',
-        mode: 'lines',
-        x: curve.points.map(({ age }) => age),
-        y: curve.points.map(({ value }) => shown(value, style)),
-        text: curve.points.map(({ age, value }) => `pot ${number}, day ${age}: ${readText(value, style)}`),
-        hoverinfo: 'text',
-        line: { color: translucent(color, isHighlight ? 1 : 0.38), width: isHighlight ? 4 : 1.3 },
-      });
+    const color = colorOf(treatment);
+    const mean = comparison.treatmentCurves.find((curve) => curve.groupId === treatment.id)?.points ?? [];
+    const curves = comparison.unitCurves.filter(({ groupId }) => groupId === treatment.id);
+    if (withMeans) data.push(band(props, mean, color, place));
+    const isShown = (unitId: string): boolean => chosen.size === 0 || chosen.has(unitId);
+    for (const isChosen of [false, true]) {
+      const own = curves.filter((curve) => (chosen.size > 0 && chosen.has(curve.unitId)) === isChosen);
+      if (own.length === 0) continue;
+      const share = isChosen ? 1 : chosen.size > 0 ? 0.12 : withMeans ? 0.38 : 0.7;
+      data.push(
+        unitLines(own, numbers, props, place, {
+          color: translucent(color, share),
+          width: isChosen ? 3.5 : 1.3,
+        }),
+      );
+    }
+    if (!withMeans) {
+      const end = curves.filter((curve) => isShown(curve.unitId)).at(-1);
+      const last = end?.points.at(-1);
+      const x = last && end ? place(end.unitId, last.age) : null;
+      if (x !== null && last) annotations.push(label(x, shown(last.value, style), treatment.name, color));
+      continue;
     }
     data.push({
       type: 'scatter',
       mode: 'lines',
-      x: mean.map(({ age }) => age),
+      x: mean.map(({ age }) => place(null, age)),
       y: mean.map((point) => shown(point.mean, style)),
       text: mean.map(
         (point) =>
           `${escapeText(treatment.name)}, day ${point.age}: mean ${computedText(point.mean, style)}, n = ${point.n}`,
       ),
       hoverinfo: 'text',
-      line: { color, width: 3.5 },
+      line: { color, width: chosen.size > 0 ? 2 : 3.5 },
     });
     const last = mean.at(-1);
-    if (last) {
-      annotations.push({
-        x: last.age,
-        y: shown(last.mean, style),
-        text: `${escapeText(treatment.name)}, n = ${last.n}`,
-        showarrow: false,
-        xanchor: 'left',
-        xshift: 6,
-        font: { ...FONT, color, weight: 700 },
-      });
+    const x = last ? place(null, last.age) : null;
+    if (last && x !== null) {
+      annotations.push(label(x, shown(last.mean, style), `${treatment.name}, n = ${last.n}`, color));
     }
   }
-  const { age } = comparison;
   return {
     data,
     layout: {
       ...baseLayout(props),
-      margin: { l: 44, r: 150, t: 34, b: 44 },
+      margin: CURVES_MARGIN,
       xaxis: {
-        title: { text: 'days since sowing', font: { ...FONT, color: QUIET } },
+        title: { text: AXIS_WORDS[axis], font: { ...FONT, color: QUIET } },
         gridcolor: 'rgba(0,0,0,0)',
         fixedrange: true,
-        range: [0, lastAge(comparison)],
+        ...(axis === 'sowing' ? { range: [0, lastAge(comparison)] } : {}),
         zeroline: false,
         tickfont: { color: QUIET },
       },
-      annotations: spreadApart([...annotations], top(props)).concat(
-        title(`${variableName}${unitName(style) ? `, ${unitName(style)}` : ''}`),
-      ),
-      shapes:
-        age === null
-          ? []
-          : [
-              {
-                type: 'line',
-                x0: age,
-                x1: age,
-                y0: 0,
-                y1: 1,
-                yref: 'paper',
-                line: { color: INK, width: 1.5, dash: 'dot' },
-              },
-            ],
+      annotations: spreadApart(annotations, top(props)).concat(chartTitle(axisName(variableName, style))),
     },
   };
 }
 
-function lastAge(comparison: ChartsProps['comparison']): number {
-  return Math.max(1, ...comparison.unitCurves.flatMap((curve) => curve.points.map(({ age }) => age)));
+/** The day compared, as a line across the curves; none where the pots share no age. */
+export function dayMark(
+  age: number | null,
+  axis: CurveAxis = 'sowing',
+  place: Placing = (_, own) => own,
+): object[] {
+  const at = age === null || axis === 'emergence' ? null : place(null, age);
+  return at === null ? [] : [mark('x', at)];
 }
 
-function title(text: string): object {
+/** The 95 % interval of a mean as a band. */
+function band(
+  { style }: ChartsProps,
+  mean: ChartsProps['comparison']['treatmentCurves'][number]['points'],
+  color: string,
+  place: Placing,
+): object {
+  const banded = mean.flatMap(({ age, interval }) => (interval.defined ? [{ age, ...interval.value }] : []));
+  const x = banded.map(({ age }) => place(null, age));
   return {
-    text,
-    x: 0,
-    y: 1,
-    xref: 'paper',
-    yref: 'paper',
-    xanchor: 'left',
-    yanchor: 'bottom',
-    yshift: 8,
-    xshift: -34,
-    showarrow: false,
-    font: { ...FONT, color: QUIET },
+    type: 'scatter',
+    mode: 'lines',
+    x: [...x, ...[...x].reverse()],
+    y: [
+      ...banded.map(({ high }) => shown(high, style)),
+      ...banded.map(({ low }) => shown(Math.max(0, low), style)).reverse(),
+    ],
+    fill: 'toself',
+    fillcolor: translucent(color, 0.1),
+    line: { width: 0 },
+    hoverinfo: 'skip',
   };
 }
 
-/** Moves the names of curves that end close together apart, so that each can be read. */
-function spreadApart(annotations: object[], highest: number): object[] {
-  const gap = highest * 0.062;
-  const byHeight = (annotations as { y: number }[]).sort((a, b) => a.y - b.y);
-  byHeight.forEach((annotation, index) => {
-    const below = byHeight[index - 1];
-    if (below && annotation.y - below.y < gap) annotation.y = below.y + gap;
-  });
-  return byHeight;
+/** Many curves as one trace with gaps between them: hundreds of pots stay quick to draw. */
+function unitLines(
+  curves: ChartsProps['comparison']['unitCurves'],
+  numbers: ReadonlyMap<string, number>,
+  { style }: ChartsProps,
+  place: Placing,
+  line: object,
+): object {
+  const x: (number | string | null)[] = [];
+  const y: (number | null)[] = [];
+  const text: string[] = [];
+  for (const { unitId, points } of curves) {
+    for (const { age, value } of points) {
+      const at = place(unitId, age);
+      if (at === null) continue;
+      x.push(at);
+      y.push(shown(value, style));
+      text.push(`pot ${numbers.get(unitId) ?? ''}, day ${age}: ${readText(value, style)}`);
+    }
+    x.push(null);
+    y.push(null);
+    text.push('');
+  }
+  return { type: 'scatter', mode: 'lines', x, y, text, hoverinfo: 'text', connectgaps: false, line };
+}
+
+/** The last age on the axis of the curves. */
+export function lastAge(comparison: Pick<ChartsProps['comparison'], 'unitCurves'>): number {
+  return Math.max(1, ...comparison.unitCurves.flatMap((curve) => curve.points.map(({ age }) => age)));
 }
 
 /** One mark a unit, with the mean and its 95 % interval beside them, n below. */
-export function dotPlot(props: ChartsProps): FigureData {
-  const { comparison, treatments, style, highlightId } = props;
+export function dotPlot(props: DotsProps): FigureData {
+  const { comparison, treatments, style, chosen } = props;
   const data: object[] = [];
   const annotations: object[] = [];
   treatments.forEach((treatment, column) => {
-    const { color, symbol } = treatmentStyle(treatment.style);
-    const group = comparison.groups.find(({ treatmentId }) => treatmentId === treatment.id);
+    const [color, symbol] = [colorOf(treatment), symbolOf(treatment)];
+    const group = comparison.groups.find(({ groupId }) => groupId === treatment.id);
     if (!group) return;
     const { mean, interval } = group.description;
     data.push({
@@ -208,10 +225,10 @@ export function dotPlot(props: ChartsProps): FigureData {
       hoverinfo: 'text',
       marker: {
         symbol,
-        opacity: 1,
+        opacity: group.points.map(({ unitId }) => (chosen.size === 0 || chosen.has(unitId) ? 1 : 0.25)),
         color,
-        size: group.points.map(({ unitId }) => (unitId === highlightId ? 18 : 11)),
-        line: { color: INK, width: group.points.map(({ unitId }) => (unitId === highlightId ? 2 : 0)) },
+        size: group.points.map(({ unitId }) => (chosen.has(unitId) ? 18 : 11)),
+        line: { color: INK, width: group.points.map(({ unitId }) => (chosen.has(unitId) ? 2 : 0)) },
       },
       cliponaxis: false,
     });
@@ -239,31 +256,18 @@ export function dotPlot(props: ChartsProps): FigureData {
       });
     }
   });
-  const names = treatments.map((treatment) => {
-    const n = comparison.groups.find(({ treatmentId }) => treatmentId === treatment.id)?.points.length ?? 0;
-    return `<b>${escapeText(treatment.name)}</b><br>n = ${n} ${n === 1 ? 'pot' : 'pots'}`;
-  });
+  const pots = (group: { id: string }): string => {
+    const n = comparison.groups.find(({ groupId }) => groupId === group.id)?.points.length ?? 0;
+    return `n = ${n} ${n === 1 ? 'pot' : 'pots'}`;
+  };
   const when = comparison.age === null ? 'on this day' : `day ${comparison.age}`;
   return {
     data,
     layout: {
       ...baseLayout(props),
       margin: { l: 34, r: 12, t: 34, b: 44 },
-      xaxis: {
-        tickvals: treatments.map((_, index) => index),
-        ticktext: names,
-        range: [-0.6, treatments.length - 0.4],
-        fixedrange: true,
-        gridcolor: 'rgba(0,0,0,0)',
-        zeroline: false,
-        tickangle: 0,
-      },
-      annotations: [...annotations, title(`each pot, ${when} · bar: mean with 95 % interval`)],
+      xaxis: groupAxis(treatments, pots),
+      annotations: [...annotations, chartTitle(`each pot, ${when} · bar: mean with 95 % interval`)],
     },
   };
-}
-
-/** The chart library reads a little HTML in labels; names are plain text. */
-function escapeText(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 }

@@ -2,7 +2,7 @@ import type { ExperimentView, UnitView, VariableView } from '@bright-sprout/cont
 import type { ReadingView } from '@bright-sprout/contract/record';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay, type LengthScale, type LengthUnit } from '@bright-sprout/core/shared';
-import { readText, type ValueStyle } from '@bright-sprout/core/words';
+import { readText, type ValueStyle, variableStyle } from '@bright-sprout/core/words';
 
 /** What is known of each unit: its findings in day order. */
 export type Findings = ReadonlyMap<string, readonly UnitDay[]>;
@@ -54,10 +54,7 @@ export function scaleOf(variable: VariableView): LengthScale {
 
 /** How values of a variable are written. */
 export function styleOf(variable: VariableView): ValueStyle {
-  if (variable.kind === 'length') {
-    return { kind: 'length', scale: scaleOf(variable), isHeight: variable.name === 'height' };
-  }
-  return variable.kind === 'count' ? { kind: 'count' } : { kind: 'number', unit: variable.unit };
+  return variableStyle(variable);
 }
 
 const STATE_WORDS = {

@@ -1,3 +1,4 @@
+export { CARE_WORDS, careText } from './care-text.ts';
 export { ExperimentProvider, type OpenExperiment, treatmentOf, useExperiment } from './context.tsx';
 export {
   type Findings,

@@ -1,9 +1,12 @@
+import type { CareView } from '@bright-sprout/contract/care';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { type RibbonDay, ribbonDays, type ScheduledTask } from '@bright-sprout/core/schedule';
 import { type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { TASK_WORDS } from '@bright-sprout/core/words';
+import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef } from 'react';
-import { treatmentOf, useCalendar, useExperiment } from '../experiment/index.ts';
+import { careQuery } from '../api/index.ts';
+import { CARE_WORDS, treatmentOf, useCalendar, useExperiment } from '../experiment/index.ts';
 import { treatmentStyle } from '../plants/index.ts';
 import { longDay, monthOf } from '../ui/index.ts';
 
@@ -27,6 +30,8 @@ export function Ribbon() {
       }),
     [experiment, stylesByDay, calendar?.emergence],
   );
+  const care = useQuery(careQuery(experiment.id)).data;
+  const careByDay = useMemo(() => careWordsByDay(care ?? []), [care]);
   const flags = useMemo(() => flagsByDay(calendar?.tasks ?? []), [calendar]);
   const chosen = days.some((notch) => notch.day === day) ? day : days[0]?.day;
 
@@ -78,6 +83,7 @@ export function Ribbon() {
             isLesson={notch.day === experiment.lessonOn}
             styles={stylesByDay.get(notch.day) ?? []}
             flags={flags.get(notch.day) ?? []}
+            care={careByDay.get(notch.day) ?? []}
             onChoose={() => setDay(notch.day)}
           />
         ))}
@@ -94,6 +100,7 @@ function Notch({
   isLesson,
   styles,
   flags,
+  care,
   onChoose,
 }: {
   notch: RibbonDay;
@@ -103,6 +110,7 @@ function Notch({
   isLesson: boolean;
   styles: readonly number[];
   flags: readonly string[];
+  care: readonly string[];
   onChoose: () => void;
 }) {
   const classes = ['notch'];
@@ -118,6 +126,7 @@ function Notch({
     isLesson ? 'lesson' : '',
     styles.length > 0 ? 'has readings' : '',
     ...flags,
+    ...care,
   ].filter(Boolean);
   return (
     <div className="notch-place">
@@ -133,10 +142,11 @@ function Notch({
         data-day={notch.day}
         tabIndex={isChosen ? 0 : -1}
         className={classes.join(' ')}
-        title={flags.join(', ')}
+        title={[...flags, ...care].join(', ')}
         onClick={onChoose}
       >
         {flags.length > 0 && <i className="task-flag" aria-hidden="true" />}
+        {care.length > 0 && <i className="care-drop" aria-hidden="true" />}
         {Number(notch.day.slice(8))}
       </button>
       <span className="notch-below" aria-hidden="true">
@@ -181,6 +191,17 @@ function flagsByDay(tasks: readonly ScheduledTask[]): Map<string, string[]> {
   for (const task of tasks) {
     if (UNFLAGGED.includes(task.code) || task.doneOn !== null) continue;
     byDay.set(task.day, [...(byDay.get(task.day) ?? []), task.title || TASK_WORDS[task.code]]);
+  }
+  return byDay;
+}
+
+/** What was done on each day, each kind once. */
+function careWordsByDay(events: readonly CareView[]): Map<string, string[]> {
+  const byDay = new Map<string, string[]>();
+  for (const event of events.filter(({ isUndone }) => !isUndone)) {
+    const words = byDay.get(event.happenedOn) ?? [];
+    const word = CARE_WORDS[event.kind].toLowerCase();
+    if (!words.includes(word)) byDay.set(event.happenedOn, [...words, word]);
   }
   return byDay;
 }

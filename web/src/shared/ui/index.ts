@@ -1,4 +1,6 @@
+export { ClaimNotes } from './claim-notes.tsx';
 export { inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
 export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { useRemembered } from './remembered.ts';
+export { QrCode } from './qr-code.tsx';

@@ -1,0 +1,143 @@
+import type { TemporaryApplication } from '@bright-sprout/scripts';
+import type mysql from 'mysql2/promise';
+import { v7 as uuid } from 'uuid';
+import type { ApiClient } from './client.ts';
+
+const STUDENTS = 60;
+const READINGS = 20;
+/** Each student keeps a reading about every so often, so that the class takes most of a minute. */
+const PAUSE_MS = 2400;
+const INSERTS = 300;
+
+/** Sixty students reading at once. */
+export interface ClassroomBench {
+  readonly students: number;
+  readonly readings: number;
+  readonly seconds: number;
+  readonly lost: number;
+  readonly doubled: number;
+  /** Times of a student's save, in ms. */
+  readonly saves: number[];
+  /** Times of a bare committed INSERT on one connection while the class reads, in ms. */
+  readonly inserts: number[];
+}
+
+interface Experiment {
+  readonly today: string;
+  readonly units: readonly { readonly id: string }[];
+  readonly variables: readonly { readonly id: string }[];
+}
+
+const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
+  VALUES (?, ?, ?, ?, 'up', 12.5, '1.25', 'cm', 0.1, 'bench')`;
+
+/** Lets a whole year group read within a minute, bare INSERTs into a second experiment going on meanwhile. */
+export async function classroom(
+  application: TemporaryApplication,
+  teacher: ApiClient,
+  connection: mysql.Connection,
+): Promise<ClassroomBench> {
+  const classId = uuid();
+  const days = { meetingDays: [1, 2, 3, 4, 5, 6, 7], holidays: [] };
+  const about = { name: 'Bench', readingLevel: '8-10', timeZone: 'UTC', ...days };
+  const { code } = (await teacher.put(`/classes/${classId}`, about)) as { code: string };
+  const students = Array.from({ length: STUDENTS }, (_, index) => ({
+    id: uuid(),
+    displayName: `S${index}`,
+    tile: 'snail',
+    teamId: null,
+  }));
+  await teacher.put(`/classes/${classId}/roster`, { teams: [], students });
+  const path = `/experiments/${uuid()}`;
+  const experiment = await sownExperiment(teacher, path);
+  await teacher.put(`${path}/class`, { classId, units: [] });
+  const bare = await sownExperiment(teacher, `/experiments/${uuid()}`);
+  const devices = await Promise.all(students.map(({ id }) => joined(application, code, id)));
+
+  const saves: number[] = [];
+  const sent: string[] = [];
+  const started = performance.now();
+  const reading = async (cookie: string, index: number): Promise<void> => {
+    await pause((PAUSE_MS * index) / STUDENTS);
+    for (let turn = 0; turn < READINGS; turn += 1) {
+      const id = uuid();
+      const unitId = experiment.units[(index + turn) % experiment.units.length]?.id;
+      const body = { ...readingOf(experiment), unitId };
+      const before = performance.now();
+      await send(application, 'PUT', `/door/readings/${id}`, cookie, body);
+      saves.push(performance.now() - before);
+      sent.push(id);
+      if (turn < READINGS - 1) await pause(PAUSE_MS);
+    }
+  };
+  const inserts: number[] = [];
+  const inserting = async (): Promise<void> => {
+    for (let turn = 0; turn < INSERTS; turn += 1) {
+      const unitId = bare.units[turn % bare.units.length]?.id ?? null;
+      const before = performance.now();
+      await connection.execute(INSERT, [uuid(), unitId, bare.variables[0]?.id ?? null, bare.today]);
+      inserts.push(performance.now() - before);
+      await pause((PAUSE_MS * READINGS) / INSERTS);
+    }
+  };
+  await Promise.all([...devices.map(reading), inserting()]);
+  const seconds = (performance.now() - started) / 1000;
+  const stored = ((await teacher.get(`${path}/readings`)) as { id: string }[]).map(({ id }) => id);
+  await teacher.remove(path);
+  return {
+    students: STUDENTS,
+    readings: sent.length,
+    seconds,
+    lost: sent.filter((id) => !stored.includes(id)).length,
+    doubled: stored.length - new Set(stored).size,
+    saves,
+    inserts,
+  };
+}
+
+async function sownExperiment(teacher: ApiClient, path: string): Promise<Experiment> {
+  const experiment = (await teacher.put(path, { question: 'Read by all?', cropId: 'oat' })) as Experiment;
+  await teacher.put(`${path}/sowing`, { sowedOn: experiment.today });
+  return experiment;
+}
+
+function readingOf(experiment: Experiment): object {
+  return {
+    variableId: experiment.variables[0]?.id,
+    observedOn: experiment.today,
+    state: 'up',
+    value: 12.5,
+    entered: '1.25',
+    unitOfMeasure: 'cm',
+    precision: 0.1,
+  };
+}
+
+/** The cookie of a device on which a student chose a tile. */
+async function joined(application: TemporaryApplication, code: string, studentId: string): Promise<string> {
+  const door = await send(application, 'POST', '/door', '', { code });
+  const cookie = (door.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
+  await send(application, 'PUT', '/door/student', cookie, { studentId });
+  return cookie;
+}
+
+async function send(
+  application: TemporaryApplication,
+  method: string,
+  path: string,
+  cookie: string,
+  body: object,
+): Promise<Response> {
+  const answer = await fetch(`${application.address}/api${path}`, {
+    method,
+    headers: { Cookie: cookie, 'Content-Type': 'application/json' },
+    body: JSON.stringify(body),
+  });
+  if (!answer.ok) throw new Error(`${method} ${path} answered ${answer.status}: ${await answer.text()}`);
+  await answer.arrayBuffer();
+  return answer;
+}
+
+function pause(ms: number): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, ms));
+}

@@ -1,0 +1,94 @@
+import { IsBoolean, IsIn, IsISO8601, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
+import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+
+/** What an entry of the journal is. */
+export const ENTRY_KINDS = ['photo', 'drawing', 'words'] as const;
+export type EntryKind = (typeof ENTRY_KINDS)[number];
+
+/** The largest picture that is taken, in bytes; devices send far smaller ones. */
+export const MOST_PICTURE_BYTES = 2_000_000;
+
+/** A photo, a drawing or a sentence about a unit, or about the whole sill. */
+export class EntryRequest {
+  @IsOptional()
+  @IsUUID()
+  unitId: string | null;
+
+  @IsCalendarDay({ message: 'Give the day of the entry.' })
+  happenedOn: string;
+
+  @IsIn(ENTRY_KINDS)
+  kind: EntryKind;
+
+  @Trimmed()
+  @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
+  words: string;
+
+  /** The picture as base64, of a photo or drawing. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(Math.ceil((MOST_PICTURE_BYTES * 4) / 3) + 4, {
+    message: 'This picture is too large. Take it again, smaller.',
+  })
+  picture: string | null;
+}
+
+/** An entry without its picture, which has an address of its own. */
+export class EntryView {
+  @IsUUID()
+  id: string;
+
+  @IsOptional()
+  @IsUUID()
+  unitId: string | null;
+
+  @IsCalendarDay()
+  happenedOn: string;
+
+  @IsIn(ENTRY_KINDS)
+  kind: EntryKind;
+
+  @IsString()
+  words: string;
+
+  @IsBoolean()
+  hasPicture: boolean;
+
+  @IsString()
+  observer: string;
+
+  @IsISO8601()
+  recordedAt: string;
+}
+
+/** The journal of an experiment. */
+export const journalRoutes = {
+  entries: listRoute({
+    method: 'GET',
+    path: '/experiments/:experimentId/journal',
+    summary: 'Photos, drawings and sentences, the newest last',
+    access: 'owner',
+    answer: EntryView,
+  }),
+  keepEntry: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/journal/:entryId',
+    summary: 'Keep an entry under an id made on the device',
+    access: 'owner',
+    body: EntryRequest,
+    answer: EntryView,
+  }),
+  removeEntry: route({
+    method: 'DELETE',
+    path: '/experiments/:experimentId/journal/:entryId',
+    summary: 'Remove an entry with its picture for good',
+    access: 'owner',
+  }),
+  picture: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/journal/:entryId/picture',
+    summary: 'The picture of an entry',
+    access: 'owner',
+    file: 'image/jpeg',
+  }),
+} as const;

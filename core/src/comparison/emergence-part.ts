@@ -1,0 +1,123 @@
+import {
+  type Check,
+  checksFromCounts,
+  checksFromUnits,
+  type Emergence,
+  emergences,
+  type GerminationIndices,
+  germinationIndices,
+  waitsOf,
+} from '../germination/index.ts';
+import type { UnitDay } from '../growth/index.ts';
+import { type CalendarDay, notDefined } from '../shared/index.ts';
+import { binomialTest, kaplanMeier, type KaplanMeier, logRank } from '../statistics/index.ts';
+import type { Design } from './grouping.ts';
+import { chiSquareLine, lineOf, testLine, type TestOutcome } from './test-line.ts';
+import type { Comparison, ComparedUnit } from './types.ts';
+
+/** How a group came up. */
+export interface GroupEmergence {
+  readonly groupId: string;
+  /** Whether seeds were counted, or each pot is up or not. */
+  readonly counted: 'seeds' | 'pots';
+  readonly checks: readonly Check[];
+  readonly indices: GerminationIndices;
+  /** Pots waiting to come up, those not up yet as waiting. */
+  readonly waiting: KaplanMeier;
+  readonly againstPacket: TestOutcome;
+}
+
+/** How the seeds came up. */
+export interface EmergencePart {
+  readonly groups: readonly GroupEmergence[];
+  readonly units: readonly (Emergence & { readonly groupId: string })[];
+  readonly logRank: TestOutcome;
+  /** What the packet states, 0–1. */
+  readonly packetRate: number | null;
+  /** Several seeds share a pot, so that seeds are not independent. */
+  readonly seedsSharePots: boolean;
+}
+
+/** What emergence is read from. */
+export interface EmergenceReadings {
+  /** Findings that say whether a unit is up. */
+  readonly histories: ReadonlyMap<string, readonly UnitDay[]>;
+  /** Findings of the number of seeds up; `null` when nobody counts them. */
+  readonly counts: ReadonlyMap<string, readonly UnitDay[]> | null;
+  readonly packetRate: number | null;
+}
+
+/**
+ * How each group came up until the day of the comparison. Seeds are counted where a count was read, else pots.
+ * @param units the compared units with their groups
+ */
+export function emergencePart(
+  comparison: Comparison,
+  design: Design,
+  units: readonly ComparedUnit[],
+  { histories, counts, packetRate }: EmergenceReadings,
+): EmergencePart {
+  const sown = new Map(design.units.map((unit) => [unit.id, unit]));
+  const states = until(histories, comparison.day);
+  const counted = counts && until(counts, comparison.day);
+  const counting = counted && counted.size > 0 ? 'seeds' : 'pots';
+  const source = counted && counted.size > 0 ? counted : states;
+  const found = units.flatMap((unit) => {
+    const own = sown.get(unit.id);
+    return own ? emergences([own], states).map((one) => ({ ...one, groupId: unit.groupId })) : [];
+  });
+  const groups = comparison.groups.map(({ groupId, description }): GroupEmergence => {
+    const own = units.filter((unit) => unit.groupId === groupId).flatMap((unit) => sown.get(unit.id) ?? []);
+    const looked = own.filter((unit) => unit.sowedOn !== null && source.has(unit.id));
+    const checks = counting === 'seeds' ? checksFromCounts(looked, source) : checksFromUnits(looked, source);
+    const seeds = looked.every((unit) => unit.seedsSown !== null)
+      ? looked.reduce((sum, unit) => sum + (unit.seedsSown ?? 0), 0)
+      : null;
+    const total = counting === 'pots' ? looked.length : seeds;
+    const mean = description.mean.defined && comparison.summary === 'day' ? description.mean.value : null;
+    const indices = germinationIndices(checks, total, mean);
+    const waits = waitsOf(found.filter((one) => one.groupId === groupId));
+    return {
+      groupId,
+      counted: counting,
+      checks,
+      indices,
+      waiting: kaplanMeier(waits),
+      againstPacket: againstPacket(
+        indices,
+        packetRate,
+        counting === 'pots' && looked.some((unit) => unit.seedsSown !== 1),
+      ),
+    };
+  });
+  const waits = comparison.groups.map(({ groupId }) =>
+    waitsOf(found.filter((one) => one.groupId === groupId)),
+  );
+  return {
+    groups,
+    units: found,
+    logRank: chiSquareLine('log_rank', logRank(waits)),
+    packetRate,
+    seedsSharePots: design.units.some((unit) => (unit.seedsSown ?? 1) > 1),
+  };
+}
+
+/** Seeds up against the packet's rate; pots with several seeds say nothing of single seeds. */
+function againstPacket(indices: GerminationIndices, rate: number | null, hasSeveral: boolean): TestOutcome {
+  if (rate === null) return notDefined('no-packet-rate');
+  if (indices.sown === null) return notDefined('no-seed-count');
+  if (hasSeveral) return notDefined('seeds-share-pots');
+  const test = binomialTest(Math.min(indices.up, indices.sown), indices.sown, rate);
+  return lineOf(test, (p) => testLine('binomial_exact', p));
+}
+
+function until(
+  histories: ReadonlyMap<string, readonly UnitDay[]>,
+  day: CalendarDay,
+): Map<string, readonly UnitDay[]> {
+  const found = [...histories].map(([unitId, history]): [string, readonly UnitDay[]] => [
+    unitId,
+    history.filter((finding) => finding.day <= day),
+  ]);
+  return new Map(found.filter(([, history]) => history.length > 0));
+}

@@ -1,0 +1,171 @@
+import type { UnitDay } from '../growth/index.ts';
+import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
+import {
+  around,
+  describe,
+  type Description,
+  factorialAnova,
+  leastSquares,
+  meanOf,
+  tForInterval,
+  twoSidedT,
+} from '../statistics/index.ts';
+import { lineOf, testLine, type TestOutcome } from './test-line.ts';
+import type { ComparedUnit, NotUpRule } from './types.ts';
+import { valueUnder } from './value-under-rule.ts';
+
+/** One class's run of a plan. Groups are matched between classes by name. */
+export interface StudyRun {
+  readonly id: string;
+  readonly name: string;
+  readonly groups: readonly { readonly id: string; readonly name: string; readonly isControl: boolean }[];
+  readonly units: readonly ComparedUnit[];
+  readonly histories: ReadonlyMap<string, readonly UnitDay[]>;
+}
+
+/** One treatment in one class. */
+export interface StudyCell {
+  readonly runId: string;
+  readonly group: string;
+  readonly description: Description;
+}
+
+/** A difference with each class compared within itself. */
+export interface PooledDifference {
+  readonly first: string;
+  readonly second: string;
+  /** Second minus first, classes as blocks, with its 95 % interval. */
+  readonly result: Outcome<{
+    readonly difference: number;
+    readonly low: number;
+    readonly high: number;
+    readonly df: number;
+    readonly p: number;
+  }>;
+}
+
+/** Several classes together, each a block. */
+export interface StudyPart {
+  /** Days since sowing that units are compared at, with the nearest reading a day away at most. */
+  readonly age: number;
+  readonly runs: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly units: number;
+    readonly measured: number;
+  }[];
+  readonly groups: readonly string[];
+  readonly cells: readonly StudyCell[];
+  readonly treatment: TestOutcome;
+  readonly run: TestOutcome;
+  /** Whether the treatment did differently in different classes. */
+  readonly interaction: TestOutcome;
+  readonly differences: readonly PooledDifference[];
+}
+
+/** A unit counts by its reading nearest to the age compared, so many days away at most. */
+export const FARTHEST_STUDY_DAYS = 1;
+
+/** Pools runs of one plan at an age, one value a unit, classes as blocks; treatments in one class only stay out. */
+export function studyPart(runs: readonly StudyRun[], age: number, rule: NotUpRule): StudyPart {
+  const counts = new Map<string, number>();
+  for (const run of runs)
+    for (const name of new Set(run.groups.map((group) => group.name))) {
+      counts.set(name, (counts.get(name) ?? 0) + 1);
+    }
+  const control = runs[0]?.groups.find((group) => group.isControl)?.name;
+  const names = [...counts].filter(([, count]) => count > 1 || runs.length === 1).map(([name]) => name);
+  const groups = names.sort((a, b) => Number(b === control) - Number(a === control));
+  const values = runs.map((run) => valuesAt(run, age, rule));
+  const cells = runs.flatMap((run, at) =>
+    groups.map((group): StudyCell => ({
+      runId: run.id,
+      group,
+      description: describe(values[at]?.get(group) ?? []),
+    })),
+  );
+  const units = runs.flatMap((_, block) =>
+    groups.flatMap((group, level) =>
+      (values[block]?.get(group) ?? []).map((value) => ({ value, level, block })),
+    ),
+  );
+  const blocks = new Set(units.map((unit) => unit.block)).size;
+  const anova =
+    blocks < 2
+      ? notDefined('one-class')
+      : factorialAnova(
+          units.map(({ value, level, block }) => ({ value, levels: [level, block], block: 0 })),
+          'II',
+        );
+  const term = (factors: readonly number[]): TestOutcome => {
+    if (!anova.defined) return anova;
+    const found = anova.value.terms.find((one) => one.factors.join() === factors.join());
+    if (!found) return notDefined('no-residual');
+    return lineOf(found.test, ({ f, p }) => testLine('factorial', p, f, found.df, anova.value.errorDf));
+  };
+  return {
+    age,
+    runs: runs.map(({ id, name, units: all }, at) => ({
+      id,
+      name,
+      units: all.length,
+      measured: [...(values[at]?.values() ?? [])].reduce((sum, own) => sum + own.length, 0),
+    })),
+    groups,
+    cells,
+    treatment: term([0]),
+    run: term([1]),
+    interaction: term([0, 1]),
+    differences: groups.slice(1).map((second, index) => ({
+      first: groups[0] as string,
+      second,
+      result: blocks < 2 ? notDefined('one-class') : pooled(units, 0, index + 1),
+    })),
+  };
+}
+
+/** The values of a run at an age, by the name of the group. */
+function valuesAt(run: StudyRun, age: number, rule: NotUpRule): Map<string, number[]> {
+  const names = new Map(run.groups.map((group) => [group.id, group.name]));
+  const byGroup = new Map<string, number[]>();
+  for (const unit of run.units) {
+    const name = names.get(unit.groupId);
+    if (name === undefined || unit.sowedOn === null) continue;
+    let [best, distance] = [undefined as UnitDay | undefined, FARTHEST_STUDY_DAYS + 1];
+    for (const finding of run.histories.get(unit.id) ?? []) {
+      const away = Math.abs(daysBetween(unit.sowedOn, finding.day) - age);
+      if (away < distance) [best, distance] = [finding, away];
+    }
+    const value = best && valueUnder(rule, best);
+    if (value === undefined) continue;
+    const own = byGroup.get(name) ?? [];
+    own.push(value);
+    byGroup.set(name, own);
+  }
+  return byGroup;
+}
+
+/** Second minus first with classes as blocks: the coefficient of an additive least-squares model of both treatments. */
+function pooled(
+  all: readonly { readonly value: number; readonly level: number; readonly block: number }[],
+  first: number,
+  second: number,
+): PooledDifference['result'] {
+  const units = all.filter((unit) => unit.level === first || unit.level === second);
+  const blocks = [...new Set(units.map((unit) => unit.block))];
+  const contrast = units.map((unit) => (unit.level === second ? 1 : 0));
+  const others = blocks.map((block) => units.map((unit) => (unit.block === block ? 1 : 0)));
+  const y = units.map((unit) => unit.value);
+  if (y.length < 3) return notDefined('group-too-small');
+  const apart = leastSquares(contrast, others);
+  const full = leastSquares(y, [...others, contrast]);
+  const df = y.length - full.rank;
+  if (apart.squares < 1e-9) return notDefined('missing-cells');
+  if (df < 1) return notDefined('no-residual');
+  const difference =
+    apart.residuals.reduce((sum, value, index) => sum + value * (y[index] as number), 0) / apart.squares;
+  const se = Math.sqrt(full.squares / df / apart.squares);
+  if (!(se > 1e-12 * Math.abs(meanOf(y)))) return notDefined('no-spread');
+  const interval = around(difference, tForInterval(0.95, df) * se);
+  return defined({ difference, ...interval, df, p: twoSidedT(difference / se, df) });
+}

@@ -1,0 +1,138 @@
+import type { ReadingFact } from '../growth/index.ts';
+import { type CalendarDay, defined, notDefined, type Outcome } from '../shared/index.ts';
+import {
+  type Agreement,
+  agreementOf,
+  describe,
+  type Description,
+  factorialAnova,
+  meanOf,
+} from '../statistics/index.ts';
+import type { Design } from './grouping.ts';
+import { lineOf, testLine, type TestOutcome } from './test-line.ts';
+import type { Comparison } from './types.ts';
+
+/** A reading with who made it. */
+export interface ObservedFact extends ReadingFact {
+  readonly observer: string;
+}
+
+/** What a team read of its own pots. */
+export interface TeamFigures {
+  readonly team: string;
+  /** Of each pot, its value less the mean of all pots treated the same. */
+  readonly offset: Description;
+  /** By treatment. */
+  readonly groups: readonly { readonly groupId: string; readonly description: Description }[];
+  /** Pots of the team read by a second person on one day. */
+  readonly agreement: Agreement;
+}
+
+/** Is it the plants or the measuring? */
+export interface TeamsPart {
+  readonly teams: readonly TeamFigures[];
+  /** Teams after treatments, type II. */
+  readonly test: TestOutcome;
+  /** All pots that two people read on one day. */
+  readonly agreement: Agreement;
+  /** SD of pots treated the same, pooled. */
+  readonly plantSd: Outcome<number>;
+  /** Share of the variance of pots treated the same that reading errors can make, 0–1. */
+  readonly readingShare: Outcome<number>;
+}
+
+/** Compares the teams on what they read alike. @param readings of the variable, in the order they were made */
+export function teamsPart(
+  comparison: Comparison,
+  design: Design,
+  readings: readonly ObservedFact[],
+): TeamsPart {
+  const teamOf = new Map(design.units.map((unit) => [unit.id, unit.team]));
+  const teams = [...new Set(design.units.map((unit) => unit.team).filter((team) => team !== ''))].sort();
+  const points = comparison.groups.flatMap((group, at) => {
+    const mean = group.points.length > 0 ? meanOf(group.points.map((point) => point.value)) : 0;
+    return group.points.map(({ unitId, value }) => ({
+      team: teamOf.get(unitId) ?? '',
+      groupId: group.groupId,
+      at,
+      value,
+      offset: value - mean,
+    }));
+  });
+  const pairs = twiceRead(readings, comparison.day);
+  const plantSd = pooledSd(comparison);
+  const agreement = agreementOf(pairs.map((pair) => pair.values));
+  return {
+    teams: teams.map((team) => {
+      const own = points.filter((point) => point.team === team);
+      return {
+        team,
+        offset: describe(own.map((point) => point.offset)),
+        groups: comparison.groups.map(({ groupId }) => ({
+          groupId,
+          description: describe(own.filter((point) => point.groupId === groupId).map((point) => point.value)),
+        })),
+        agreement: agreementOf(
+          pairs.filter((pair) => teamOf.get(pair.unitId) === team).map((pair) => pair.values),
+        ),
+      };
+    }),
+    test: teamTest(points, teams),
+    agreement,
+    plantSd,
+    readingShare: readingShare(agreement, plantSd),
+  };
+}
+
+function teamTest(
+  points: readonly { readonly team: string; readonly at: number; readonly value: number }[],
+  teams: readonly string[],
+): TestOutcome {
+  const own = points.filter((point) => teams.includes(point.team));
+  if (new Set(own.map((point) => point.team)).size < 2) return notDefined('one-team');
+  const found = factorialAnova(
+    own.map(({ team, at, value }) => ({ value, levels: [teams.indexOf(team)], block: at })),
+    'II',
+  );
+  if (!found.defined) return found;
+  const { terms, errorDf } = found.value;
+  const term = terms.find((candidate) => candidate.factors.length === 1);
+  if (!term) return notDefined('one-team');
+  return lineOf(term.test, ({ f, p }) => testLine('factorial', p, f, term.df, errorDf));
+}
+
+/** First and second value of every pot that two people read on one day, up to the day compared. */
+function twiceRead(
+  readings: readonly ObservedFact[],
+  day: CalendarDay,
+): { unitId: string; values: [number, number] }[] {
+  const byPotAndDay = new Map<string, ObservedFact[]>();
+  for (const reading of readings) {
+    if (reading.value === null || reading.day > day) continue;
+    const key = `${reading.unitId} ${reading.day}`;
+    byPotAndDay.set(key, [...(byPotAndDay.get(key) ?? []), reading]);
+  }
+  return [...byPotAndDay.values()].flatMap((group) => {
+    const [first, ...others] = group;
+    const second = others.find((reading) => reading.observer !== first?.observer);
+    if (!first || !second || first.value === null || second.value === null) return [];
+    return [{ unitId: first.unitId, values: [first.value, second.value] as [number, number] }];
+  });
+}
+
+function pooledSd(comparison: Comparison): Outcome<number> {
+  let [squares, df] = [0, 0];
+  for (const { description } of comparison.groups) {
+    if (!description.sd.defined) continue;
+    squares += description.sd.value ** 2 * (description.n - 1);
+    df += description.n - 1;
+  }
+  return df > 0 ? defined(Math.sqrt(squares / df)) : notDefined('group-too-small');
+}
+
+function readingShare(agreement: Agreement, plantSd: Outcome<number>): Outcome<number> {
+  if (!agreement.technicalError.defined) return notDefined('nobody-read-twice');
+  if (!plantSd.defined) return plantSd;
+  if (plantSd.value === 0) return notDefined('no-spread');
+  return defined(Math.min(1, agreement.technicalError.value ** 2 / plantSd.value ** 2));
+}

@@ -1,0 +1,27 @@
+/** What may be read of each unit beside what the plan measures. */
+export const ALSO_READ = ['seeds up', 'leaves', 'stage', 'colour', 'vigour'] as const;
+export type AlsoRead = (typeof ALSO_READ)[number];
+
+/** Scores in rising order; a score's value is its place from 1. */
+const SCORES: Readonly<Record<string, readonly string[]>> = {
+  stage: ['seed leaves', 'first true leaf', 'more leaves', 'bud', 'flower', 'pod or fruit'],
+  colour: ['brown', 'yellow', 'pale green', 'green', 'dark green'],
+  vigour: ['limp', 'weak', 'fair', 'strong'],
+};
+
+/** The scores of a variable, the first of value 1; undefined for one that is not scored. */
+export function scoresOf(variable: string): readonly string[] | undefined {
+  return SCORES[variable];
+}
+
+/** How a variable that is read beside the plan's own is kept. */
+export function alsoReadVariable(name: AlsoRead): {
+  readonly name: AlsoRead;
+  readonly kind: 'count' | 'score';
+  readonly unit: string;
+  readonly step: 1;
+} {
+  const isScore = name in SCORES;
+  const unit = name === 'seeds up' ? 'seeds' : name === 'leaves' ? 'leaves' : '';
+  return { name, kind: isScore ? 'score' : 'count', unit, step: 1 };
+}

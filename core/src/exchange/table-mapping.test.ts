@@ -1,0 +1,173 @@
+import { describe, expect, test } from '@jest/globals';
+import { compareTreatments, grouped } from '../comparison/index.ts';
+import { calendarDay } from '../shared/index.ts';
+import { guessMapping, readMapped, type TableMapping, type TidyResult } from './index.ts';
+
+const TODAY = calendarDay('2026-05-29');
+
+function table(text: string): string[][] {
+  return text.split('\n').map((line) => line.split(','));
+}
+
+function opened(text: string, changes: Partial<TableMapping> = {}) {
+  const rows = table(text);
+  const mapping = { ...guessMapping(rows, TODAY), ...changes };
+  return { mapping, result: readMapped(rows, mapping, 'Foreign') };
+}
+
+function experimentOf(result: TidyResult) {
+  if (!result.ok) throw new Error(JSON.stringify(result.problems));
+  return result.experiment;
+}
+
+describe('a foreign table by its own columns', () => {
+  test('final weights by group, without days and pots: a pot a row', () => {
+    const { mapping, result } = opened(
+      'weight,group\n4.17,ctrl\n5.58,ctrl\n4.81,trt1\n4.17,trt1\n6.31,trt2\n5.12,trt2',
+    );
+    expect(mapping).toMatchObject({ shape: 'long', roles: ['value', 'treatment'], control: 'ctrl' });
+    const experiment = experimentOf(result);
+    expect(experiment.variables).toEqual([{ name: 'weight', kind: 'number', unit: '', step: 0.01 }]);
+    expect(experiment.units).toHaveLength(6);
+    expect(experiment.treatments.map(({ name, isControl }) => [name, isControl])).toEqual([
+      ['ctrl', true],
+      ['trt1', false],
+      ['trt2', false],
+    ]);
+    expect(experiment.readings.map((reading) => reading.value)).toEqual([4.17, 5.58, 4.81, 4.17, 6.31, 5.12]);
+    expect(new Set(experiment.readings.map((reading) => reading.observedOn))).toEqual(new Set([TODAY]));
+  });
+
+  test('two factors and a block become factors and a block', () => {
+    const { mapping, result } = opened(
+      'block,mix,lime,height (mm)\n1,peat,no,31\n1,peat,yes,44\n1,bark,no,28\n1,bark,yes,39\n2,peat,no,30\n2,peat,yes,47\n2,bark,no,22\n2,bark,yes,35',
+    );
+    expect(mapping.roles).toEqual(['block', 'factor', 'factor', 'value']);
+    const experiment = experimentOf(result);
+    expect(experiment.factors).toEqual(['mix', 'lime']);
+    expect(experiment.treatments.map((treatment) => treatment.levels)).toContainEqual(['bark', 'yes']);
+    expect(experiment.units.map((unit) => unit.block)).toEqual(['1', '1', '1', '1', '2', '2', '2', '2']);
+  });
+
+  test('a pot a column, a date a row, with states and gaps', () => {
+    const { mapping, result } = opened(
+      'date,Shade 1,Shade 2,Sun 1,Sun 2\n4/5/2026,not up,,0,1.5\n8/5/2026,2.0,2.2 cm,1,dead',
+    );
+    expect(mapping).toMatchObject({ shape: 'pots-in-columns', dateOrder: 'dmy', hasTreatmentRow: false });
+    const experiment = experimentOf(result);
+    expect(experiment.treatments.map((treatment) => treatment.name)).toEqual(['Shade', 'Sun']);
+    expect(experiment.readings.map(({ state, value }) => [state, value])).toEqual([
+      ['not_up', null],
+      ['up', 0],
+      ['up', 15],
+      ['up', 20],
+      ['up', 22],
+      ['up', 10],
+      ['dead', null],
+    ]);
+  });
+
+  test('a pot a column with its treatment in the row below, and days since sowing', () => {
+    const { mapping, result } = opened('day,1,2,3,4\n,dry,dry,wet,wet\n5,1,2,3,4\n9,2,3,4,5', {
+      sowedOn: calendarDay('2026-05-01'),
+    });
+    expect(mapping).toMatchObject({
+      shape: 'pots-in-columns',
+      hasTreatmentRow: true,
+      roles: ['day', 'value', 'value', 'value', 'value'],
+    });
+    const experiment = experimentOf(result);
+    expect(experiment.units.map((unit) => [unit.number, unit.treatment])).toEqual([
+      [1, 0],
+      [2, 0],
+      [3, 1],
+      [4, 1],
+    ]);
+    expect(experiment.readings[0]).toMatchObject({ observedOn: '2026-05-06', value: 10 });
+  });
+
+  test('a pot a row, a date a column', () => {
+    const { mapping, result } = opened('pot,treatment,2026-05-08,2026-05-12\nA,salt,1.5,2\nB,plain,2,3.5');
+    expect(mapping).toMatchObject({ shape: 'pots-in-rows', roles: ['unit', 'treatment', 'value', 'value'] });
+    const experiment = experimentOf(result);
+    expect(experiment.readings).toHaveLength(4);
+    expect(experiment.units.map((unit) => unit.number)).toEqual([1, 2]);
+  });
+
+  test('germination counts by day', () => {
+    const { mapping, result } = opened(
+      'dish,treatment,seeds,day,germinated\n1,warm,20,3,4\n1,warm,20,5,11\n2,cool,20,3,0\n2,cool,20,5,6',
+      { sowedOn: calendarDay('2026-05-01') },
+    );
+    expect(mapping.variable).toEqual({ name: 'seeds up', kind: 'count', unit: 'seeds' });
+    const fixed = opened('pot,treatment,seeds,day,germinated\n1,warm,20,3,4\n2,cool,20,3,0', {
+      sowedOn: calendarDay('2026-05-01'),
+    });
+    expect(experimentOf(fixed.result).units.map((unit) => unit.seedsSown)).toEqual([20, 20]);
+    expect(experimentOf(result).readings).toHaveLength(4);
+  });
+
+  test('what is opened can be compared at once', () => {
+    const experiment = experimentOf(opened('weight,group\n4,a\n5,a\n4.5,a\n7,b\n8,b\n7.5,b').result);
+    const design = {
+      factors: [],
+      treatments: experiment.treatments.map((treatment, at) => ({
+        id: String(at),
+        name: treatment.name,
+        isControl: treatment.isControl,
+        levels: [],
+        crop: '',
+        plants: 1,
+      })),
+      units: experiment.units.map((unit, at) => ({
+        id: String(at),
+        number: unit.number,
+        treatmentId: String(unit.treatment),
+        sowedOn: unit.sowedOn,
+        block: '',
+        team: '',
+        seedsSown: null,
+      })),
+    };
+    const { groups, units } = grouped(design, 'treatment');
+    const found = compareTreatments({
+      treatments: groups,
+      units,
+      readings: experiment.readings.map((reading) => ({
+        unitId: String(reading.unit),
+        day: reading.observedOn,
+        state: reading.state,
+        value: reading.value,
+      })),
+      day: TODAY,
+      rule: 'only-up',
+    });
+    expect(found.pairs[0]?.difference).toEqual({ defined: true, value: 3 });
+  });
+});
+
+describe('refused by row and column of the foreign table', () => {
+  test.each<[string, string, Partial<TableMapping>, object]>([
+    [
+      'a word among numbers',
+      'pot,group,height\n1,a,3\n2,b,tall',
+      {},
+      { row: 3, column: 'height', found: 'tall' },
+    ],
+    ['a date that is none', 'pot,group,date,height\n1,a,31/2/2026,3', {}, { row: 2, column: 'date' }],
+    ['days without a sowing', 'pot,group,day,height\n1,a,5,3', {}, { row: 2, column: 'day' }],
+    ['no column with values', 'pot,group\n1,a', {}, { row: 1, column: 'value' }],
+    ['nothing but gaps', 'pot,group,height\n1,a,\n2,b,-', {}, { row: 0, found: 'no values' }],
+    ['two treatments in one pot', 'pot,group,height\n1,a,2\n1,b,3', {}, { row: 3, column: 'treatment' }],
+    ['half a seed', 'pot,group,germinated\n1,a,2.5', {}, { row: 2, column: 'germinated' }],
+  ])('%s', (_, text, changes, problem) => {
+    const { result } = opened(text, changes);
+    expect(result).toMatchObject({ ok: false, problems: [problem] });
+  });
+
+  test('months before days are noticed, and can be chosen', () => {
+    expect(opened('pot,group,date,height\n1,a,5/14/2026,3').mapping.dateOrder).toBe('mdy');
+    const { result } = opened('pot,group,date,height\n1,a,5/4/2026,3', { dateOrder: 'mdy' });
+    expect(experimentOf(result).readings[0]?.observedOn).toBe('2026-05-04');
+  });
+});

@@ -1,0 +1,95 @@
+import { describe, expect, test } from '@jest/globals';
+import { calendarDay, type ReadingState } from '../shared/index.ts';
+import { doubts, fastestGrowthMm, type JustRead, readingTolerance, type UnitDay } from './index.ts';
+
+const CROP = { daysToEmergence: { min: 5, max: 10 }, heightAtDay21Mm: 160, matureHeightMm: 400 };
+
+function found(day: string, value: number | null, state: ReadingState = 'up'): UnitDay {
+  return { unitId: 'u', day: calendarDay(day), state, value, readings: 1 };
+}
+
+function read(valueMm: number, changes: Partial<JustRead> = {}): string[] {
+  return doubts({
+    valueMm,
+    day: calendarDay('2026-05-14'),
+    today: calendarDay('2026-05-14'),
+    history: [found('2026-05-12', 62)],
+    sowedOn: calendarDay('2026-05-01'),
+    scale: { unit: 'cm', step: 0.5 },
+    crop: CROP,
+    readingErrorMm: null,
+    before: [],
+    ...changes,
+  }).map((doubt) => doubt.code);
+}
+
+describe('while the plant is still there', () => {
+  test('a height that fits is not doubted', () => {
+    expect(read(75)).toEqual([]);
+    expect(read(62)).toEqual([]);
+  });
+
+  test('growth is doubted above three times the mean of the first weeks', () => {
+    expect(fastestGrowthMm(CROP)).toBe(30);
+    expect(fastestGrowthMm(null)).toBe(30);
+    expect(read(127)).toEqual([]);
+    expect(read(128)).toEqual(['other-unit', 'grew-too-fast'].slice(1));
+  });
+
+  test('a plant shrinks by more than the reading error only', () => {
+    expect(read(57)).toEqual([]);
+    expect(read(56)).toEqual(['shrank']);
+    expect(read(56, { readingErrorMm: 3 })).toEqual([]);
+    expect(readingTolerance({ unit: 'cm', step: 0.5 }, 3)).toBeCloseTo(8.485, 3);
+  });
+
+  test('a point in the wrong place is named before its consequences', () => {
+    expect(read(680)[0]).toBe('ten-times');
+    expect(read(6.8)).toEqual(['ten-times', 'shrank']);
+  });
+
+  test('inches among centimetres, and centimetres among inches', () => {
+    expect(read(26)).toEqual(['other-unit', 'shrank']);
+    expect(read(70 * 2.54, { scale: { unit: 'in', step: 0.25 } })[0]).toBe('other-unit');
+    expect(doubtsOf(26)).toMatchObject({ readAs: 'in', likelyMm: 66.04 });
+  });
+
+  test('taller than the crop gets', () => {
+    expect(read(640, { history: [found('2026-05-12', 590)] })).toContain('too-tall');
+  });
+
+  test('a value above a pot that was dead, removed or not up', () => {
+    expect(read(62, { history: [found('2026-05-12', null, 'dead')] })).toEqual(['was-gone']);
+    expect(read(90, { history: [found('2026-05-12', null, 'not_up')] })).toEqual([
+      'ten-times',
+      'grew-too-fast',
+    ]);
+    expect(read(50, { history: [found('2026-05-12', null, 'not_up')] })).toEqual([]);
+  });
+
+  test('something to see long before the crop comes up', () => {
+    expect(
+      read(4, { day: calendarDay('2026-05-03'), today: calendarDay('2026-05-03'), history: [] }),
+    ).toEqual(['too-early']);
+  });
+
+  test('another day, and one value for all', () => {
+    expect(read(75, { today: calendarDay('2026-05-15') })).toEqual(['other-day']);
+    expect(read(75, { before: [75, 75, 75] })).toEqual(['same-for-all']);
+    expect(read(75, { before: [75, 74, 75] })).toEqual([]);
+  });
+});
+
+function doubtsOf(valueMm: number) {
+  return doubts({
+    valueMm,
+    day: calendarDay('2026-05-14'),
+    today: calendarDay('2026-05-14'),
+    history: [found('2026-05-12', 62)],
+    sowedOn: null,
+    scale: { unit: 'cm', step: 0.5 },
+    crop: null,
+    readingErrorMm: null,
+    before: [],
+  })[0];
+}

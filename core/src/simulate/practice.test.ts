@@ -1,0 +1,37 @@
+import { describe, expect, test } from '@jest/globals';
+import { chanceFrom, nearestMark, toMillimetres } from '../shared/index.ts';
+import { PRACTICE_KINDS, practiceTask, roomAt, type Sensor } from './index.ts';
+
+describe('practice rulers', () => {
+  test.each(PRACTICE_KINDS)('%s: the stem is as long as the answer, which lies on a mark', (kind) => {
+    for (let seed = 1; seed <= 60; seed += 1) {
+      const task = practiceTask(kind, chanceFrom(seed));
+      const length = task.stem.slice(1).reduce((sum, point, index) => {
+        const before = task.stem[index]!;
+        return sum + Math.hypot(point.x - before.x, point.y - before.y);
+      }, 0);
+      expect(length).toBeCloseTo(task.trueMm, 6);
+      expect(toMillimetres(nearestMark(task.trueMm, task.scale), task.scale.unit)).toBe(task.trueMm);
+      expect(task.trueMm > task.rulerMm).toBe(kind === 'taller');
+      expect(task.zeroAtMm > 0).toBe(kind === 'late-zero');
+    }
+  });
+
+  test('a bent stem ends lower than it is long, and the same seed draws the same', () => {
+    const task = practiceTask('bent', chanceFrom(5));
+    expect(task.stem.at(-1)!.y).toBeLessThan(task.trueMm - 2);
+    expect(practiceTask('bent', chanceFrom(5))).toEqual(task);
+  });
+});
+
+describe('the simulated room', () => {
+  test('is dark at night, warm in the afternoon, and dries until it is watered', () => {
+    const at = (hours: number, sensor: Sensor): number =>
+      roomAt(hours, chanceFrom(7)).find((sample) => sample.sensor === sensor)!.value;
+    expect(at(2, 'light')).toBe(0);
+    expect(at(12, 'light')).toBeGreaterThan(3);
+    expect(at(15, 'temperature')).toBeGreaterThan(at(3, 'temperature') + 4);
+    expect(at(60, 'soil moisture')).toBeLessThan(at(1, 'soil moisture') - 20);
+    expect(at(73, 'soil moisture')).toBeGreaterThan(70);
+  });
+});

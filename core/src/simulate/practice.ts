@@ -1,0 +1,68 @@
+import { type Chance, type LengthScale, nearestMark, toMillimetres } from '../shared/index.ts';
+
+/** What makes a drawn ruler hard to read. */
+export const PRACTICE_KINDS = ['plain', 'late-zero', 'bent', 'taller', 'inches'] as const;
+export type PracticeKind = (typeof PRACTICE_KINDS)[number];
+
+/** A point of a drawn stem in mm: `x` to the right of the soil's middle, `y` up from the soil. */
+export interface StemPoint {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A plant beside a ruler to practise on. The answer is the length of the stem. Lengths in mm. */
+export interface PracticeTask {
+  readonly kind: PracticeKind;
+  readonly scale: LengthScale;
+  /** Length of the stem, on a mark of the ruler. */
+  readonly trueMm: number;
+  /** Blank wood between the ruler's end and its zero. */
+  readonly zeroAtMm: number;
+  /** Highest mark of the ruler; the plant may be taller. */
+  readonly rulerMm: number;
+  /** The stem from the soil to the growing tip. */
+  readonly stem: readonly StemPoint[];
+}
+
+const CENTIMETRES: LengthScale = { unit: 'cm', step: 0.5 };
+const INCHES: LengthScale = { unit: 'in', step: 0.25 };
+const BENDS = 16;
+
+/** Draws a plant and a ruler of a kind; the same chance gives the same one. */
+export function practiceTask(kind: PracticeKind, chance: Chance): PracticeTask {
+  const scale = kind === 'inches' ? INCHES : CENTIMETRES;
+  const rulerMm = toMillimetres(kind === 'taller' ? 10 : kind === 'inches' ? 6 : 15, scale.unit);
+  const [low, high] = kind === 'taller' ? [1.15, 1.7] : [0.2, 0.85];
+  const wanted = rulerMm * (low + (high - low) * chance.uniform());
+  const trueMm = toMillimetres(nearestMark(wanted, scale), scale.unit);
+  return {
+    kind,
+    scale,
+    trueMm,
+    zeroAtMm: kind === 'late-zero' ? 4 + 6 * chance.uniform() : 0,
+    rulerMm,
+    stem: kind === 'bent' ? bentStem(trueMm, 0.5 + 0.5 * chance.uniform()) : straightStem(trueMm),
+  };
+}
+
+function straightStem(lengthMm: number): StemPoint[] {
+  return [
+    { x: 0, y: 0 },
+    { x: 0, y: lengthMm },
+  ];
+}
+
+/**
+ * A stem of a length that leans over by `turn` radians from soil to tip: short straight pieces, each turned a
+ * little more than the one before, so that their lengths add up exactly.
+ */
+function bentStem(lengthMm: number, turn: number): StemPoint[] {
+  const piece = lengthMm / BENDS;
+  const points: StemPoint[] = [{ x: 0, y: 0 }];
+  for (let index = 0; index < BENDS; index += 1) {
+    const lean = (turn * 2 * index) / (BENDS - 1);
+    const from = points[index] as StemPoint;
+    points.push({ x: from.x + piece * Math.sin(lean), y: from.y + piece * Math.cos(lean) });
+  }
+  return points;
+}

@@ -1,0 +1,221 @@
+import { describe as suite, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { chanceFrom, type Outcome } from '../shared/index.ts';
+import {
+  arrangementsOf,
+  binomialTest,
+  brownForsythe,
+  chiSquareTest,
+  dunnPairs,
+  factorialAnova,
+  fisherExact,
+  hedgesG,
+  holm,
+  kaplanMeier,
+  kruskalWallis,
+  lettersOf,
+  lineThrough,
+  logRank,
+  mannWhitney,
+  oneWayAnova,
+  pairedT,
+  pearson,
+  permutationTest,
+  proportionDifference,
+  shapiroWilk,
+  shuffledDifferences,
+  signedRank,
+  studentT,
+  tukeyKramer,
+  welchT,
+} from './index.ts';
+
+function reasonOf(outcome: Outcome<unknown>): string | undefined {
+  return outcome.defined ? undefined : outcome.reason;
+}
+
+suite('refused in words: groups of none, one and two, and no spread', () => {
+  test.each([
+    ['Student t, none', studentT([], [1, 2]), 'group-too-small'],
+    ['Student t, one and one', studentT([1], [2]), 'group-too-small'],
+    ['Student t, no spread', studentT([3, 3], [5, 5]), 'no-spread'],
+    ['Hedges g, one', hedgesG([1], [2, 3]), 'group-too-small'],
+    ['Hedges g, no spread', hedgesG([3, 3], [5, 5]), 'no-spread'],
+    ['ranks, none', mannWhitney([], [1]), 'group-too-small'],
+    ['ranks, all the same', mannWhitney([2, 2], [2, 2]), 'no-spread'],
+    ['permutation, none', permutationTest([], [1], 1), 'group-too-small'],
+    ['permutation, all the same', permutationTest([2, 2], [2], 1), 'no-spread'],
+    ['paired t, one', pairedT([[1, 2]]), 'group-too-small'],
+    [
+      'paired t, one difference',
+      pairedT([
+        [1, 2],
+        [5, 6],
+      ]),
+      'no-spread',
+    ],
+    ['signed ranks, none', signedRank([]), 'no-values'],
+    ['signed ranks, no difference', signedRank([[1, 1]]), 'no-spread'],
+    ['analysis of variance, one group', oneWayAnova([[1, 2]]), 'too-few-groups'],
+    ['analysis of variance, ones', oneWayAnova([[1], [2], [3]]), 'group-too-small'],
+    ['analysis of variance, an empty group', oneWayAnova([[1, 2], []]), 'group-too-small'],
+    [
+      'analysis of variance, no spread',
+      oneWayAnova([
+        [1, 1],
+        [2, 2],
+      ]),
+      'no-spread',
+    ],
+    ['spread, an empty group', brownForsythe([[1, 2], []]), 'group-too-small'],
+    [
+      'Tukey, no spread',
+      tukeyKramer([
+        [1, 1],
+        [2, 2],
+      ]),
+      'no-spread',
+    ],
+    ['Kruskal–Wallis, all the same', kruskalWallis([[1, 1], [1]]), 'no-spread'],
+    ['Dunn, one group', dunnPairs([[1, 2]]), 'too-few-groups'],
+    [
+      'Fisher, one row',
+      fisherExact([
+        [1, 2],
+        [0, 0],
+      ]),
+      'one-category',
+    ],
+    [
+      'chi-square, one column',
+      chiSquareTest([
+        [4, 0],
+        [3, 0],
+      ]),
+      'one-category',
+    ],
+    ['proportions, no tries', proportionDifference({ count: 0, of: 0 }, { count: 1, of: 2 }), 'no-values'],
+    ['binomial, no tries', binomialTest(0, 0, 0.5), 'no-values'],
+    ['Shapiro–Wilk, two', shapiroWilk([1, 2]), 'group-too-small'],
+    ['Shapiro–Wilk, no spread', shapiroWilk([4, 4, 4]), 'no-spread'],
+    [
+      'line, two points',
+      lineThrough([
+        [1, 2],
+        [2, 3],
+      ]),
+      'too-few-points',
+    ],
+    [
+      'correlation, no spread',
+      pearson([
+        [1, 2],
+        [2, 2],
+        [3, 2],
+      ]),
+      'no-spread',
+    ],
+    ['log-rank, one group', logRank([[{ time: 3, happened: true }], []]), 'too-few-groups'],
+    [
+      'log-rank, none up',
+      logRank([[{ time: 3, happened: false }], [{ time: 3, happened: false }]]),
+      'no-spread',
+    ],
+  ])('%s', (_, outcome, reason) => expect(reasonOf(outcome)).toBe(reason));
+
+  test('a table with too many arrangements is left to the chi-square', () => {
+    const row = [30, 31, 29, 33, 28, 30];
+    expect(reasonOf(fisherExact([row, row, row, row, row]))).toBe('table-too-large');
+  });
+
+  test('nothing up: no steps and no median', () => {
+    const found = kaplanMeier([
+      { time: 9, happened: false },
+      { time: 9, happened: false },
+    ]);
+    expect(found).toMatchObject({ n: 2, events: 0, steps: [], median: { reason: 'half-never-reached' } });
+  });
+
+  test('crossed factors: one level, one pot a combination, no spread, none', () => {
+    const unit = (value: number, a: number, b: number) => ({ value, levels: [a, b], block: 0 });
+    expect(reasonOf(factorialAnova([], 'II'))).toBe('no-values');
+    expect(reasonOf(factorialAnova([unit(1, 0, 0), unit(2, 1, 0)], 'II'))).toBe('too-few-groups');
+    const single = factorialAnova([unit(1, 0, 0), unit(3, 1, 0), unit(2, 0, 1), unit(7, 1, 1)], 'II');
+    expect(single).toMatchObject({ defined: true, value: { isReduced: true, errorDf: 1 } });
+    const flat = [0, 0, 1, 1].flatMap((a) => [unit(4, a, 0), unit(4, a, 1)]);
+    expect(reasonOf(factorialAnova(flat, 'II'))).toBe('no-spread');
+  });
+});
+
+suite('properties', () => {
+  const sample = fc.array(fc.integer({ min: 0, max: 400 }), { minLength: 2, maxLength: 7 });
+
+  test('the permutation test does not care about units or order, and has p above 0', () => {
+    fc.assert(
+      fc.property(sample, sample, (first, second) => {
+        const found = permutationTest(first, second, 1);
+        const turned = permutationTest(
+          [...second].reverse().map((value) => value * 25.4),
+          first.map((value) => value * 25.4),
+          1,
+        );
+        expect(turned.defined).toBe(found.defined);
+        if (!found.defined || !turned.defined) return;
+        expect(turned.value.p).toBeCloseTo(found.value.p, 12);
+        expect(found.value.p).toBeGreaterThan(0);
+      }),
+    );
+  });
+
+  test('two groups: F of the analysis of variance is the square of Student t', () => {
+    fc.assert(
+      fc.property(sample, sample, (first, second) => {
+        const [t, f] = [studentT(first, second), oneWayAnova([first, second])];
+        if (!t.defined || !f.defined) return;
+        expect(f.value.f).toBeCloseTo(t.value.t ** 2, 5);
+        expect(f.value.p).toBeCloseTo(t.value.p, 9);
+      }),
+    );
+  });
+
+  test('letters: two groups share one exactly when they were not told apart', () => {
+    const pairs = fc.uniqueArray(fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 0, max: 5 })), {
+      maxLength: 12,
+    });
+    fc.assert(
+      fc.property(pairs, (drawn) => {
+        const different = drawn.filter(([a, b]) => a < b);
+        const letters = lettersOf(6, different, [0, 1, 2, 3, 4, 5]);
+        for (let a = 0; a < 6; a += 1) {
+          for (let b = a + 1; b < 6; b += 1) {
+            const share = [...letters[a]!].some((letter) => letters[b]!.includes(letter));
+            expect(share).toBe(!different.some(([x, y]) => x === a && y === b));
+          }
+        }
+      }),
+    );
+  });
+
+  test('the letter a goes to the first in order', () => {
+    expect(lettersOf(3, [[0, 2]], [2, 1, 0])).toEqual(['b', 'ab', 'a']);
+  });
+
+  test('Holm never falls below the plain p and keeps the order', () => {
+    expect(holm([0.01, 0.04, 0.03]).map((p) => Number(p.toFixed(12)))).toEqual([0.03, 0.06, 0.06]);
+    expect(holm([])).toEqual([]);
+  });
+
+  test('shuffled differences centre on 0 and repeat with their seed', () => {
+    const first = [1, 5, 2, 8];
+    const second = [9, 7, 11];
+    const one = shuffledDifferences(first, second, 4000, chanceFrom(3));
+    expect(one).toEqual(shuffledDifferences(first, second, 4000, chanceFrom(3)));
+    const mean = one.reduce((sum, value) => sum + value, 0) / one.length;
+    expect(Math.abs(mean)).toBeLessThan(0.2);
+    const share = one.filter((value) => Math.abs(value) >= 5 - 1e-9).length / one.length;
+    const exact = permutationTest(first, second, 1);
+    if (!exact.defined || !welchT(first, second).defined) throw new Error('both are defined');
+    expect(exact.value.arrangements).toBe(arrangementsOf(7, 3));
+    expect(Math.abs(share - exact.value.p)).toBeLessThan(0.03);
+  });
+});

@@ -1,0 +1,164 @@
+import { makeSchool } from '../support/school.ts';
+import { dayFromToday, expect, expectAccessible, test } from '../support/test.ts';
+
+const TEMPLATE = `time,temperature,light
+2026-01-05T08:00:00Z,18.5,2
+31 February,3,3
+`;
+
+test('care is noted for chosen pots, shown on the ribbon and in the history, and taken back', async ({
+  teacher: page,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { experimentId } = await makeSchool(page);
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=care`);
+  await page.getByRole('button', { name: /^Pot 2,/ }).click();
+  await page.getByLabel('mL for each pot').fill('a lot');
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Give an amount of 0 or more.')).toBeVisible();
+  await page.getByLabel('mL for each pot').fill('20');
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Watered, 20 mL a pot')).toBeVisible();
+  await expect(page.getByRole('radio', { name: /today.*watered/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Soil by touch' }).click();
+  await page.getByLabel('The soil feels').selectOption('soggy');
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Soil by touch: soggy')).toBeVisible();
+  await page.getByRole('button', { name: 'All pots again' }).click();
+  await page.getByRole('button', { name: 'pH of the soil' }).click();
+  await page.getByLabel('pH', { exact: true }).fill('99');
+  await page.getByRole('button', { name: /Note it for all/ }).click();
+  await expect(page.getByText('Give at most 14.')).toBeVisible();
+  await expectAccessible(page);
+
+  await page.getByLabel('Photo of the whole sill').setInputFiles({
+    name: 'sill.png',
+    mimeType: 'image/png',
+    buffer: await page.screenshot(),
+  });
+  await expect(page.getByRole('img', { name: /^The sill on/ })).toBeVisible();
+  await page.getByLabel('Photo of the whole sill').setInputFiles({
+    name: 'sill.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from('no picture'),
+  });
+  await expect(page.getByText('This file is not a picture. Choose a photo.')).toBeVisible();
+
+  await page.getByLabel('File of a logger').setInputFiles({
+    name: 'l.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(TEMPLATE.replaceAll('2026-01-05', dayFromToday(0))),
+  });
+  await expect(page.getByText('2 values kept.')).toBeVisible();
+  await expect(page.getByText(/Line 3: “31 February” is no time/)).toBeVisible();
+  await expect(page.getByText('18.5 °C')).toBeVisible();
+  await page.getByRole('button', { name: 'New key for a logger' }).click();
+  const key = await page.locator('.logger-panel code').innerText();
+  const sent = await page.request.post(`${origin}/api/logger-samples`, {
+    data: { key, samples: [{ sensor: 'soil moisture', value: 60, sampledAt: new Date().toISOString() }] },
+  });
+  expect(sent.status()).toBe(204);
+
+  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('button', { name: /^Pot 2,/ }).click();
+  const history = page.getByRole('region', { name: 'History of pot 2' });
+  await expect(history.getByText('Watered, 20 mL a pot')).toBeVisible();
+  await history.getByRole('button', { name: 'Take it back' }).first().click();
+  await expect(history.getByText('taken back')).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('a reading is set aside with a reason, left out of the comparison, and put back', async ({
+  teacher: page,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { experimentId } = await makeSchool(page);
+  const experiment = await (await page.request.get(`${origin}/api/experiments/${experimentId}`)).json();
+  for (const [index, value] of [20, 25, 22, 240].entries()) {
+    await page.request.put(`${origin}/api/experiments/${experimentId}/readings/${crypto.randomUUID()}`, {
+      data: {
+        unitId: experiment.units[index].id,
+        variableId: experiment.variables[0].id,
+        observedOn: dayFromToday(0),
+        state: 'up',
+        value,
+        entered: String(value),
+        unitOfMeasure: 'mm',
+        precision: 1,
+      },
+    });
+  }
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=history`);
+  await page.getByRole('button', { name: /^Pot 4,/ }).click();
+  await page.getByRole('button', { name: 'Set aside' }).click();
+  await expect(page.getByRole('button', { name: 'Set aside' })).toBeDisabled();
+  await page.getByLabel('Reason for setting it aside').fill('Measured from the <b>table</b>');
+  await page.getByRole('button', { name: 'Set aside' }).click();
+  await expect(page.getByText('set aside: Measured from the <b>table</b>')).toBeVisible();
+  const compared = async (): Promise<number> => {
+    const { groups } = await (
+      await page.request.get(`${origin}/api/experiments/${experimentId}/comparison`)
+    ).json();
+    return groups.reduce((sum: number, group: { points: unknown[] }) => sum + group.points.length, 0);
+  };
+  expect(await compared()).toBe(3);
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByRole('button', { name: 'Set aside' })).toBeVisible();
+  expect(await compared()).toBe(4);
+});
+
+test('progress is live by team, and a closed day takes nothing more from students', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { experimentId, code } = await makeSchool(page);
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=progress`);
+  await expect(page.getByText('0 of 10').first()).toBeVisible();
+  const context = await browser.newContext({
+    viewport: { width: 820, height: 1180 },
+    serviceWorkers: 'block',
+  });
+  const tablet = await context.newPage();
+  await tablet.goto(`${origin}/join?code=${code}`);
+  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Ada' }).click();
+  await tablet.getByRole('button', { name: /^1 / }).click();
+  await tablet.getByRole('button', { name: 'Not up yet' }).click();
+  await expect(page.getByText('1 of 10').first()).toBeVisible({ timeout: 2500 });
+  await expect(page.getByText('Ada', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Close this day' }).click();
+  await expect(page.getByRole('button', { name: 'Open this day again' })).toBeVisible();
+  await expectAccessible(page);
+  await tablet.getByRole('button', { name: 'Not up yet' }).click();
+  await expect(
+    tablet.getByText('Your teacher closed this day. Show your teacher what you read.'),
+  ).toBeVisible();
+  await context.close();
+});
+
+test('labels, kits, row markers, recording sheets and a helper’s card are ready to print', async ({
+  demo: page,
+}) => {
+  await page.getByRole('link', { name: /zinnias/ }).click();
+  await page.getByRole('link', { name: /^Sow/ }).click();
+  await page.getByRole('link', { name: 'labels and kit cards' }).click();
+  await expect(page.getByRole('article', { name: 'Labels' }).getByRole('listitem')).toHaveCount(12);
+  await expect(page.getByRole('img', { name: 'Opens pot 12' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByLabel('Paper').selectOption('letter');
+  for (const [name, words] of [
+    ['Kit cards', 'Kit of Team Badger'],
+    ['Row markers', 'right end'],
+    ['Recording sheet', 'change'],
+    ['Helper’s card', 'Please look after our plants'],
+  ] as const) {
+    await page.getByRole('button', { name }).click();
+    await expect(page.getByRole('article').getByText(words).first()).toBeVisible();
+    await expectAccessible(page);
+  }
+  await page.getByRole('button', { name: 'Recording sheet' }).click();
+  await expect(page.locator('.no-change').first()).toHaveAccessibleName('no change at the first reading');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeHidden();
+});

@@ -1,0 +1,142 @@
+import { joinOn, makeSchool } from '../support/school.ts';
+import { expect, expectAccessible, test } from '../support/test.ts';
+
+test('a photo, a drawing with labels and a sentence with word chips reach the teacher', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { code, experimentId } = await makeSchool(page, {
+    names: ['<script>alert(1)</script>'.slice(0, 40)],
+  });
+  const context = await browser.newContext({
+    viewport: { width: 820, height: 1180 },
+    serviceWorkers: 'block',
+  });
+  const tablet = await context.newPage();
+  await joinOn(tablet, origin, code, '<script>');
+  await tablet.getByRole('button', { name: /^1 / }).click();
+  const show = async (): Promise<void> =>
+    tablet.getByRole('button', { name: 'Photo, drawing or sentence' }).click();
+
+  await show();
+  await expectAccessible(tablet);
+  const buffer = await tablet.screenshot();
+  await tablet
+    .getByLabel('Choose a photo')
+    .setInputFiles({ name: 'x.txt', mimeType: 'image/png', buffer: Buffer.from('x') });
+  await expect(tablet.getByText('This file is not a picture. Choose a photo.')).toBeVisible();
+  await tablet.getByLabel('Choose a photo').setInputFiles({ name: 'p.png', mimeType: 'image/png', buffer });
+  await tablet.getByRole('button', { name: 'seed leaf' }).click();
+  await tablet.getByRole('button', { name: 'Keep it' }).click();
+
+  await show();
+  await tablet.getByRole('button', { name: 'Drawing' }).click();
+  const box = (await tablet.locator('.sheet').boundingBox())!;
+  await tablet.mouse.move(box.x + 200, box.y + 350);
+  await tablet.mouse.down();
+  await tablet.mouse.move(box.x + 220, box.y + 80, { steps: 6 });
+  await tablet.mouse.up();
+  await tablet.getByRole('button', { name: 'stem', exact: true }).click();
+  await tablet.getByRole('button', { name: 'Tap where “stem” goes' }).press('Enter');
+  await expect(tablet.locator('.sheet-label')).toHaveText('stem');
+  await expectAccessible(tablet);
+  await tablet.getByRole('button', { name: 'The drawing is ready' }).click();
+  await tablet.getByRole('button', { name: 'Keep it' }).click();
+
+  await show();
+  await tablet.getByRole('button', { name: 'Sentence' }).click();
+  await expect(tablet.getByRole('button', { name: 'Keep it' })).toBeDisabled();
+  await tablet.getByLabel('What do you see?').fill('The');
+  await tablet.getByRole('button', { name: 'shoot', exact: true }).click();
+  await expect(tablet.getByLabel('What do you see?')).toHaveValue('The shoot');
+  await tablet.getByRole('button', { name: 'Keep it' }).click();
+  await expect(tablet.getByRole('heading', { name: 'Can you see a sprout?' })).toBeVisible();
+
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=history`);
+  await page.getByRole('button', { name: /^Pot 1,/ }).click();
+  await expect(page.getByRole('img', { name: /^Photo by <script>/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Drawing by <script>/ })).toBeVisible();
+  await expect(page.getByText('The shoot')).toBeVisible();
+  const [photo] = await (await page.request.get(`${origin}/api/experiments/${experimentId}/journal`)).json();
+  expect((await tablet.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(200);
+  const stranger = await browser.newContext();
+  expect((await stranger.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(401);
+  await stranger.close();
+  page.once('dialog', (dialog) => void dialog.accept());
+  await page.getByRole('button', { name: 'Remove' }).last().click();
+  await expect(page.getByText('The shoot')).toBeVisible();
+  await expect(page.getByRole('img', { name: /^Photo by <script>/ })).toHaveCount(0);
+  await context.close();
+});
+
+test('a PIN is asked where the class wants it, and rulers are practised before real plants', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { code, classId } = await makeSchool(page, { asksPin: true, pin: '2468' });
+  const context = await browser.newContext({
+    viewport: { width: 820, height: 1180 },
+    serviceWorkers: 'block',
+  });
+  const tablet = await context.newPage();
+  await joinOn(tablet, origin, code, 'Ada');
+  await tablet.getByLabel('PIN').fill('1111');
+  await tablet.getByRole('button', { name: 'Go on' }).click();
+  await expect(tablet.getByText('That is not the PIN of this picture. Ask your teacher.')).toBeVisible();
+  await expectAccessible(tablet);
+  await tablet.getByLabel('PIN').fill('2468');
+  await tablet.getByRole('button', { name: 'Go on' }).click();
+  await tablet.getByRole('button', { name: 'Practise reading a ruler' }).click();
+  for (let turn = 0; turn < 5; turn += 1) {
+    await expect(tablet.locator('.practice-ruler')).toBeVisible();
+    await tablet.getByLabel('How long is the stem?').fill('long');
+    await tablet.getByRole('button', { name: 'That is it' }).click();
+    await expect(tablet.locator('.field-problem')).toBeVisible();
+    await tablet.getByLabel('How long is the stem?').fill('9');
+    await tablet.getByRole('button', { name: 'That is it' }).click();
+    await expect(tablet.getByText(/^(Right:|It is)/)).toBeVisible();
+    if (turn === 0) await expectAccessible(tablet);
+    await tablet.getByRole('button', { name: 'Another ruler' }).click();
+  }
+  await context.close();
+  const practice = await (await page.request.get(`${origin}/api/classes/${classId}/practice`)).json();
+  expect(practice.n).toBe(5);
+  await page.goto(`${origin}/classes`);
+  await expect(page.getByText(/On practice rulers this class is typically/)).toBeVisible();
+  await expect(page.getByLabel('PIN of Ada')).toHaveValue('2468');
+  await expectAccessible(page);
+});
+
+test('two people who read one pot are both kept, and their agreement is shown', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { code, experimentId } = await makeSchool(page, { names: ['Ada', 'Ben'], plan: { replicates: 1 } });
+  const context = await browser.newContext({
+    viewport: { width: 820, height: 1180 },
+    serviceWorkers: 'block',
+  });
+  const tablet = await context.newPage();
+  await joinOn(tablet, origin, code, 'Ada');
+  const read = async (pot: number, value: string): Promise<void> => {
+    await tablet.getByRole('button', { name: new RegExp(`^${pot} `) }).click();
+    await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
+    await tablet.getByLabel('How tall is the tallest plant?').fill(value);
+    await tablet.getByRole('button', { name: 'Keep it' }).click();
+  };
+  await read(1, '4');
+  await tablet.getByRole('button', { name: 'Not up yet' }).click();
+  await tablet.getByRole('button', { name: 'Somebody else' }).click();
+  await tablet.getByRole('button', { name: 'Ben' }).click();
+  await expect(tablet.getByText(/Be a second reader: read pots 1 and 2/)).toBeVisible();
+  await read(1, '4.5');
+  await expect(tablet.getByRole('button', { name: /^1 .*4\.5 cm/ })).toBeVisible();
+  await context.close();
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=progress`);
+  const row = page.getByRole('row', { name: /^Otters/ });
+  await expect(row).toContainText('0.50 cm');
+  await expect(row).toContainText('one value has no spread');
+});

@@ -1,0 +1,94 @@
+import type { CareKind } from '@bright-sprout/contract/care';
+import type { Sensor } from '@bright-sprout/core/simulate';
+import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
+import { Student } from '../classes/index.ts';
+import { Experiment } from '../plan/index.ts';
+import { asJson } from '../shared/index.ts';
+
+/** Something done to units on a day. Rows are only ever added, and marked when they are taken back. */
+@Entity('care_event')
+export class CareEvent {
+  @PrimaryColumn('uuid')
+  id: string;
+
+  @Index('ix_care_event_experiment')
+  @Column('uuid')
+  experimentId: string;
+
+  @ManyToOne(() => Experiment, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_care_event_experiment' })
+  experiment: Relation<Experiment>;
+
+  /** All units when `null`. */
+  @Column('text', { nullable: true, transformer: asJson })
+  unitIds: string[] | null;
+
+  @Column('date')
+  happenedOn: string;
+
+  @Column('varchar', { length: 16 })
+  kind: CareKind;
+
+  @Column('double', { nullable: true })
+  amount: number | null;
+
+  @Column('varchar', { length: 500, default: '' })
+  words: string;
+
+  @Column('varchar', { length: 60 })
+  observer: string;
+
+  @Index('ix_care_event_student')
+  @Column('uuid', { nullable: true })
+  studentId: string | null;
+
+  @ManyToOne(() => Student, { onDelete: 'SET NULL' })
+  @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_care_event_student' })
+  student: Relation<Student> | null;
+
+  @Index('ix_care_event_recorded')
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  recordedAt: Date;
+
+  @Column('datetime', { precision: 3, nullable: true })
+  undoneAt: Date | null;
+}
+
+/** The key that a logger of an experiment sends with. */
+@Entity('logger')
+@Unique('uq_logger_key', ['keyHash'])
+export class Logger {
+  @PrimaryColumn('uuid')
+  experimentId: string;
+
+  @ManyToOne(() => Experiment, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_logger_experiment' })
+  experiment: Relation<Experiment>;
+
+  /** SHA-256 of the key. */
+  @Column('binary', { length: 32 })
+  keyHash: Buffer;
+
+  @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
+  createdAt: Date;
+}
+
+/** One value of one sensor. */
+@Entity('logger_sample')
+export class LoggerSample {
+  @PrimaryColumn('uuid')
+  experimentId: string;
+
+  @ManyToOne(() => Experiment, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_logger_sample_experiment' })
+  experiment: Relation<Experiment>;
+
+  @PrimaryColumn('varchar', { length: 16 })
+  sensor: Sensor;
+
+  @PrimaryColumn('datetime', { precision: 0 })
+  sampledAt: Date;
+
+  @Column('double')
+  value: number;
+}

@@ -1,0 +1,198 @@
+import { isCalendarDay } from '@bright-sprout/core/shared';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import Papa from 'papaparse';
+import { ApiError } from '../shared/index.ts';
+
+/** The tables of a bundle beside its readings, with the type of each column. */
+export const BUNDLE_TABLES = {
+  care: {
+    description: 'What was done to the pots. `units` are pot numbers joined by spaces; empty for all.',
+    columns: {
+      happened_on: 'date',
+      kind: 'string',
+      amount: 'number',
+      units: 'string',
+      words: 'string',
+      observer: 'string',
+      is_undone: 'boolean',
+    },
+  },
+  journal: {
+    description: 'Photos, drawings and sentences. `picture` is a file of this package.',
+    columns: {
+      happened_on: 'date',
+      kind: 'string',
+      unit: 'integer',
+      words: 'string',
+      observer: 'string',
+      picture: 'string',
+    },
+  },
+  predictions: { description: 'Guesses.', columns: { choice: 'string', made_at: 'datetime' } },
+  conclusions: {
+    description: 'Claims with their evidence and reasoning.',
+    columns: {
+      claim: 'string',
+      evidence: 'string',
+      reasoning: 'string',
+      observer: 'string',
+      written_at: 'datetime',
+    },
+  },
+} as const;
+
+export type BundleTable = keyof typeof BUNDLE_TABLES;
+
+/** Rows of a table by column. */
+export type BundleRow = Readonly<Record<string, string>>;
+
+/** What a bundle holds. */
+export interface Bundle {
+  readonly title: string;
+  /** The tidy table with its header. */
+  readonly readings: readonly (readonly string[])[];
+  /** The plan as JSON; empty for a design from a file. */
+  readonly plan: string;
+  readonly status: string;
+  readonly hypothesis: string;
+  readonly tables: Readonly<Record<BundleTable, readonly BundleRow[]>>;
+  /** Pictures by file name. */
+  readonly pictures: ReadonlyMap<string, Uint8Array>;
+}
+
+const PROFILE = 'tabular-data-package';
+const READING_TYPES: Readonly<Record<string, string>> = {
+  unit: 'integer',
+  row: 'integer',
+  column: 'integer',
+  day: 'integer',
+  replicate: 'integer',
+  seeds_sown: 'integer',
+  value: 'number',
+  precision: 'number',
+  sown: 'date',
+  observed: 'date',
+  sow_on: 'date',
+  lesson_on: 'date',
+  recorded_at: 'datetime',
+};
+const MOST_UNPACKED = 120_000_000;
+
+/** A bundle as a zip with its description, `datapackage.json` (Data Package v1). */
+export function writeBundle(bundle: Bundle): Uint8Array {
+  const [header = []] = bundle.readings;
+  const files: Record<string, Uint8Array> = { 'readings.csv': strToU8(csv(bundle.readings)) };
+  const resources: object[] = [
+    resource(
+      'readings',
+      'One row a reading, with the plan repeated on each.',
+      header.map((name) => [name, READING_TYPES[name] ?? 'string']),
+    ),
+  ];
+  for (const [name, table] of Object.entries(BUNDLE_TABLES) as [
+    BundleTable,
+    (typeof BUNDLE_TABLES)[BundleTable],
+  ][]) {
+    const columns = Object.keys(table.columns);
+    const rows = bundle.tables[name].map((row) => columns.map((column) => row[column] ?? ''));
+    files[`${name}.csv`] = strToU8(csv([columns, ...rows]));
+    resources.push(resource(name, table.description, Object.entries(table.columns)));
+  }
+  if (bundle.plan !== '') {
+    files['plan.json'] = strToU8(bundle.plan);
+    resources.push({ name: 'plan', path: 'plan.json', format: 'json', mediatype: 'application/json' });
+  }
+  for (const [name, picture] of bundle.pictures) {
+    files[name] = picture;
+    resources.push({ name: name.replaceAll(/[^a-z0-9]+/g, '-'), path: name, mediatype: 'image/jpeg' });
+  }
+  const description = {
+    profile: PROFILE,
+    name: 'bright-sprout-experiment',
+    title: bundle.title,
+    status: bundle.status,
+    hypothesis: bundle.hypothesis,
+    resources,
+  };
+  return zipSync(
+    { 'datapackage.json': strToU8(JSON.stringify(description, null, 2)), ...files },
+    { level: 6 },
+  );
+}
+
+function resource(name: string, description: string, fields: readonly (readonly [string, string])[]): object {
+  return {
+    name,
+    path: `${name}.csv`,
+    profile: 'tabular-data-resource',
+    description,
+    encoding: 'utf-8',
+    schema: { fields: fields.map(([field, type]) => ({ name: field, type })), missingValues: [''] },
+  };
+}
+
+function csv(rows: readonly (readonly string[])[]): string {
+  return `${Papa.unparse(rows.map((row) => [...row]))}\r\n`;
+}
+
+/**
+ * Reads a bundle.
+ * @throws ApiError `unreadable_file` for a zip that is no bundle, or that unpacks to more than 120 MB
+ */
+export function readBundle(zip: Uint8Array): Bundle {
+  let size = 0;
+  let files: Record<string, Uint8Array>;
+  try {
+    files = unzipSync(zip, {
+      filter: (file) => {
+        size += file.originalSize;
+        return size <= MOST_UNPACKED;
+      },
+    });
+  } catch {
+    throw noBundle();
+  }
+  const text = (name: string): string => (files[name] ? strFromU8(files[name]) : '');
+  const description = parsed(text('datapackage.json'));
+  if (size > MOST_UNPACKED || description === undefined || !files['readings.csv']) throw noBundle();
+  const rowsOf = (name: BundleTable): BundleRow[] =>
+    Papa.parse<BundleRow>(text(`${name}.csv`), { header: true, skipEmptyLines: 'greedy' }).data;
+  return {
+    title: textOf(description.title, 'Experiment'),
+    status: textOf(description.status, ''),
+    hypothesis: textOf(description.hypothesis, ''),
+    readings: Papa.parse<string[]>(text('readings.csv'), { skipEmptyLines: 'greedy' }).data,
+    plan: text('plan.json'),
+    tables: {
+      care: rowsOf('care').filter((row) => isCalendarDay(row.happened_on ?? '')),
+      journal: rowsOf('journal').filter((row) => isCalendarDay(row.happened_on ?? '')),
+      predictions: rowsOf('predictions'),
+      conclusions: rowsOf('conclusions'),
+    },
+    pictures: new Map(Object.entries(files).filter(([name]) => name.startsWith('photos/'))),
+  };
+}
+
+function textOf(value: unknown, otherwise: string): string {
+  return typeof value === 'string' ? value : otherwise;
+}
+
+function parsed(text: string): Record<string, unknown> | undefined {
+  try {
+    const value: unknown = JSON.parse(text);
+    return typeof value === 'object' && value !== null ? (value as Record<string, unknown>) : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function noBundle(): ApiError {
+  return new ApiError(
+    'unreadable_file',
+    'This is not a bundle: choose a zip that was made with “Bundle” in Compare.',
+    {
+      rows: [],
+      rowCount: 0,
+    },
+  );
+}

@@ -1,0 +1,105 @@
+import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, type FindOptionsWhere } from 'typeorm';
+import { Unit } from '../plan/index.ts';
+import type { Observer } from '../record/index.ts';
+import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
+import { cleanPicture } from './clean-picture.ts';
+import { JournalEntry } from './journal-entry.entity.ts';
+
+/** Photos, drawings and sentences. */
+@Injectable()
+export class JournalService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  /** The entries of an experiment or of one unit, the newest last. */
+  async all(where: { experimentId: string } | { unitId: string }): Promise<EntryView[]> {
+    const entries = await this.source
+      .getRepository(JournalEntry)
+      .find({ where, order: { happenedOn: 'ASC', recordedAt: 'ASC' } });
+    return entries.map(entryView);
+  }
+
+  /**
+   * Keeps an entry. Sent twice under the same id it is stored once.
+   * @throws ApiError `invalid_fields`, `not_a_picture`, `too_large`, `id_in_use`
+   */
+  async keep(
+    experimentId: string,
+    id: string,
+    request: EntryRequest,
+    observer: Observer,
+  ): Promise<EntryView> {
+    const { kind, happenedOn, words } = request;
+    const unitId = request.unitId ?? null;
+    if (happenedOn > this.clock.today(observer.timeZone)) {
+      throw invalidField('happenedOn', 'This day has not come yet.');
+    }
+    if (kind === 'words' && words === '') throw invalidField('words', 'Write a sentence first.');
+    if (kind !== 'words' && !request.picture) throw invalidField('picture', 'There is no picture yet.');
+    const entries = this.source.getRepository(JournalEntry);
+    const kept = await entries.findOneBy({ id });
+    if (kept) return sameEntry(kept, experimentId, unitId);
+    if (unitId !== null && !(await this.source.getRepository(Unit).existsBy({ id: unitId, experimentId }))) {
+      throw invalidField('unitId', 'Choose a pot of this experiment.');
+    }
+    const entry = {
+      id,
+      experimentId,
+      unitId,
+      happenedOn,
+      kind,
+      words,
+      observer: observer.displayName,
+      studentId: observer.studentId ?? null,
+      recordedAt: this.clock.now(),
+    };
+    const picture = kind === 'words' ? null : await cleanPicture(request.picture ?? '');
+    try {
+      await entries.insert({ ...entry, picture });
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+    }
+    return entryView(entry);
+  }
+
+  /**
+   * The picture of an entry, as a JPEG.
+   * @throws ApiError `not_found`
+   */
+  async picture(where: FindOptionsWhere<JournalEntry>): Promise<Buffer> {
+    const entry = await this.source
+      .getRepository(JournalEntry)
+      .findOne({ where, select: { id: true, picture: true } });
+    if (!entry?.picture) throw notFound();
+    return entry.picture;
+  }
+
+  /** Removes an entry with its picture for good. */
+  async remove(experimentId: string, id: string): Promise<void> {
+    await this.source.getRepository(JournalEntry).delete({ id, experimentId });
+  }
+}
+
+function sameEntry(kept: JournalEntry, experimentId: string, unitId: string | null): EntryView {
+  if (kept.experimentId === experimentId && kept.unitId === unitId) return entryView(kept);
+  throw new ApiError('id_in_use', 'Another entry was kept under this id. Reload the page and make it again.');
+}
+
+function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' | 'picture'>): EntryView {
+  const { id, unitId, happenedOn, kind, words, observer } = entry;
+  return {
+    id,
+    unitId,
+    happenedOn,
+    kind,
+    words,
+    hasPicture: kind !== 'words',
+    observer,
+    recordedAt: entry.recordedAt.toISOString(),
+  };
+}

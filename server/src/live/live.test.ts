@@ -1,0 +1,92 @@
+import http from 'node:http';
+import type { AddressInfo } from 'node:net';
+import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { v7 as uuid } from 'uuid';
+import { createApp } from '../app/create-app.ts';
+import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
+import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+
+let server: TestServer;
+let teacher: Client;
+let experiment: ExperimentView;
+let cookie = '';
+
+beforeAll(async () => {
+  server = await startTestServer();
+  teacher = await server.teacher();
+  experiment = await startSown(teacher);
+  const body = {
+    email: 'listener@school.example',
+    displayName: 'L',
+    password: 'a long enough password',
+    timeZone: 'UTC',
+  };
+  const answer = await teacher.post('/api/teachers').send(body).expect(200);
+  cookie = String(answer.headers['set-cookie']).split(';')[0]!;
+  experiment = await startSown(teacher);
+});
+afterAll(() => server.close());
+
+/** Listens to a stream until `enough` says so; gives the events. */
+function listen(port: number, count: number, act: () => Promise<void>): Promise<string[]> {
+  return new Promise((resolve, reject) => {
+    const events: string[] = [];
+    const path = `/api/experiments/${experiment.id}/changes`;
+    const request = http.get({ port, path, host: '127.0.0.1', headers: { cookie } }, (response) => {
+      response.setEncoding('utf8');
+      response.on('data', (chunk: string) => {
+        if (chunk.includes(': open')) act().catch(reject);
+        events.push(...[...chunk.matchAll(/^data: (.*)$/gm)].map(([, data]) => data!));
+        if (events.length < count) return;
+        request.destroy();
+        resolve(events);
+      });
+    });
+    request.on('error', (error) => events.length < count && reject(error));
+  });
+}
+
+const portOf = (app: TestServer['app']): number => (app.getHttpServer().address() as AddressInfo).port;
+
+describe('news of what was saved', () => {
+  test('reaches a listener of another server on the same database', async () => {
+    const other = await createApp({
+      host: '127.0.0.1',
+      port: 0,
+      databaseUrl: server.databaseUrl,
+      webFolder: '',
+      logLevel: 'silent',
+      signInTries: 1000,
+      signInWindowMs: 60_000,
+      trustedProxies: 0,
+    });
+    await other.listen(0, '127.0.0.1');
+    const path = `/api/experiments/${experiment.id}`;
+    const events = await listen(portOf(other), 2, async () => {
+      await teacher.put(`${path}/readings/${uuid()}`).send(readingOf(experiment, 0)).expect(200);
+      const care = { kind: 'turned', happenedOn: dayFromToday(0), unitIds: null, amount: null, words: '' };
+      await teacher.put(`${path}/care/${uuid()}`).send(care).expect(200);
+    });
+    expect(events.map((event) => JSON.parse(event)).sort((a, b) => (a.thing < b.thing ? -1 : 1))).toEqual([
+      { experimentId: experiment.id, thing: 'care' },
+      { experimentId: experiment.id, thing: 'readings' },
+    ]);
+    await other.close();
+  });
+
+  test('says nothing of other experiments, and each thing once', async () => {
+    const foreign = await startSown(teacher);
+    const events = await listen(portOf(server.app), 1, async () => {
+      await teacher
+        .put(`/api/experiments/${foreign.id}/readings/${uuid()}`)
+        .send(readingOf(foreign, 0))
+        .expect(200);
+      await teacher
+        .put(`/api/experiments/${experiment.id}/readings/${uuid()}`)
+        .send(readingOf(experiment, 1))
+        .expect(200);
+    });
+    expect(events).toEqual([JSON.stringify({ thing: 'readings', experimentId: experiment.id })]);
+  });
+});

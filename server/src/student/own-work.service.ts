@@ -1,0 +1,108 @@
+import type { MadeOnDevicePart } from '@bright-sprout/contract/student';
+import { dayInZone } from '@bright-sprout/core/shared';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { DeviceStudent, Student } from '../classes/index.ts';
+import { Experiment, Unit } from '../plan/index.ts';
+import { type Observer, ReadingsService } from '../record/index.ts';
+import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
+import type { JoinedDevice } from './devices.service.ts';
+
+/** Work made without network is taken this many days later. */
+const LATEST_DAYS = 14;
+const DAY_MS = 86_400_000;
+
+/** Who made something, and on which day of the class. */
+export interface OwnWork {
+  readonly student: Student;
+  readonly observer: Observer;
+  /** The day it was made, by the server's clock. */
+  readonly day: string;
+  readonly madeAt: Date;
+}
+
+/** Decides what a student may add from a shared device. */
+@Injectable()
+export class OwnWorkService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly readings: ReadingsService,
+    private readonly clock: Clock,
+  ) {}
+
+  /**
+   * Who made it and when. A device's clock may be wrong, so only the time that passed on it between making and
+   * sending is used.
+   * @throws ApiError `no_tile`, `invalid_fields`
+   */
+  async of(device: JoinedDevice, made: MadeOnDevicePart | undefined): Promise<OwnWork> {
+    const student = await this.student(device, made?.studentId);
+    const passed = made ? Math.max(0, Date.parse(made.sentAt) - Date.parse(made.madeAt)) : 0;
+    if (passed > LATEST_DAYS * DAY_MS) {
+      throw invalidField('made', `This waited more than ${LATEST_DAYS} days. Show it to your teacher.`);
+    }
+    const madeAt = new Date(this.clock.now().getTime() - passed);
+    const { displayName, id: studentId } = student;
+    const observer = { displayName, studentId, timeZone: device.timeZone };
+    return { student, observer, madeAt, day: dayInZone(madeAt.getTime(), device.timeZone) };
+  }
+
+  /**
+   * The student at a device, or one who chose a tile on it before.
+   * @throws ApiError `no_tile`
+   */
+  async student(device: JoinedDevice, studentId: string | undefined): Promise<Student> {
+    const id = studentId ?? device.studentId;
+    const chose =
+      id !== null &&
+      (id === device.studentId ||
+        (await this.source.getRepository(DeviceStudent).existsBy({ deviceId: device.id, studentId: id })));
+    const student = chose
+      ? await this.source.getRepository(Student).findOneBy({ id, classId: device.classId })
+      : null;
+    if (!student) throw new ApiError('no_tile', 'Choose your picture first.');
+    return student;
+  }
+
+  /**
+   * The unit, when it is one of the student's own.
+   * @throws ApiError `not_found`
+   */
+  async unit(device: JoinedDevice, student: Student, unitId: string): Promise<Unit> {
+    const unit = await this.source
+      .getRepository(Unit)
+      .findOne({ where: { id: unitId, experiment: { classId: device.classId } } });
+    if (!unit) throw notFound();
+    const units = await this.source.getRepository(Unit).findBy({ experimentId: unit.experimentId });
+    if (!ownUnits(units, student).some((one) => one.id === unitId)) throw notFound();
+    return unit;
+  }
+
+  /**
+   * Refuses an experiment that the class does not run.
+   * @throws ApiError `not_found`
+   */
+  async experiment(device: JoinedDevice, id: string): Promise<void> {
+    const runs = await this.source.getRepository(Experiment).existsBy({ id, classId: device.classId });
+    if (!runs) throw notFound();
+  }
+
+  /**
+   * Refuses what was made after the teacher closed its day.
+   * @throws ApiError `day_closed`
+   */
+  async refuseClosed(experimentId: string, { day, madeAt }: OwnWork): Promise<void> {
+    const closedAt = await this.readings.closedAt(experimentId, day);
+    if (closedAt && madeAt > closedAt) {
+      throw new ApiError('day_closed', 'Your teacher closed this day. Show your teacher what you read.');
+    }
+  }
+}
+
+/** The units of a student's team; all of them when no team has any, or the student has no team. */
+export function ownUnits<T extends Unit>(units: readonly T[], student: Student): T[] {
+  const own = units.filter((unit) => unit.teamId !== null && unit.teamId === student.teamId);
+  const isShared = student.teamId === null || units.every((unit) => unit.teamId === null);
+  return isShared ? [...units] : own;
+}

@@ -1,0 +1,48 @@
+import type { PracticeRequest, PracticeView } from '@bright-sprout/contract/student';
+import { chanceFrom, valueOr } from '@bright-sprout/core/shared';
+import { practiceTask } from '@bright-sprout/core/simulate';
+import { readingErrorOf } from '@bright-sprout/core/statistics';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource } from 'typeorm';
+import { Clock, isDuplicate } from '../shared/index.ts';
+import type { JoinedDevice } from './devices.service.ts';
+import { PracticeReading } from './practice-reading.entity.ts';
+
+/** Readings of drawn rulers, and how far off a class is. */
+@Injectable()
+export class PracticeService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Keeps a reading of a drawn ruler; what was there is drawn again from its seed. */
+  async keep(device: JoinedDevice, id: string, { kind, seed, readMm }: PracticeRequest): Promise<void> {
+    const { trueMm } = practiceTask(kind, chanceFrom(seed));
+    try {
+      await this.source.getRepository(PracticeReading).insert({
+        id,
+        classId: device.classId,
+        studentId: device.studentId,
+        kind,
+        trueMm,
+        readMm,
+        madeAt: this.clock.now(),
+      });
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+    }
+  }
+
+  /** How far the readings of a class are from the truth. */
+  async ofClass(classId: string): Promise<PracticeView> {
+    const readings = await this.source
+      .getRepository(PracticeReading)
+      .find({ where: { classId }, select: { trueMm: true, readMm: true } });
+    const error = readingErrorOf(
+      readings.map(({ trueMm, readMm }) => ({ trueValue: trueMm, readValue: readMm })),
+    );
+    return { n: error.n, biasMm: valueOr(error.bias, null), typicalMm: valueOr(error.typical, null) };
+  }
+}

@@ -1,0 +1,87 @@
+import type { SowingItem, TickRequest, TickView } from '@bright-sprout/contract/sow';
+import type { StudentSowingView } from '@bright-sprout/contract/student';
+import { treatmentsOf } from '@bright-sprout/core/design';
+import { Injectable } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, In, IsNull, LessThanOrEqual } from 'typeorm';
+import type { Student } from '../classes/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan } from '../plan/index.ts';
+import { Clock } from '../shared/index.ts';
+import { TicksService } from '../sow/index.ts';
+import type { JoinedDevice } from './devices.service.ts';
+import { OwnWorkService, ownUnits } from './own-work.service.ts';
+import { treatmentOf } from './pots.service.ts';
+
+/** Sowing day as the tablets see it. */
+@Injectable()
+export class StudentSowingService {
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly store: ExperimentStore,
+    private readonly ticks: TicksService,
+    private readonly work: OwnWorkService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Experiments of the class with pots of the student's team that are to be sown by now. */
+  async sowing(device: JoinedDevice): Promise<StudentSowingView[]> {
+    const student = await this.work.student(device, undefined);
+    const today = this.clock.today(device.timeZone);
+    const experiments = await this.source.getRepository(Experiment).find({
+      where: {
+        classId: device.classId,
+        status: In(['draft', 'planted', 'growing']),
+        sowOn: LessThanOrEqual(today),
+        discardedAt: IsNull(),
+      },
+      order: { sowOn: 'ASC' },
+    });
+    const views = await Promise.all(experiments.map(({ id }) => this.#viewOf(id, student, today)));
+    return views.filter((view) => view.pots.length > 0);
+  }
+
+  /**
+   * Ticks an item of the team's own pots.
+   * @throws ApiError `not_found`
+   */
+  async tick(device: JoinedDevice, request: TickRequest): Promise<TickView[]> {
+    const { student, observer } = await this.work.of(device, undefined);
+    const units = await Promise.all(request.unitIds.map((id) => this.work.unit(device, student, id)));
+    const [first] = units;
+    return this.ticks.tick(first?.experimentId ?? '', request, observer.displayName, student.id);
+  }
+
+  async #viewOf(experimentId: string, student: Student, today: string): Promise<StudentSowingView> {
+    const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
+    const plan = stored.experiment.planDocument;
+    const unsown = ownUnits(stored.units, student).filter(
+      (unit) => unit.sowedOn === null && (unit.sowOn ?? stored.experiment.sowOn) <= today,
+    );
+    const ticked = (unitId: string): SowingItem[] =>
+      ticks.filter((tick) => tick.unitId === unitId).map((tick) => tick.item);
+    return {
+      experimentId,
+      question: stored.experiment.question,
+      steps: (plan?.steps ?? [])
+        .filter((step) => step.when === 'sowing')
+        .map(({ text, minutes }) => ({ text, minutes })),
+      pots: unsown.map((unit) => ({
+        unitId: unit.id,
+        number: unit.number,
+        ...treatmentOf(stored, unit),
+        seeds: unit.seedsSown ?? stored.experiment.seedsPerUnit,
+        depthMm: depthOf(stored, unit.treatmentId),
+        ticked: ticked(unit.id),
+        note: unit.sowingNote,
+      })),
+    };
+  }
+}
+
+/** The depth that a treatment sets, else the crop's. */
+function depthOf(stored: StoredPlan, treatmentId: string): number | null {
+  const plan = stored.experiment.planDocument;
+  const position = stored.treatments.find((treatment) => treatment.id === treatmentId)?.position ?? 0;
+  const own = plan ? treatmentsOf(plan)[position]?.settings.depthMm : undefined;
+  return own ?? stored.experiment.crop?.figures.sowingDepthMm ?? null;
+}

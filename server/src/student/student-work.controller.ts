@@ -1,0 +1,103 @@
+import { type CareView } from '@bright-sprout/contract/care';
+import { type EntryView } from '@bright-sprout/contract/journal';
+import { TickRequest, type TickView } from '@bright-sprout/contract/sow';
+import {
+  PracticeRequest,
+  type PracticeView,
+  StudentCareRequest,
+  StudentEntryRequest,
+  studentRoutes,
+  type StudentSowingView,
+} from '@bright-sprout/contract/student';
+import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
+import { CareService } from '../care/index.ts';
+import { JournalService } from '../journal/index.ts';
+import { notFound, Operation } from '../shared/index.ts';
+import { CurrentDevice } from './current-device.ts';
+import type { JoinedDevice } from './devices.service.ts';
+import { OwnWorkService } from './own-work.service.ts';
+import { PracticeService } from './practice.service.ts';
+import { StudentSowingService } from './student-sowing.service.ts';
+
+/** What students do beside reading: sow, care, draw, practise. */
+@Controller()
+export class StudentWorkController {
+  constructor(
+    private readonly work: OwnWorkService,
+    private readonly sowings: StudentSowingService,
+    private readonly cares: CareService,
+    private readonly journal: JournalService,
+    private readonly practices: PracticeService,
+  ) {}
+
+  @Operation(studentRoutes.sowing)
+  sowing(@CurrentDevice() device: JoinedDevice): Promise<StudentSowingView[]> {
+    return this.sowings.sowing(device);
+  }
+
+  @Operation(studentRoutes.tickPot)
+  tick(@CurrentDevice() device: JoinedDevice, @Body() body: TickRequest): Promise<TickView[]> {
+    return this.sowings.tick(device, body);
+  }
+
+  @Operation(studentRoutes.keepOwnCare)
+  async keepCare(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('careId') careId: string,
+    @Body() { made, experimentId, ...care }: StudentCareRequest,
+  ): Promise<CareView> {
+    const work = await this.work.of(device, made);
+    await this.work.experiment(device, experimentId);
+    await this.work.refuseClosed(experimentId, work);
+    if (!care.unitIds) throw notFound();
+    for (const unitId of care.unitIds) await this.work.unit(device, work.student, unitId);
+    return this.cares.keep(experimentId, careId, { ...care, happenedOn: work.day }, work.observer);
+  }
+
+  @Operation(studentRoutes.potJournal)
+  async potJournal(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('unitId') unitId: string,
+  ): Promise<EntryView[]> {
+    const student = await this.work.student(device, undefined);
+    await this.work.unit(device, student, unitId);
+    return this.journal.all({ unitId });
+  }
+
+  @Operation(studentRoutes.keepOwnEntry)
+  async keepEntry(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('entryId') entryId: string,
+    @Body() { made, experimentId, ...entry }: StudentEntryRequest,
+  ): Promise<EntryView> {
+    const work = await this.work.of(device, made);
+    await this.work.experiment(device, experimentId);
+    await this.work.refuseClosed(experimentId, work);
+    if (!entry.unitId) throw notFound();
+    await this.work.unit(device, work.student, entry.unitId);
+    return this.journal.keep(experimentId, entryId, { ...entry, happenedOn: work.day }, work.observer);
+  }
+
+  @Operation(studentRoutes.classPicture)
+  async picture(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('entryId') entryId: string,
+  ): Promise<StreamableFile> {
+    const where = { id: entryId, experiment: { classId: device.classId } };
+    return new StreamableFile(await this.journal.picture(where), { type: 'image/jpeg' });
+  }
+
+  @Operation(studentRoutes.keepPractice)
+  keepPractice(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('practiceId') practiceId: string,
+    @Body() body: PracticeRequest,
+  ): Promise<void> {
+    return this.practices.keep(device, practiceId, body);
+  }
+
+  @Operation(studentRoutes.practice)
+  practice(@Param('classId') classId: string): Promise<PracticeView> {
+    return this.practices.ofClass(classId);
+  }
+}

@@ -1,0 +1,303 @@
+import {
+  CARE_KINDS,
+  type CareKind,
+  type CareRequest,
+  careRoutes,
+  SOIL_STATES,
+} from '@bright-sprout/contract/care';
+import { journalRoutes } from '@bright-sprout/contract/journal';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Camera } from 'lucide-react';
+import { useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { addressOf, call, careQuery, journalQuery, sessionQuery } from '../shared/api/index.ts';
+import { CARE_WORDS, careText, useExperiment } from '../shared/experiment/index.ts';
+import { outbox } from '../shared/outbox/index.ts';
+import { smallPicture } from '../shared/pictures/index.ts';
+import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
+import { DueTasks } from './due-tasks.tsx';
+import { LoggerPanel } from './logger-panel.tsx';
+
+const CAN_ML = 1000;
+const WITH_WATER: readonly CareKind[] = ['watered', 'treated'];
+const WORDS_FOR: Partial<Record<CareKind, string>> = {
+  thinned: 'Which plants went?',
+  potted_on: 'Into what, how deep?',
+  treated: 'With what?',
+  moved: 'Where to?',
+  note: 'What happened?',
+};
+
+/** Care: what is due, what was done, the whole sill in a photo, and the logger. */
+export function CareView({ chosenIds }: { chosenIds: readonly string[] }) {
+  return (
+    <section className="panel care-view" aria-label="Care">
+      <DueTasks />
+      <CareForm chosenIds={chosenIds} />
+      <CareOfDay />
+      <SillPhotos />
+      <LoggerPanel />
+      <p>
+        <Link to="../print?sheet=helper">Print a card for the weekend helper</Link>
+      </p>
+    </section>
+  );
+}
+
+function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
+  const { experiment, day } = useExperiment();
+  const teacher = useQuery(sessionQuery).data;
+  const queries = useQueryClient();
+  const [kind, setKind] = useState<CareKind>('watered');
+  const [amount, setAmount] = useState('');
+  const [isCan, setIsCan] = useState(false);
+  const [words, setWords] = useState('');
+  const count = chosenIds.length === 0 ? experiment.units.length : chosenIds.length;
+  const keep = useMutation({
+    mutationFn: () => {
+      const body = requestOf({ kind, amount, isCan, words, count, chosenIds, day });
+      const careId = uuid();
+      return outbox.put({
+        id: careId,
+        owner: `teacher ${teacher?.id ?? ''}`,
+        experimentId: experiment.id,
+        route: 'keepCare',
+        params: { experimentId: experiment.id, careId },
+        body,
+        studentId: null,
+        madeAt: new Date().toISOString(),
+        label: careText(body),
+        reading: null,
+        problem: null,
+      });
+    },
+    onSuccess: () => {
+      setAmount('');
+      setWords('');
+      void queries.invalidateQueries(careQuery(experiment.id));
+    },
+  });
+  const problem =
+    fieldMessage(keep.error, 'amount') ??
+    fieldMessage(keep.error, 'words') ??
+    fieldMessage(keep.error, 'happenedOn');
+  return (
+    <Form
+      noValidate
+      className="care-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate();
+      }}
+    >
+      <h3>Note what was done on {shortDay(day)}</h3>
+      <div className="care-kinds" role="group" aria-label="What was done">
+        {CARE_KINDS.map((one) => (
+          <Button
+            key={one}
+            size="sm"
+            variant={one === kind ? 'primary' : 'light'}
+            aria-pressed={one === kind}
+            onClick={() => {
+              setKind(one);
+              setAmount('');
+            }}
+          >
+            {CARE_WORDS[one]}
+          </Button>
+        ))}
+      </div>
+      <div className="form-row">
+        {WITH_WATER.includes(kind) && (
+          <Form.Group controlId="care-amount" className="plan-field">
+            <Form.Label>{isCan ? 'Cans of 1 L for all' : 'mL for each pot'}</Form.Label>
+            <Form.Control
+              value={amount}
+              inputMode="decimal"
+              onChange={({ target }) => setAmount(target.value)}
+            />
+            {kind === 'watered' && (
+              <Form.Check
+                id="care-can"
+                label="Counted in cans"
+                checked={isCan}
+                onChange={({ target }) => setIsCan(target.checked)}
+              />
+            )}
+          </Form.Group>
+        )}
+        {kind === 'ph' && (
+          <Form.Group controlId="care-ph" className="plan-field">
+            <Form.Label>pH</Form.Label>
+            <Form.Control
+              value={amount}
+              inputMode="decimal"
+              onChange={({ target }) => setAmount(target.value)}
+            />
+          </Form.Group>
+        )}
+        {kind === 'soil' && (
+          <Form.Group controlId="care-soil" className="plan-field">
+            <Form.Label>The soil feels</Form.Label>
+            <Form.Select value={amount} onChange={({ target }) => setAmount(target.value)}>
+              <option value="">choose</option>
+              {SOIL_STATES.map((state, index) => (
+                <option key={state} value={index}>
+                  {state}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        )}
+        <Form.Group controlId="care-words" className="plan-field is-wide">
+          <Form.Label>{WORDS_FOR[kind] ?? 'Anything to add?'}</Form.Label>
+          <Form.Control value={words} maxLength={500} onChange={({ target }) => setWords(target.value)} />
+        </Form.Group>
+      </div>
+      {problem && <p className="field-problem">{problem}</p>}
+      {!problem && <FailureNote error={keep.error} />}
+      <div className="button-row">
+        <Button type="submit" disabled={keep.isPending}>
+          Note it for{' '}
+          {chosenIds.length === 0 ? `all ${count} pots` : `${count} chosen ${count === 1 ? 'pot' : 'pots'}`}
+        </Button>
+        <span className="quiet">Tap pots on the sill to choose some.</span>
+      </div>
+    </Form>
+  );
+}
+
+function requestOf({
+  kind,
+  amount,
+  isCan,
+  words,
+  count,
+  chosenIds,
+  day,
+}: {
+  kind: CareKind;
+  amount: string;
+  isCan: boolean;
+  words: string;
+  count: number;
+  chosenIds: readonly string[];
+  day: string;
+}): CareRequest {
+  const typed = amount.trim() === '' ? null : Number(amount.replace(',', '.'));
+  const each = typed !== null && isCan && kind === 'watered' ? Math.round((typed * CAN_ML) / count) : typed;
+  return {
+    kind,
+    happenedOn: day,
+    unitIds: chosenIds.length === 0 ? null : [...chosenIds],
+    amount: each !== null && Number.isNaN(each) ? -1 : each,
+    words,
+  };
+}
+
+function CareOfDay() {
+  const { experiment, day } = useExperiment();
+  const queries = useQueryClient();
+  const events = (useQuery(careQuery(experiment.id)).data ?? []).filter((event) => event.happenedOn === day);
+  const undo = useMutation({
+    mutationFn: ({ id, isUndone }: { id: string; isUndone: boolean }) =>
+      call(careRoutes.undoCare, { params: { experimentId: experiment.id, careId: id }, body: { isUndone } }),
+    onSuccess: () => queries.invalidateQueries(careQuery(experiment.id)),
+  });
+  if (events.length === 0) return null;
+  return (
+    <ul className="care-list">
+      {events.map((event) => (
+        <li key={event.id} className={event.isUndone ? 'is-out' : ''}>
+          <span>
+            {careText(event)}{' '}
+            <span className="quiet">
+              {potsText(event.unitIds, experiment.units)}, {event.observer}
+            </span>
+          </span>
+          <Button
+            size="sm"
+            variant="light"
+            onClick={() => undo.mutate({ id: event.id, isUndone: !event.isUndone })}
+          >
+            {event.isUndone ? 'It was done' : 'Take it back'}
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function potsText(
+  unitIds: readonly string[] | null,
+  units: readonly { id: string; number: number }[],
+): string {
+  if (unitIds === null) return 'all pots';
+  const numbers = units.filter(({ id }) => unitIds.includes(id)).map(({ number }) => number);
+  return `${numbers.length === 1 ? 'pot' : 'pots'} ${numbers.join(', ')}`;
+}
+
+/** Photos of the whole sill. */
+function SillPhotos() {
+  const { experiment, day } = useExperiment();
+  const teacher = useQuery(sessionQuery).data;
+  const queries = useQueryClient();
+  const file = useRef<HTMLInputElement>(null);
+  const photos = (useQuery(journalQuery(experiment.id)).data ?? []).filter(
+    (entry) => entry.unitId === null && entry.hasPicture && entry.happenedOn === day,
+  );
+  const keep = useMutation({
+    mutationFn: async (taken: File) => {
+      const picture = await smallPicture(taken);
+      const entryId = uuid();
+      return outbox.put({
+        id: entryId,
+        owner: `teacher ${teacher?.id ?? ''}`,
+        experimentId: experiment.id,
+        route: 'keepEntry',
+        params: { experimentId: experiment.id, entryId },
+        body: { unitId: null, happenedOn: day, kind: 'photo', words: '', picture },
+        studentId: null,
+        madeAt: new Date().toISOString(),
+        label: 'Photo of the sill',
+        reading: null,
+        problem: null,
+      });
+    },
+    onSuccess: () => queries.invalidateQueries(journalQuery(experiment.id)),
+  });
+  return (
+    <div className="sill-photos">
+      <input
+        ref={file}
+        type="file"
+        accept="image/*"
+        className="visually-hidden"
+        aria-label="Photo of the whole sill"
+        onChange={({ target }) => {
+          const [taken] = target.files ?? [];
+          if (taken) keep.mutate(taken);
+          target.value = '';
+        }}
+      />
+      <Button variant="light" size="sm" disabled={keep.isPending} onClick={() => file.current?.click()}>
+        <Camera size={16} aria-hidden="true" /> Photo of the whole sill
+      </Button>
+      {keep.error && (
+        <p className="field-problem" role="alert">
+          {keep.error.message}
+        </p>
+      )}
+      {photos.map((photo) => (
+        <img
+          key={photo.id}
+          src={addressOf(journalRoutes.picture, { experimentId: experiment.id, entryId: photo.id })}
+          alt={`The sill on ${shortDay(photo.happenedOn)}`}
+        />
+      ))}
+    </div>
+  );
+}

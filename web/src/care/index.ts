@@ -1,0 +1,1 @@
+export { CareView } from './care-view.tsx';

@@ -1,0 +1,130 @@
+import type { GroupBy, Summary } from '@bright-sprout/core/comparison';
+import { NOT_UP_RULES, type NotUpRule, SUMMARIES } from '@bright-sprout/core/comparison';
+import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
+import Form from 'react-bootstrap/Form';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { useChoices } from './compare-context.tsx';
+
+const RULE_WORDS: Record<NotUpRule, string> = {
+  'only-up': 'only plants that are up',
+  'not-up-is-zero': 'not up yet counts as 0',
+};
+
+const SUMMARY_WORDS: Record<Summary, string> = {
+  day: 'value on the day',
+  final: 'last value so far',
+  growth_per_day: 'growth a day',
+  relative_growth: 'relative growth',
+  area: 'area under the curve',
+};
+
+/** What can be changed of a comparison. */
+export interface ControlsProps {
+  readonly setVariableId: (id: string) => void;
+  readonly setLevel: (level: ReadingLevel) => void;
+  readonly setRule: (rule: NotUpRule) => void;
+  readonly setSummary: (summary: Summary) => void;
+  readonly setGroupBy: (by: GroupBy) => void;
+  readonly setPer: (per: 'as_read' | 'per_pot') => void;
+}
+
+/** The choices of a comparison in one row. */
+export function Controls(props: ControlsProps) {
+  const { experiment } = useExperiment();
+  const choices = useChoices();
+  const isDensity = experiment.plan?.factors.some((factor) => factor.aspect === 'density') ?? false;
+  return (
+    <div className="compare-controls">
+      <div role="group" aria-label="Words for" className="choice">
+        <span>Words for</span>
+        <div>
+          {READING_LEVELS.map((level) => (
+            <button
+              key={level}
+              type="button"
+              className={level === choices.level ? 'pill is-on' : 'pill'}
+              aria-pressed={level === choices.level}
+              onClick={() => props.setLevel(level)}
+            >
+              {level}
+            </button>
+          ))}
+        </div>
+      </div>
+      {experiment.variables.length > 1 && (
+        <Choose
+          label="What is compared"
+          value={choices.variable.id}
+          onChange={props.setVariableId}
+          choices={experiment.variables.map(({ id, name }) => ({ value: id, name }))}
+        />
+      )}
+      <Choose
+        label="One value a pot"
+        value={choices.summary}
+        onChange={(value) => props.setSummary(value as Summary)}
+        choices={SUMMARIES.map((value) => ({ value, name: SUMMARY_WORDS[value] }))}
+      />
+      <Choose
+        label="Pots with nothing up"
+        value={choices.rule}
+        onChange={(value) => props.setRule(value as NotUpRule)}
+        choices={NOT_UP_RULES.map((value) => ({ value, name: RULE_WORDS[value] }))}
+      />
+      <Choose
+        label="Sorted by"
+        value={choices.groupBy}
+        onChange={(value) => props.setGroupBy(value as GroupBy)}
+        choices={waysToSort(experiment)}
+      />
+      {isDensity && (
+        <Choose
+          label="Counted"
+          value={choices.per}
+          onChange={(value) => props.setPer(value as 'as_read' | 'per_pot')}
+          choices={[
+            { value: 'as_read', name: 'for each plant' },
+            { value: 'per_pot', name: 'for each pot' },
+          ]}
+        />
+      )}
+    </div>
+  );
+}
+
+function waysToSort(experiment: ReturnType<typeof useExperiment>['experiment']) {
+  const { factors, units } = experiment;
+  const ways: { value: string; name: string }[] = [{ value: 'treatment', name: 'treatment' }];
+  if (factors.length > 1) {
+    factors.forEach((factor, at) => ways.push({ value: `factor-${at}`, name: factor.name.toLowerCase() }));
+  }
+  if (new Set(units.map((unit) => unit.team)).size > 1) ways.push({ value: 'team', name: 'team' });
+  if (new Set(units.map((unit) => unit.block)).size > 1) ways.push({ value: 'block', name: 'block' });
+  return ways;
+}
+
+function Choose({
+  label,
+  value,
+  onChange,
+  choices,
+}: {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  choices: readonly { readonly value: string; readonly name: string }[];
+}) {
+  if (choices.length < 2) return null;
+  return (
+    <label className="choice">
+      <span>{label}</span>
+      <Form.Select size="sm" value={value} onChange={(event) => onChange(event.target.value)}>
+        {choices.map((choice) => (
+          <option key={choice.value} value={choice.value}>
+            {choice.name}
+          </option>
+        ))}
+      </Form.Select>
+    </label>
+  );
+}

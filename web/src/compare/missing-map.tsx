@@ -1,0 +1,109 @@
+import { useMemo } from 'react';
+import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { shortDay } from '../shared/ui/index.ts';
+import { useChoices } from './compare-context.tsx';
+
+const KEY = [
+  { state: 'value', words: 'value' },
+  { state: 'not_up', words: 'not up yet' },
+  { state: 'dead', words: 'dead or removed' },
+  { state: 'gone', words: 'nothing left to read' },
+  { state: 'aside', words: 'set aside' },
+  { state: 'none', words: 'nobody read' },
+] as const;
+
+/** A square for each pot and day on which anybody read: what is there and what is missing. */
+export function MissingMap() {
+  const { experiment, readings, day, setDay } = useExperiment();
+  const { variable, chosen } = useChoices();
+  const { days, cells, lostOn } = useMemo(() => {
+    const own = readings.filter((reading) => reading.variableId === variable.id);
+    const found = new Map<string, { state: string; text: string }>();
+    for (const reading of own) {
+      const key = `${reading.unitId} ${reading.observedOn}`;
+      const text = findingText({ state: reading.state, value: reading.value ?? null }, variable);
+      if (reading.setAside !== null) {
+        if (!found.has(key)) found.set(key, { state: 'aside', text: `${text}, set aside` });
+        continue;
+      }
+      if (!reading.counts) continue;
+      const state =
+        reading.state === 'up'
+          ? 'value'
+          : reading.state === 'not_up'
+            ? 'not_up'
+            : reading.state === 'not_read'
+              ? 'none'
+              : 'dead';
+      found.set(key, { state, text });
+    }
+    const lost = new Map<string, string>();
+    for (const reading of own) {
+      const isLost = reading.counts && (reading.state === 'dead' || reading.state === 'removed');
+      if (isLost && !lost.has(reading.unitId)) lost.set(reading.unitId, reading.observedOn);
+    }
+    const all = [...new Set(own.map((reading) => reading.observedOn))].sort();
+    return { days: all, cells: found, lostOn: lost };
+  }, [readings, variable]);
+  if (days.length === 0) return null;
+  const units = experiment.units.filter((unit) => chosen.size === 0 || chosen.has(unit.id));
+  return (
+    <section className="panel" aria-label="What is missing">
+      <h3>What is there and what is missing</h3>
+      <div className="missing-scroll" tabIndex={0} role="region" aria-label="Pots by day, scrollable">
+        <table className="missing-map">
+          <thead>
+            <tr>
+              <th scope="col">
+                <span className="visually-hidden">Pot</span>
+              </th>
+              {days.map((one) => (
+                <th key={one} scope="col" className={one === day ? 'is-day' : ''}>
+                  <button type="button" onClick={() => setDay(one)} aria-label={`Go to ${shortDay(one)}`}>
+                    {Number(one.slice(8))}
+                  </button>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {units.map((unit) => (
+              <tr key={unit.id}>
+                <th scope="row">
+                  <TreatmentMark style={treatmentOf(experiment, unit).style} size={12} /> {unit.number}
+                </th>
+                {days.map((one) => {
+                  const cell = cells.get(`${unit.id} ${one}`) ?? emptyCell(one, lostOn.get(unit.id));
+                  return (
+                    <td
+                      key={one}
+                      className={`cell-${cell.state}`}
+                      title={`Pot ${unit.number}, ${shortDay(one)}: ${cell.text}`}
+                    >
+                      <span className="visually-hidden">{cell.text}</span>
+                    </td>
+                  );
+                })}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="missing-key">
+        {KEY.map(({ state, words }) => (
+          <span key={state}>
+            <i className={`cell-${state}`} aria-hidden="true" /> {words}
+          </span>
+        ))}
+      </p>
+    </section>
+  );
+}
+
+/** A pot that died or was removed before has nothing to read any more; else nobody did. */
+function emptyCell(day: string, lostOn: string | undefined): { state: string; text: string } {
+  return lostOn !== undefined && day > lostOn
+    ? { state: 'gone', text: 'nothing left to read' }
+    : { state: 'none', text: 'nobody read' };
+}

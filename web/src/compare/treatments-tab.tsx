@@ -1,0 +1,187 @@
+import type { TreatmentsPart } from '@bright-sprout/core/comparison';
+import { computedText, figuresText, treatmentsWords, undefinedWords } from '@bright-sprout/core/words';
+import { Suspense, useMemo, useState } from 'react';
+import {
+  ChartCard,
+  type ChartTable,
+  differencesFigure,
+  doseFigure,
+  interactionFigure,
+} from '../shared/charts/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { Answer } from './answer-tab.tsx';
+import { useChoices, useComparison } from './compare-context.tsx';
+import { PlainTable, Sentences, testRow } from './parts.tsx';
+import { ShuffleWatch } from './shuffle-watch.tsx';
+import { Assumptions, Factorial, Pairs, type PartProps, useNames } from './treatments-tests.tsx';
+
+/** Treatments: combinations first where several things were changed, differences, and every test there is. */
+export function TreatmentsTab() {
+  const [squares, setSquares] = useState<'II' | 'III'>('II');
+  const { shown, error } = useComparison(['treatments'], { squares });
+  const { level } = useChoices();
+  if (error) return <FailureNote error={error} />;
+  const part = shown?.comparison.treatments;
+  if (!shown || !part) return <p className="quiet">Comparing …</p>;
+  const isOlder = level === '11-13' || level === '14+';
+  return (
+    <>
+      <Answer shown={shown} />
+      <Sentences lines={treatmentsWords(part, { groups: shown.groups, style: shown.style, level })} />
+      <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
+        <Crossed shown={shown} part={part} />
+        <Differences shown={shown} part={part} />
+        <Dose shown={shown} part={part} />
+      </Suspense>
+      <ShuffleWatch shown={shown} />
+      <UpTable shown={shown} part={part} />
+      {isOlder && <Factorial part={part} squares={squares} onSquares={setSquares} />}
+      {isOlder && <Pairs shown={shown} part={part} />}
+      {isOlder && <Assumptions shown={shown} part={part} />}
+    </>
+  );
+}
+
+function Crossed({ shown, part }: PartProps) {
+  const { design } = shown.comparison;
+  const figure = useMemo(
+    () => (design ? interactionFigure(part, design, shown.style) : { data: [], layout: {} }),
+    [design, part, shown.style],
+  );
+  if (!design || design.factors.length < 2 || part.cells.length === 0) return null;
+  const table: ChartTable = {
+    columns: [...design.factors.map((factor) => factor.name), 'n pots', 'mean'],
+    rows: part.cells.map((cell) => [
+      ...design.factors.map((factor, at) => factor.levels[cell.levels[at] ?? 0]?.name ?? ''),
+      cell.n,
+      computedText(cell.mean, shown.style),
+    ]),
+  };
+  return (
+    <ChartCard
+      title="The combinations"
+      label="Mean of every combination, a line for each level of the second factor"
+      figure={figure}
+      table={table}
+      note="Lines alongside each other: each factor does its own. Lines that cross or spread: look at the combinations, not at one factor alone."
+    />
+  );
+}
+
+function Differences({ shown, part }: PartProps) {
+  const { comparison, groups, style } = shown;
+  const nameOf = useNames(shown);
+  const figure = useMemo(() => differencesFigure(comparison, groups, style), [comparison, groups, style]);
+  if (comparison.pairs.length === 0) return null;
+  const table: ChartTable = {
+    columns: ['Pair', 'difference', '95 % interval', 'in percent', 'Hedges g'],
+    rows: comparison.pairs.map((pair, index) => {
+      const g = part.pairs[index]?.hedgesG;
+      return [
+        `${nameOf(pair.secondId)} minus ${nameOf(pair.firstId)}`,
+        pair.difference.defined
+          ? computedText(pair.difference.value, style)
+          : undefinedWords(pair.difference.reason),
+        pair.test.defined
+          ? `${computedText(pair.test.value.interval.low, style)} to ${computedText(pair.test.value.interval.high, style)}`
+          : undefinedWords(pair.test.reason),
+        pair.relative.defined
+          ? `${Math.round(100 * pair.relative.value)} %`
+          : undefinedWords(pair.relative.reason),
+        g?.defined ? g.value.toFixed(2) : '–',
+      ];
+    }),
+  };
+  return (
+    <ChartCard
+      title="Differences"
+      label="Each pair’s difference of means with its 95 percent interval"
+      figure={figure}
+      table={table}
+      note={lettersNote(part, nameOf)}
+    />
+  );
+}
+
+function lettersNote(part: TreatmentsPart, nameOf: (id: string) => string): string | undefined {
+  if (part.letters.length < 3) return undefined;
+  const all = part.letters.map(({ groupId, letters }) => `${nameOf(groupId)} ${letters}`).join(' · ');
+  return `Letters: ${all}. Groups that share a letter were not told apart by these pots.`;
+}
+
+function Dose({ shown, part }: PartProps) {
+  const { comparison, groups, style } = shown;
+  const { design } = comparison;
+  const figure = useMemo(
+    () => (design ? doseFigure(comparison, part, design, groups, style) : { data: [], layout: {} }),
+    [comparison, part, design, groups, style],
+  );
+  if (!part.dose.defined || !design) return null;
+  const line = part.dose.value;
+  const table: ChartTable = {
+    columns: ['', 'value'],
+    rows: [
+      ['at amount 0', computedText(line.intercept, style)],
+      ['change for one more', `${computedText(line.slope, style)} ± ${computedText(line.slopeError, style)}`],
+      [
+        '95 % interval',
+        `${computedText(line.slopeInterval.low, style)} to ${computedText(line.slopeInterval.high, style)}`,
+      ],
+      ['r²', line.rSquared.toFixed(3)],
+      ['by ranks', line.rank.defined ? figuresText(line.rank.value) : undefinedWords(line.rank.reason)],
+    ],
+  };
+  return (
+    <ChartCard
+      title="More of it, more of what?"
+      label="Each pot against the amount it got, with the straight line through all"
+      figure={figure}
+      table={table}
+      note="The straight line is the simplest shape; more is not always more."
+    />
+  );
+}
+
+function UpTable({ shown, part }: PartProps) {
+  const nameOf = useNames(shown);
+  const { level } = useChoices();
+  return (
+    <section className="panel" aria-label="Up or not">
+      <h3>Pots with anything up</h3>
+      <PlainTable
+        columns={['Group', 'up', 'share', ...(level === '5-7' ? [] : ['95 % interval'])]}
+        rows={part.up.groups.map((group) => [
+          nameOf(group.groupId),
+          `${group.up} of ${group.of}`,
+          group.share.defined ? `${Math.round(100 * group.share.value.share)} %` : '–',
+          ...(level === '5-7'
+            ? []
+            : [
+                group.share.defined
+                  ? `${Math.round(100 * group.share.value.low)} to ${Math.round(100 * group.share.value.high)} %`
+                  : '–',
+              ]),
+        ])}
+      />
+      {level === '14+' && (
+        <PlainTable
+          columns={['Question', 'test', 'figures']}
+          rows={[
+            testRow('Same share in all groups?', part.up.fisher),
+            testRow(
+              part.up.isRough ? 'Roughly, as counts are small' : 'With large counts',
+              part.up.chiSquare,
+            ),
+            ...part.up.differences.map(({ firstId, secondId, difference }) => [
+              `${nameOf(secondId)} minus ${nameOf(firstId)}`,
+              'difference of shares (Newcombe)',
+              difference.defined
+                ? `${Math.round(100 * difference.value.difference)} % (${Math.round(100 * difference.value.low)} to ${Math.round(100 * difference.value.high)})`
+                : undefinedWords(difference.reason),
+            ]),
+          ]}
+        />
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,45 @@
+import {
+  type GroupBy,
+  isGroupBy,
+  NOT_UP_RULES,
+  SUMMARIES,
+  type Summary,
+} from '@bright-sprout/core/comparison';
+import { READING_LEVELS } from '@bright-sprout/core/words';
+import { useMemo, useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { useRemembered } from '../shared/ui/index.ts';
+import type { CompareChoices } from './compare-context.tsx';
+
+/**
+ * The choices of Compare: those about the experiment are in the address, so that a link or a print shows the same;
+ * reading level and the rule for pots not up are this device's.
+ */
+export function useCompareChoices() {
+  const { experiment, variable: first } = useExperiment();
+  const [search, setSearch] = useSearchParams();
+  const [level, setLevel] = useRemembered('reading-level', READING_LEVELS, '11-13');
+  const [rule, setRule] = useRemembered('not-up-rule', NOT_UP_RULES, 'only-up');
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
+  const usualBy: GroupBy = experiment.factors.length > 1 ? 'factor-0' : 'treatment';
+  const askedBy = search.get('by') ?? usualBy;
+  const groupBy: GroupBy = isGroupBy(askedBy) ? askedBy : usualBy;
+  const summary: Summary = SUMMARIES.find((one) => one === search.get('sum')) ?? 'day';
+  const per = search.get('per') === 'per_pot' ? 'per_pot' : 'as_read';
+  const choices = useMemo(
+    (): CompareChoices => ({ variable, level, rule, summary, groupBy, per, chosen }),
+    [variable, level, rule, summary, groupBy, per, chosen],
+  );
+  const set = (name: string, value: string, usual: string): void =>
+    setSearch(
+      (before) => {
+        if (value === usual) before.delete(name);
+        else before.set(name, value);
+        return before;
+      },
+      { replace: true },
+    );
+  return { choices, search, set, setLevel, setRule, setChosen, usualBy, usualVariableId: first.id };
+}

@@ -1,0 +1,71 @@
+import type { FileRowProblem } from '@bright-sprout/contract/shared';
+import Modal from 'react-bootstrap/Modal';
+import Table from 'react-bootstrap/Table';
+import { ApiFailure } from '../shared/api/index.ts';
+
+/** Lists what has to be mended in a file that was not opened. */
+export function FileProblems({
+  error,
+  fileName,
+  onClose,
+}: {
+  error: unknown;
+  fileName: string;
+  onClose: () => void;
+}) {
+  const body = error instanceof ApiFailure ? error.body : undefined;
+  return (
+    <Modal show={!!error} onHide={onClose} size="lg" scrollable aria-labelledby="file-problems">
+      <Modal.Header closeButton>
+        <Modal.Title id="file-problems">{fileName} was not opened</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <p>{body?.message ?? 'The file could not be read on this device. Choose it again.'}</p>
+        <ProblemTable rows={body?.rows ?? []} count={body?.rowCount} />
+        <p className="quiet">
+          Mend these in the spreadsheet, save it, and open it again. Nothing was stored.
+        </p>
+      </Modal.Body>
+    </Modal>
+  );
+}
+
+/** Cells that are wrong: where, what was found, what was expected. */
+export function ProblemTable({
+  rows,
+  count,
+}: {
+  rows: readonly FileRowProblem[];
+  count?: number | undefined;
+}) {
+  if (rows.length === 0) return null;
+  return (
+    <>
+      <Table size="sm">
+        <thead>
+          <tr>
+            <th scope="col">Row</th>
+            <th scope="col">Column</th>
+            <th scope="col">Found</th>
+            <th scope="col">Expected</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, index) => (
+            <tr key={index}>
+              <td>{row.row === 0 ? 'file' : row.row}</td>
+              <td>{row.column}</td>
+              <td className="found">{row.found}</td>
+              <td>{row.expected}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+      {count !== undefined && count > rows.length && (
+        <p className="quiet">
+          The first {rows.length} of {count} are listed.
+        </p>
+      )}
+    </>
+  );
+}

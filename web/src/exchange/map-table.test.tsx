@@ -1,0 +1,86 @@
+import { describe, expect, test } from '@jest/globals';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { fireEvent, render, screen, waitFor } from '@testing-library/react';
+import MapTable from './map-table.tsx';
+
+function show(text: string): {
+  sent: { path: string; body: { mapping: { roles: string[] } } }[];
+  opened: string[];
+} {
+  const sent: { path: string; body: { mapping: { roles: string[] } } }[] = [];
+  const opened: string[] = [];
+  globalThis.fetch = ((path: string, init: RequestInit) => {
+    sent.push({ path, body: JSON.parse(init.body as string) as never });
+    return Promise.resolve(new Response(JSON.stringify({ id: 'new' }), { status: 200 }));
+  }) as unknown as typeof fetch;
+  const rows = text.split('\n').map((line) => line.split(','));
+  render(
+    <QueryClientProvider client={new QueryClient()}>
+      <MapTable
+        table={{ id: 'new', fileName: 'tray.csv', sheets: [{ name: 'tray', rows }] }}
+        onOpened={({ id }) => opened.push(id)}
+        onClose={() => undefined}
+      />
+    </QueryClientProvider>,
+  );
+  return { sent, opened };
+}
+
+const roleOf = (column: string): string =>
+  screen.getByLabelText<HTMLSelectElement>(`Column ${column} is`).value;
+const openButton = (): HTMLButtonElement =>
+  screen.getByRole<HTMLButtonElement>('button', { name: 'Open and compare' });
+
+describe('a foreign table', () => {
+  test('is guessed, shown with what it gives, and sent with its mapping', async () => {
+    const { sent, opened } = show('weight,group\n4.1,dry\n5.2,dry\n6.3,wet\n6.1,wet');
+    expect([roleOf('weight'), roleOf('group')]).toEqual(['value', 'treatment']);
+    expect(
+      screen.getByText('This gives 4 pots in 2 treatments (dry, wet) and 4 readings of weight.'),
+    ).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Control'), { target: { value: 'dry' } });
+    fireEvent.click(openButton());
+    await waitFor(() => expect(opened).toEqual(['new']));
+    expect(sent[0]).toMatchObject({
+      path: '/api/files/new/table',
+      body: {
+        mapping: {
+          roles: ['value', 'treatment'],
+          control: 'dry',
+          variable: { name: 'weight', kind: 'number' },
+        },
+      },
+    });
+  });
+
+  test('says what is wrong by row and column, and cannot be opened until it is mended', () => {
+    show('weight,group\n4.1,dry\ntall,dry\n6.3,wet');
+    expect(openButton().disabled).toBe(true);
+    expect(
+      screen.getByText('One place needs mending, in the table or in what the columns mean:'),
+    ).toBeTruthy();
+    expect(
+      screen
+        .getAllByRole('row')
+        .some((row) => row.textContent === '3weighttalla number, or a word such as "not up" or "dead"'),
+    ).toBe(true);
+  });
+
+  test('a column can be given another meaning, and a length its unit', () => {
+    show('pot,tray,height\n1,a,3.5\n2,b,4');
+    expect(roleOf('tray')).toBe('block');
+    fireEvent.change(screen.getByLabelText('Column tray is'), { target: { value: 'treatment' } });
+    expect(
+      screen.getByText('This gives 2 pots in 2 treatments (a, b) and 2 readings of height.'),
+    ).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('in'), { target: { value: 'in' } });
+    expect(screen.getByLabelText<HTMLSelectElement>('in').value).toBe('in');
+  });
+
+  test('rows shorter than the header are filled up, not refused', () => {
+    show('date,Dry 1,Dry 2,Wet 1,Wet 2\n2026-05-04,1,2,3\n2026-05-06,2,3,4,5');
+    expect(
+      screen.getByText('This gives 4 pots in 2 treatments (Dry, Wet) and 7 readings of height.'),
+    ).toBeTruthy();
+  });
+});

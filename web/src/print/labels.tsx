@@ -1,0 +1,153 @@
+import type { TreatmentView, UnitView } from '@bright-sprout/contract/plan';
+import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { QrCode } from '../shared/ui/index.ts';
+
+/** Address that opens a pot on a tablet. */
+function potAddress(code: string, unitId: string): string {
+  return `${location.origin}/join?code=${code}&pot=${unitId}`;
+}
+
+/** One label a pot: number, treatment with mark and code, team, crop, and the way to the pot. */
+export function Labels({ code }: { code: string | undefined }) {
+  const { experiment } = useExperiment();
+  return (
+    <ul className="label-sheet">
+      {experiment.units.map((unit) => (
+        <li key={unit.id}>
+          <b className="label-number">{unit.number}</b>
+          <span>
+            <TreatmentLine treatment={treatmentOf(experiment, unit)} />
+            <small>
+              {experiment.cropName}
+              {unit.team && ` · ${unit.team}`}
+            </small>
+            <small>sown ____________</small>
+          </span>
+          {code && <QrCode text={potAddress(code, unit.id)} label={`Opens pot ${unit.number}`} size={76} />}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function TreatmentLine({ treatment }: { treatment: TreatmentView }) {
+  return (
+    <span className="label-treatment">
+      <TreatmentMark style={treatment.style} size={16} /> <b>{treatment.code}</b> {treatment.name}
+    </span>
+  );
+}
+
+/** One card a team: what is in the kit, and which pots. */
+export function KitCards({ code }: { code: string | undefined }) {
+  const { experiment } = useExperiment();
+  const teams = [...new Set(experiment.units.map((unit) => unit.team))].sort();
+  return (
+    <ul className="kit-sheet">
+      {teams.map((team) => (
+        <li key={team}>
+          <KitCard team={team} code={code} units={experiment.units.filter((unit) => unit.team === team)} />
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function KitCard({
+  team,
+  units,
+  code,
+}: {
+  team: string;
+  units: readonly UnitView[];
+  code: string | undefined;
+}) {
+  const { experiment } = useExperiment();
+  const seeds = units.reduce((sum, unit) => sum + (unit.seedsSown ?? experiment.seedsPerUnit), 0);
+  const steps = (experiment.plan?.steps ?? []).filter((step) => step.when === 'sowing');
+  return (
+    <section>
+      <h2>{team === '' ? 'Kit for everybody' : `Kit of ${team}`}</h2>
+      <p>{experiment.question}</p>
+      <p>
+        <b>
+          {units.length} pots, {units.length} labels, {seeds} seeds of {experiment.cropName || 'the crop'}
+        </b>
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Pot</th>
+            <th scope="col">Treatment</th>
+            <th scope="col">Seeds</th>
+            <th scope="col">Done</th>
+          </tr>
+        </thead>
+        <tbody>
+          {units.map((unit) => (
+            <tr key={unit.id}>
+              <th scope="row">{unit.number}</th>
+              <td>
+                <TreatmentLine treatment={treatmentOf(experiment, unit)} />
+              </td>
+              <td>{unit.seedsSown ?? experiment.seedsPerUnit}</td>
+              <td>☐</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <ol>
+        {steps.map((step) => (
+          <li key={step.id}>
+            {step.text}
+            {step.minutes !== null && ` (${step.minutes} min)`}
+          </li>
+        ))}
+      </ol>
+      <p className="kit-caution">
+        Nobody tastes seeds or soil. Wash hands at the end. School rules come first.
+      </p>
+      {code && (
+        <p className="kit-door">
+          <QrCode text={`${location.origin}/join?code=${code}`} label="Opens the class" size={70} /> Class
+          code <b>{code}</b>
+        </p>
+      )}
+    </section>
+  );
+}
+
+/** A marker for each end of each row of each container. */
+export function RowMarkers() {
+  const { experiment } = useExperiment();
+  const rows = experiment.containers.flatMap((container, index) =>
+    Array.from({ length: container.rows }, (_, row) => ({
+      name: container.name || `Container ${index + 1}`,
+      row: row + 1,
+      units: experiment.units.filter((unit) => unit.containerId === container.id && unit.row === row + 1),
+    })),
+  );
+  return (
+    <ul className="marker-sheet">
+      {rows
+        .filter(({ units }) => units.length > 0)
+        .flatMap((row) => ['left end', 'right end'].map((end) => ({ ...row, end })))
+        .map(({ name, row, units, end }) => (
+          <li key={`${name} ${row} ${end}`}>
+            <b>
+              {name}, row {row}
+            </b>
+            <span>
+              {units.map((unit) => (
+                <span key={unit.id} className="marker-unit">
+                  <TreatmentMark style={treatmentOf(experiment, unit).style} size={13} /> {unit.number}
+                </span>
+              ))}
+            </span>
+            <small>{end}</small>
+          </li>
+        ))}
+    </ul>
+  );
+}

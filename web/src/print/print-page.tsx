@@ -1,0 +1,79 @@
+import { useQuery } from '@tanstack/react-query';
+import { Printer } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useSearchParams } from 'react-router';
+import { classesQuery } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { useRemembered } from '../shared/ui/index.ts';
+import { HelperCard } from './helper-card.tsx';
+import { KitCards, Labels, RowMarkers } from './labels.tsx';
+import { RecordingSheet } from './recording-sheet.tsx';
+
+const SHEETS = [
+  { sheet: 'labels', name: 'Labels' },
+  { sheet: 'kits', name: 'Kit cards' },
+  { sheet: 'rows', name: 'Row markers' },
+  { sheet: 'recording', name: 'Recording sheet' },
+  { sheet: 'helper', name: 'Helper’s card' },
+] as const;
+const PAPERS = ['A4', 'letter'] as const;
+
+/** Things to print: black on white, on A4 or US Letter. */
+export default function PrintPage() {
+  const { experiment } = useExperiment();
+  const [search, setSearch] = useSearchParams();
+  const [paper, setPaper] = useRemembered<(typeof PAPERS)[number]>('paper', PAPERS, 'A4');
+  const sheet = SHEETS.find((one) => one.sheet === search.get('sheet'))?.sheet ?? 'labels';
+  const schoolClass = useQuery(classesQuery).data?.find(({ id }) => id === experiment.classId);
+  const show = (next: string): void => {
+    const wanted = new URLSearchParams(search);
+    wanted.set('sheet', next);
+    setSearch(wanted, { replace: true });
+  };
+  return (
+    <div className="print-page">
+      <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+      <div className="print-tools" role="group" aria-label="What to print">
+        {SHEETS.map((one) => (
+          <Button
+            key={one.sheet}
+            size="sm"
+            variant={one.sheet === sheet ? 'primary' : 'light'}
+            aria-pressed={one.sheet === sheet}
+            onClick={() => show(one.sheet)}
+          >
+            {one.name}
+          </Button>
+        ))}
+        <Form.Select
+          size="sm"
+          aria-label="Paper"
+          value={paper}
+          onChange={({ target }) => setPaper(target.value === 'letter' ? 'letter' : 'A4')}
+        >
+          <option value="A4">A4</option>
+          <option value="letter">US Letter</option>
+        </Form.Select>
+        <Button size="sm" onClick={() => window.print()}>
+          <Printer size={16} aria-hidden="true" /> Print
+        </Button>
+        {!schoolClass && sheet !== 'helper' && sheet !== 'recording' && (
+          <p className="quiet">
+            Give the experiment to a class in Plan, and each label gets a QR code that opens its pot.
+          </p>
+        )}
+      </div>
+      <article
+        className={`paper paper-${paper}`}
+        aria-label={SHEETS.find((one) => one.sheet === sheet)?.name}
+      >
+        {sheet === 'labels' && <Labels code={schoolClass?.code} />}
+        {sheet === 'kits' && <KitCards code={schoolClass?.code} />}
+        {sheet === 'rows' && <RowMarkers />}
+        {sheet === 'recording' && <RecordingSheet />}
+        {sheet === 'helper' && <HelperCard />}
+      </article>
+    </div>
+  );
+}

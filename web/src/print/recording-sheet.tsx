@@ -1,0 +1,97 @@
+import { addDays, calendarDay } from '@bright-sprout/core/shared';
+import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { shortDay } from '../shared/ui/index.ts';
+
+const DAYS = 4;
+
+/** A sheet for paper in the order of the fast sheet; the first change there can be none of is grey. */
+export function RecordingSheet() {
+  const { experiment, findings, day } = useExperiment();
+  const days = useReadingDays();
+  const others = experiment.variables.slice(1);
+  const [main] = experiment.variables;
+  return (
+    <section className="recording-sheet">
+      <h2>{experiment.question}</h2>
+      <p>
+        {main?.name} in {main?.unit}; write <b>n</b> for not up yet, <b>d</b> for dead, <b>x</b> for not read.
+        Zero of the ruler at the soil. Names: ______________________
+      </p>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col" rowSpan={2}>
+              Pot
+            </th>
+            <th scope="col" rowSpan={2}>
+              Last
+            </th>
+            {days.map((one) => (
+              <th key={one} scope="colgroup" colSpan={2 + others.length}>
+                {shortDay(one)}
+              </th>
+            ))}
+          </tr>
+          <tr>
+            {days.map((one) => (
+              <SubHeads key={one} names={[main?.name ?? '', ...others.map(({ name }) => name), 'change']} />
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {experiment.units.map((unit) => {
+            const last = (findings.get(unit.id) ?? []).filter((finding) => finding.day < day).at(-1);
+            const hasValue = last?.value != null;
+            return (
+              <tr key={unit.id}>
+                <th scope="row">
+                  {unit.number} <TreatmentMark style={treatmentOf(experiment, unit).style} size={12} />{' '}
+                  <small>{treatmentOf(experiment, unit).code}</small>
+                </th>
+                <td>{last && main ? findingText(last, main) : ''}</td>
+                {days.map((one, index) => (
+                  <Cells key={one} count={1 + others.length} isGrey={index === 0 && !hasValue} />
+                ))}
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function SubHeads({ names }: { names: readonly string[] }) {
+  return names.map((name) => (
+    <th key={name} scope="col">
+      {name}
+    </th>
+  ));
+}
+
+function Cells({ count, isGrey }: { count: number; isGrey: boolean }) {
+  return (
+    <>
+      {Array.from({ length: count }, (_, index) => (
+        <td key={index} />
+      ))}
+      <td
+        className={isGrey ? 'no-change' : ''}
+        aria-label={isGrey ? 'no change at the first reading' : 'change'}
+      />
+    </>
+  );
+}
+
+/** The next reading days from the chosen day on. */
+function useReadingDays(): string[] {
+  const { day } = useExperiment();
+  const calendar = useCalendar();
+  const planned = (calendar?.tasks ?? [])
+    .filter((task) => task.code === 'read' && task.day >= day)
+    .map((task): string => task.day)
+    .slice(0, DAYS);
+  if (planned.length === DAYS) return planned;
+  return Array.from({ length: DAYS }, (_, index) => addDays(calendarDay(day), index));
+}

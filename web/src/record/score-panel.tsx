@@ -1,0 +1,74 @@
+import type { UnitView } from '@bright-sprout/contract/plan';
+import { scoresOf } from '@bright-sprout/core/design';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, recentDay } from '../shared/ui/index.ts';
+import type { Intent } from './reading-panel.tsx';
+import { ReadingsOfDay } from './readings-of-day.tsx';
+import { useKeepReading } from './use-keep-reading.ts';
+import { whyNot } from './why-not.ts';
+
+/** Scores one pot on one day; one press keeps it. */
+export function ScorePanel({
+  unit,
+  nextUnit,
+  onKept,
+}: {
+  unit: UnitView;
+  nextUnit: UnitView | undefined;
+  onKept: () => void;
+}) {
+  const { experiment, readings, findings, variable, day } = useExperiment();
+  const treatment = treatmentOf(experiment, unit);
+  const today = readings.filter(
+    (reading) =>
+      reading.unitId === unit.id && reading.observedOn === day && reading.variableId === variable.id,
+  );
+  const [intent, setIntent] = useState<Intent | undefined>(today.length === 0 ? { kind: 'add' } : undefined);
+  const keep = useKeepReading(unit, intent, onKept);
+  const cannotRead = whyNot(experiment, unit, day);
+  const last = (findings.get(unit.id) ?? []).filter((finding) => finding.day < day).at(-1);
+  return (
+    <section className="panel count-panel" aria-label={`Read pot ${unit.number}`}>
+      <h2>Pot {unit.number}</h2>
+      <p className="reading-treatment">
+        <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
+      </p>
+      {cannotRead && <p className="note-attention">{cannotRead}</p>}
+      {cannotRead || !intent ? (
+        <ReadingsOfDay
+          readings={today}
+          variable={variable}
+          onIntent={cannotRead ? undefined : setIntent}
+          nextUnit={nextUnit}
+          onNext={onKept}
+        />
+      ) : (
+        <>
+          <p className="quiet">
+            {variable.name}
+            {last && `, on ${recentDay(last.day, day)}: ${findingText(last, variable)}`}
+          </p>
+          <div className="score-buttons" role="group" aria-label={variable.name}>
+            {(scoresOf(variable.name) ?? []).map((score, index) => (
+              <Button
+                key={score}
+                variant="light"
+                disabled={keep.isPending}
+                onClick={() => keep.save('up', { value: index + 1, unit: variable.unit, entered: score })}
+              >
+                {score}
+              </Button>
+            ))}
+            <Button variant="light" disabled={keep.isPending} onClick={() => keep.save('not_read')}>
+              Not read
+            </Button>
+          </div>
+          <FailureNote error={keep.error} />
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,10 @@
+export type { OutboxItem } from '../offline/index.ts';
+export {
+  outbox,
+  useOutboxItems,
+  useOutboxOf,
+  useWithWaiting,
+  waitingReading,
+  withReading,
+} from './use-outbox.ts';
+export { confirmLeaving, WaitingNote } from './waiting-note.tsx';

@@ -1,0 +1,1 @@
+export { type Label, labelledPicture, smallPicture } from './small-picture.ts';

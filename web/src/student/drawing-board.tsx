@@ -1,0 +1,103 @@
+import { useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import { ReactSketchCanvas, type ReactSketchCanvasRef } from 'react-sketch-canvas';
+import { type Label, labelledPicture } from '../shared/pictures/index.ts';
+
+const PENS = [
+  { name: 'Black pen', color: '#1e2b26' },
+  { name: 'Green pen', color: '#3b7a2b' },
+  { name: 'Brown pen', color: '#8a5a2b' },
+  { name: 'Yellow pen', color: '#d9a520' },
+] as const;
+
+/** A sheet to draw a plant on, and words to put beside its parts. */
+export function DrawingBoard({
+  chips,
+  onPicture,
+}: {
+  chips: readonly string[];
+  onPicture: (picture: string) => void;
+}) {
+  const sheet = useRef<ReactSketchCanvasRef>(null);
+  const [color, setColor] = useState<string>(PENS[0].color);
+  const [word, setWord] = useState<string>();
+  const [labels, setLabels] = useState<readonly Label[]>([]);
+  const finish = async (): Promise<void> => {
+    const drawn = await sheet.current?.exportImage('jpeg');
+    const base64 = drawn?.split(',')[1];
+    if (base64) onPicture(await labelledPicture(base64, labels));
+  };
+  const place = (event: React.MouseEvent<HTMLElement>): void => {
+    if (word === undefined) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const isPoint = event.clientX > 0 || event.clientY > 0;
+    const x = isPoint ? (event.clientX - box.left) / box.width : 0.5;
+    const y = isPoint ? (event.clientY - box.top) / box.height : 0.1 + 0.12 * (labels.length % 7);
+    setLabels([...labels, { word, x, y }]);
+    setWord(undefined);
+  };
+  return (
+    <div className="drawing-board">
+      <div className="drawing-tools" role="group" aria-label="Pens">
+        {PENS.map((pen) => (
+          <button
+            key={pen.name}
+            type="button"
+            className="pen"
+            aria-label={pen.name}
+            aria-pressed={color === pen.color}
+            style={{ background: pen.color }}
+            onClick={() => setColor(pen.color)}
+          />
+        ))}
+        <Button variant="light" onClick={() => sheet.current?.undo()}>
+          Undo
+        </Button>
+        <Button variant="light" disabled={labels.length === 0} onClick={() => setLabels(labels.slice(0, -1))}>
+          Take the last word away
+        </Button>
+      </div>
+      <div className="sheet">
+        <ReactSketchCanvas
+          ref={sheet}
+          width="100%"
+          height="420px"
+          strokeWidth={5}
+          strokeColor={color}
+          canvasColor="#ffffff"
+          exportWithBackgroundImage={false}
+        />
+        {labels.map((label, index) => (
+          <span
+            key={index}
+            className="sheet-label"
+            style={{ left: `${label.x * 100}%`, top: `${label.y * 100}%` }}
+          >
+            {label.word}
+          </span>
+        ))}
+        {word !== undefined && (
+          <button type="button" className="sheet-target" onClick={place}>
+            <span>Tap where “{word}” goes</span>
+          </button>
+        )}
+      </div>
+      <div className="word-chips" role="group" aria-label="Words for the parts">
+        {chips.map((chip) => (
+          <Button
+            key={chip}
+            variant="light"
+            size="sm"
+            aria-pressed={chip === word}
+            onClick={() => setWord(chip)}
+          >
+            {chip}
+          </Button>
+        ))}
+      </div>
+      <Button size="lg" onClick={() => void finish()}>
+        The drawing is ready
+      </Button>
+    </div>
+  );
+}

@@ -1,0 +1,123 @@
+import type { StudentPotView } from '@bright-sprout/contract/student';
+import { wordChips } from '@bright-sprout/core/words';
+import { ArrowLeft, Camera, Pencil, Type } from 'lucide-react';
+import { useRef, useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { FailureNote } from '../shared/ui/index.ts';
+import { DrawingBoard } from './drawing-board.tsx';
+import { smallPicture } from '../shared/pictures/index.ts';
+import { PotJournal } from './pot-journal.tsx';
+import { type AtDevice, useKeepEntry } from './use-keep-own.ts';
+
+type Way = 'photo' | 'drawing' | 'words';
+
+const MOST_WORDS = 1000;
+
+/** Shows what a pot looks like: a photo, a drawing with labels, or a sentence. */
+export function EntryScreen({
+  pot,
+  at,
+  onDone,
+  onBack,
+}: {
+  pot: StudentPotView;
+  at: AtDevice;
+  onDone: () => void;
+  onBack: () => void;
+}) {
+  const [way, setWay] = useState<Way>();
+  const [picture, setPicture] = useState<string>();
+  const [text, setText] = useState('');
+  const [problem, setProblem] = useState<string>();
+  const file = useRef<HTMLInputElement>(null);
+  const keep = useKeepEntry(pot, at, onDone);
+  const chips = wordChips(at.door.readingLevel);
+  const take = async (taken: File | undefined): Promise<void> => {
+    if (!taken) return;
+    setProblem(undefined);
+    try {
+      setPicture(await smallPicture(taken));
+      setWay('photo');
+    } catch (thrown) {
+      setProblem(thrown instanceof Error ? thrown.message : 'This photo could not be read.');
+    }
+  };
+  const addWord = (word: string): void => setText((before) => `${before}${before === '' ? '' : ' '}${word}`);
+  return (
+    <main className="entry-screen">
+      <Button variant="light" aria-label="Back to the pot" onClick={onBack}>
+        <ArrowLeft size={20} aria-hidden="true" />
+      </Button>
+      <h1>Show pot {pot.number}</h1>
+      <input
+        ref={file}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        className="visually-hidden"
+        aria-label="Choose a photo"
+        onChange={({ target }) => void take(target.files?.[0])}
+      />
+      {way === undefined && (
+        <div className="big-answers">
+          <Button size="lg" variant="light" onClick={() => file.current?.click()}>
+            <Camera size={30} aria-hidden="true" /> Photo
+          </Button>
+          <Button size="lg" variant="light" onClick={() => setWay('drawing')}>
+            <Pencil size={30} aria-hidden="true" /> Drawing
+          </Button>
+          <Button size="lg" variant="light" onClick={() => setWay('words')}>
+            <Type size={30} aria-hidden="true" /> Sentence
+          </Button>
+        </div>
+      )}
+      {way === undefined && (
+        <p className="quiet">Only plants in the picture, please: no faces and no names.</p>
+      )}
+      {way === undefined && <PotJournal unitId={pot.unitId} />}
+      {problem && (
+        <p className="note-harm" role="alert">
+          {problem}
+        </p>
+      )}
+      {way === 'drawing' && picture === undefined && <DrawingBoard chips={chips} onPicture={setPicture} />}
+      {picture !== undefined && (
+        <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt="What you made" />
+      )}
+      {(way === 'words' || picture !== undefined) && (
+        <Form
+          onSubmit={(event) => {
+            event.preventDefault();
+            keep.mutate({ kind: way ?? 'words', words: text.trim(), picture: picture ?? null });
+          }}
+        >
+          <Form.Label htmlFor="sentence">What do you see?</Form.Label>
+          <Form.Control
+            id="sentence"
+            as="textarea"
+            rows={3}
+            maxLength={MOST_WORDS}
+            value={text}
+            onChange={({ target }) => setText(target.value)}
+          />
+          <div className="word-chips" role="group" aria-label="Words to use">
+            {chips.map((word) => (
+              <Button key={word} variant="light" size="sm" onClick={() => addWord(word)}>
+                {word}
+              </Button>
+            ))}
+          </div>
+          <FailureNote error={keep.error} />
+          <Button
+            type="submit"
+            size="lg"
+            disabled={keep.isPending || (way === 'words' && text.trim() === '')}
+          >
+            Keep it
+          </Button>
+        </Form>
+      )}
+    </main>
+  );
+}

@@ -1,0 +1,132 @@
+import { compareRoutes, MOST_CLAIM_CHARACTERS, type StudentIdeasView } from '@bright-sprout/contract/compare';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { v7 as uuid } from 'uuid';
+import { call } from '../shared/api/index.ts';
+import { ClaimNotes, FailureNote } from '../shared/ui/index.ts';
+import { ideasQuery } from './queries.ts';
+
+/** What a student thinks: a guess before, a conclusion after. */
+export function IdeasScreen({ onBack }: { onBack: () => void }) {
+  const { data: ideas, error } = useQuery(ideasQuery);
+  return (
+    <main className="ideas-screen">
+      <Button variant="light" onClick={onBack}>
+        Back to my pots
+      </Button>
+      <FailureNote error={ideas ? undefined : error} />
+      {ideas?.length === 0 && <p>Your class has no experiment to think about yet.</p>}
+      {ideas?.map((idea) => (
+        <section key={idea.experimentId} className="panel" aria-label={idea.question}>
+          <h1>{idea.question}</h1>
+          {idea.choices.length > 0 && <Guess idea={idea} />}
+          {idea.measured > 0 && <Conclude idea={idea} />}
+        </section>
+      ))}
+    </main>
+  );
+}
+
+function Guess({ idea }: { idea: StudentIdeasView }) {
+  const queries = useQueryClient();
+  const guess = useMutation({
+    mutationFn: (choice: string) =>
+      call(compareRoutes.keepOwnPrediction, {
+        params: { predictionId: uuid() },
+        body: { choice, experimentId: idea.experimentId },
+      }),
+    onSuccess: () => queries.invalidateQueries(ideasQuery),
+  });
+  if (!idea.canGuess) return idea.ownChoice ? <p>You guessed: {idea.ownChoice}.</p> : null;
+  return (
+    <div role="group" aria-label={idea.prompt}>
+      <h2>{idea.prompt}</h2>
+      <div className="big-answers">
+        {idea.choices.map((choice) => (
+          <Button
+            key={choice}
+            size="lg"
+            variant={choice === idea.ownChoice ? 'primary' : 'light'}
+            aria-pressed={choice === idea.ownChoice}
+            disabled={guess.isPending}
+            onClick={() => guess.mutate(choice)}
+          >
+            {choice}
+          </Button>
+        ))}
+      </div>
+      <p className="quiet" role="status">
+        {idea.ownChoice
+          ? 'Your guess is kept. Others see only how many guessed what.'
+          : 'There is no wrong guess.'}
+      </p>
+      <FailureNote error={guess.error} />
+    </div>
+  );
+}
+
+function Conclude({ idea }: { idea: StudentIdeasView }) {
+  const queries = useQueryClient();
+  const [claim, setClaim] = useState(idea.own?.claim ?? '');
+  const [reasoning, setReasoning] = useState(idea.own?.reasoning ?? '');
+  const [id, setId] = useState(() => uuid());
+  const keep = useMutation({
+    mutationFn: () =>
+      call(compareRoutes.keepOwnConclusion, {
+        params: { conclusionId: id },
+        body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
+      }),
+    onSuccess: () => {
+      setId(uuid());
+      return queries.invalidateQueries(ideasQuery);
+    },
+  });
+  return (
+    <Form
+      className="conclude"
+      aria-label="What did we find out?"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate();
+      }}
+    >
+      <h2>What did we find out?</h2>
+      <p>This is what we measured:</p>
+      <ul>
+        {idea.evidence.map((line) => (
+          <li key={line}>{line}</li>
+        ))}
+      </ul>
+      <Form.Group controlId={`claim-${idea.experimentId}`}>
+        <Form.Label>I say that …</Form.Label>
+        <Form.Control
+          as="textarea"
+          rows={2}
+          maxLength={MOST_CLAIM_CHARACTERS}
+          value={claim}
+          onChange={(event) => setClaim(event.target.value)}
+        />
+      </Form.Group>
+      <ClaimNotes claim={claim} />
+      <Form.Group controlId={`why-${idea.experimentId}`}>
+        <Form.Label>because …</Form.Label>
+        <Form.Control
+          as="textarea"
+          rows={2}
+          maxLength={MOST_CLAIM_CHARACTERS}
+          value={reasoning}
+          onChange={(event) => setReasoning(event.target.value)}
+        />
+      </Form.Group>
+      <FailureNote error={keep.error} />
+      <div className="button-row">
+        <Button type="submit" size="lg" disabled={claim.trim() === '' || keep.isPending}>
+          Keep it
+        </Button>
+        {keep.isSuccess && <span role="status">Kept.</span>}
+      </div>
+    </Form>
+  );
+}

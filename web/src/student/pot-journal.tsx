@@ -1,0 +1,33 @@
+import { studentRoutes } from '@bright-sprout/contract/student';
+import { useQuery } from '@tanstack/react-query';
+import { addressOf, call } from '../shared/api/index.ts';
+import { shortDay } from '../shared/ui/index.ts';
+
+/** What was made of a pot before, the newest first. */
+export function PotJournal({ unitId }: { unitId: string }) {
+  const { data } = useQuery({
+    queryKey: ['door', 'journal', unitId],
+    queryFn: () => call(studentRoutes.potJournal, { params: { unitId } }),
+  });
+  if (!data || data.length === 0) return null;
+  return (
+    <section className="pot-journal" aria-label="Made before">
+      <h2>Made before</h2>
+      <ul>
+        {[...data].reverse().map((entry) => (
+          <li key={entry.id}>
+            {entry.hasPicture && (
+              <img
+                src={addressOf(studentRoutes.classPicture, { entryId: entry.id })}
+                alt={`${entry.kind === 'photo' ? 'Photo' : 'Drawing'} by ${entry.observer}`}
+              />
+            )}
+            <p>
+              {shortDay(entry.happenedOn)}, {entry.observer} {entry.words && <q>{entry.words}</q>}
+            </p>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,177 @@
+import { type PracticeRequest, studentRoutes } from '@bright-sprout/contract/student';
+import { chanceFrom, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
+import { PRACTICE_KINDS, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
+import { useMutation } from '@tanstack/react-query';
+import { ArrowLeft } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { v7 as uuid } from 'uuid';
+import { lengthProblemText, rulerMarks } from '../record/index.ts';
+import { call } from '../shared/api/index.ts';
+
+const TALL = 480;
+const SOIL = 440;
+const RULER_X = 150;
+const RULER_WIDTH = 84;
+const LARGEST_SEED = 4_294_967_295;
+
+const HINTS: Record<PracticeTask['kind'], string> = {
+  plain: 'Zero is at the soil. Read across from the tip.',
+  'late-zero': 'The wood begins before the zero. Read the number, not the end of the ruler.',
+  bent: 'The stem leans. Follow it with a thread, then lay the thread on the ruler: it is longer than it looks.',
+  taller: 'The plant is taller than the ruler. Mark the ruler’s top, move the ruler up, and add both parts.',
+  inches: 'This ruler is in inches, with quarters: 2¼ is two and one quarter.',
+};
+
+/** Drawn rulers to practise on before real plants; the class's error is known from them. */
+export function PracticeScreen({ onBack }: { onBack: () => void }) {
+  const [turn, setTurn] = useState(0);
+  const [seed, setSeed] = useState(freshSeed);
+  const [text, setText] = useState('');
+  const [isTouched, setIsTouched] = useState(false);
+  const [readMm, setReadMm] = useState<number>();
+  const kind = PRACTICE_KINDS[turn % PRACTICE_KINDS.length] ?? 'plain';
+  const task = practiceTask(kind, chanceFrom(seed));
+  const parsed = parseLength(text, task.scale);
+  const keep = useMutation({
+    mutationFn: (body: PracticeRequest) =>
+      call(studentRoutes.keepPractice, { params: { practiceId: uuid() }, body }),
+  });
+  const next = (): void => {
+    setTurn(turn + 1);
+    setSeed(freshSeed());
+    setText('');
+    setIsTouched(false);
+    setReadMm(undefined);
+  };
+  return (
+    <main className="read-screen">
+      <Button variant="light" aria-label="Back to my pots" onClick={onBack}>
+        <ArrowLeft size={20} aria-hidden="true" />
+      </Button>
+      <h1>Practise reading a ruler</h1>
+      <div className="length-question">
+        <PracticePicture task={task} />
+        <Form
+          noValidate
+          onSubmit={(event) => {
+            event.preventDefault();
+            setIsTouched(true);
+            if (!parsed.ok || readMm !== undefined) return;
+            setReadMm(parsed.mm);
+            keep.mutate({ kind, seed, readMm: parsed.mm });
+          }}
+        >
+          <h2>
+            <label htmlFor="practice">How long is the stem?</label>
+          </h2>
+          <p>{HINTS[kind]}</p>
+          <div className="height-entry">
+            <Form.Control
+              id="practice"
+              value={text}
+              inputMode="decimal"
+              autoComplete="off"
+              placeholder="–"
+              readOnly={readMm !== undefined}
+              onChange={({ target }) => setText(target.value)}
+            />
+            <span>{task.scale.unit}</span>
+          </div>
+          <div aria-live="polite">
+            {isTouched && !parsed.ok && (
+              <p className="field-problem">{lengthProblemText(parsed.problem, task.scale)}</p>
+            )}
+            {readMm !== undefined && <Feedback task={task} readMm={readMm} />}
+          </div>
+          <div className="big-answers">
+            {readMm === undefined ? (
+              <Button type="submit" size="lg">
+                That is it
+              </Button>
+            ) : (
+              <Button size="lg" onClick={next}>
+                Another ruler
+              </Button>
+            )}
+          </div>
+        </Form>
+      </div>
+    </main>
+  );
+}
+
+function Feedback({ task, readMm }: { task: PracticeTask; readMm: number }) {
+  const off = Math.abs(readMm - task.trueMm);
+  const right = lengthText(task.trueMm, task.scale);
+  if (off < 0.5) return <p className="note-change">Right: {right}.</p>;
+  const side = readMm > task.trueMm ? 'too long' : 'too short';
+  return (
+    <p className="note-attention">
+      It is {right}. You read {lengthText(off, task.scale)} {side}.
+    </p>
+  );
+}
+
+/** The plant and its ruler, to one scale; a second ruler stands on the first when the plant is taller. */
+function PracticePicture({ task }: { task: PracticeTask }) {
+  const reachMm = Math.max(task.trueMm, task.rulerMm) * 1.06 + task.zeroAtMm;
+  const perMm = (SOIL - 20) / reachMm;
+  const points = task.stem.map(({ x, y }) => `${90 + x * perMm},${SOIL - y * perMm}`).join(' ');
+  const tip = task.stem.at(-1) ?? { x: 0, y: 0 };
+  const length = fromMillimetres(task.rulerMm, task.scale.unit);
+  const perUnit = (perMm * task.rulerMm) / length;
+  const rulers = task.kind === 'taller' ? [task.rulerMm, 0] : [0];
+  return (
+    <svg className="ruler practice-ruler" viewBox={`0 0 300 ${TALL}`} role="img" aria-label={describe(task)}>
+      {rulers.map((fromMm) => {
+        const zero = SOIL - fromMm * perMm;
+        return (
+          <g key={fromMm}>
+            <rect
+              x={RULER_X}
+              y={zero - task.rulerMm * perMm}
+              width={RULER_WIDTH}
+              height={(task.rulerMm + task.zeroAtMm) * perMm}
+              fill={fromMm === 0 ? '#f3d98d' : '#f8e7b5'}
+              stroke="#d9b95e"
+            />
+            {rulerMarks(task.scale, length, perUnit).map(({ amount, reach, label }) => (
+              <g key={amount} transform={`translate(${RULER_X} ${zero - amount * perUnit})`}>
+                <line x2={reach} stroke="#5c4a17" strokeWidth={label ? 1.8 : 1} />
+                {label && (
+                  <text x={RULER_WIDTH - 10} y="5" textAnchor="end" className="ruler-number">
+                    {label}
+                  </text>
+                )}
+              </g>
+            ))}
+          </g>
+        );
+      })}
+      <text x={RULER_X + RULER_WIDTH + 8} y={SOIL - 8} className="ruler-unit">
+        {task.scale.unit}
+      </text>
+      <rect x="20" y={SOIL} width="130" height="40" fill="#7a5a3c" />
+      <polyline points={points} fill="none" stroke="#4f9a3a" strokeWidth="6" strokeLinecap="round" />
+      <circle cx={90 + tip.x * perMm} cy={SOIL - tip.y * perMm} r="7" fill="#3b7a2b" />
+    </svg>
+  );
+}
+
+/** The drawing for somebody who does not see it: where tip and zero are, not the answer. */
+function describe({ scale, stem, zeroAtMm, trueMm, kind, rulerMm }: PracticeTask): string {
+  const tip = stem.at(-1)?.y ?? 0;
+  const at = kind === 'taller' ? trueMm - rulerMm : tip;
+  const where = `the tip is at the mark ${(Math.round(fromMillimetres(at, scale.unit) * 4) / 4).toString()}`;
+  if (kind === 'taller')
+    return `A ruler of ${lengthText(rulerMm, scale)}, and on it a second one: ${where} of the second.`;
+  if (kind === 'bent')
+    return `A leaning stem; ${where}, and along the stem it is ${lengthText(trueMm, scale)}.`;
+  return `A stem beside a ruler${zeroAtMm > 0 ? ' whose zero is not at its end' : ''}: ${where} of the ruler.`;
+}
+
+function freshSeed(): number {
+  return Math.floor(Math.random() * LARGEST_SEED);
+}

@@ -1,0 +1,161 @@
+import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
+import type { DoorView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
+import type { ReadingState } from '@bright-sprout/core/shared';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import { v7 as uuid } from 'uuid';
+import { findingText } from '../shared/experiment/index.ts';
+import { outbox, waitingReading } from '../shared/outbox/index.ts';
+import { potsQuery } from './queries.ts';
+
+/** Who is at the device. */
+export interface AtDevice {
+  readonly door: DoorView;
+  readonly studentId: string;
+  readonly displayName: string;
+}
+
+/** A value as it was entered. */
+export interface Entered {
+  readonly value: number;
+  readonly unit: string;
+  readonly text: string;
+}
+
+/** What is kept of a pot: a state or a value of one of its variables. */
+export interface OwnReading {
+  readonly variable: StudentPotView['variable'];
+  readonly state: ReadingState;
+  readonly entered?: Entered | undefined;
+  readonly isReread?: boolean;
+}
+
+/** Keeps a student's readings of a pot: on the device first, then sent; trying again sends the same id. */
+export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void) {
+  const queries = useQueryClient();
+  const pending = useRef<{ content: string; readingId: string }>(undefined);
+  return useMutation({
+    mutationFn: async (wanted: OwnReading) => {
+      const body = requestOf(pot, at.door.today, wanted);
+      const content = JSON.stringify(body);
+      if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
+      const { readingId } = pending.current;
+      const reading = waitingReading(readingId, body, at.displayName);
+      const result = await outbox.put({
+        id: readingId,
+        owner: ownerOf(at.door),
+        experimentId: pot.experimentId,
+        route: 'keepPot',
+        params: { readingId },
+        body,
+        studentId: at.studentId,
+        madeAt: new Date().toISOString(),
+        label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
+        reading,
+        problem: null,
+      });
+      return result.isSent ? (result.answer as ReadingView) : undefined;
+    },
+    onSuccess: (own) => {
+      pending.current = undefined;
+      if (own) {
+        queries.setQueryData(potsQuery.queryKey, (pots = []) =>
+          pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own) : one)),
+        );
+      }
+      onDone();
+    },
+  });
+}
+
+/** Keeps a photo, drawing or sentence of a pot. */
+export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => void) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (entry: Pick<StudentEntryRequest, 'kind' | 'words' | 'picture'>) => {
+      const entryId = uuid();
+      return outbox.put({
+        id: entryId,
+        owner: ownerOf(at.door),
+        experimentId: pot.experimentId,
+        route: 'keepOwnEntry',
+        params: { entryId },
+        body: { ...entry, experimentId: pot.experimentId, unitId: pot.unitId, happenedOn: at.door.today },
+        studentId: at.studentId,
+        madeAt: new Date().toISOString(),
+        label: `${at.displayName}, pot ${pot.number}: ${entry.kind}`,
+        reading: null,
+        problem: null,
+      });
+    },
+    onSuccess: () => {
+      void queries.invalidateQueries({ queryKey: ['door', 'journal', pot.unitId] });
+      onDone();
+    },
+  });
+}
+
+/** Notes that the student's pots of an experiment were watered. */
+export function useWater(at: AtDevice) {
+  return useMutation({
+    mutationFn: async (pots: readonly StudentPotView[]) => {
+      for (const experimentId of new Set(pots.map((pot) => pot.experimentId))) {
+        const careId = uuid();
+        const unitIds = pots.filter((pot) => pot.experimentId === experimentId).map((pot) => pot.unitId);
+        await outbox.put({
+          id: careId,
+          owner: ownerOf(at.door),
+          experimentId,
+          route: 'keepOwnCare',
+          params: { careId },
+          body: {
+            experimentId,
+            kind: 'watered',
+            happenedOn: at.door.today,
+            unitIds,
+            amount: null,
+            words: '',
+          },
+          studentId: at.studentId,
+          madeAt: new Date().toISOString(),
+          label: `${at.displayName}: watered ${unitIds.length} pots`,
+          reading: null,
+          problem: null,
+        });
+      }
+    },
+  });
+}
+
+/** To whom what a class makes on this device belongs. */
+export function ownerOf(door: DoorView): string {
+  return `class ${door.classId}`;
+}
+
+function requestOf(pot: StudentPotView, day: string, wanted: OwnReading): ReadingRequest {
+  const { variable, state, entered } = wanted;
+  const own =
+    variable.id === pot.variable.id
+      ? pot.own
+      : pot.others.find((other) => other.variable.id === variable.id)?.own;
+  return {
+    unitId: pot.unitId,
+    variableId: variable.id,
+    observedOn: day,
+    state,
+    value: entered?.value ?? null,
+    entered: entered?.text ?? '',
+    unitOfMeasure: entered?.unit ?? variable.unit,
+    precision: variable.step,
+    supersedesId: own?.id ?? null,
+    isReread: wanted.isReread ?? false,
+  };
+}
+
+function withOwn(pot: StudentPotView, own: ReadingView): StudentPotView {
+  if (own.variableId === pot.variable.id) return { ...pot, own, isReadToday: own.state !== 'not_read' };
+  return {
+    ...pot,
+    others: pot.others.map((other) => (other.variable.id === own.variableId ? { ...other, own } : other)),
+  };
+}

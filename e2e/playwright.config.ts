@@ -9,7 +9,9 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   forbidOnly: true,
-  timeout: 60_000,
+  // Generous: a slow machine makes a test late, not wrong.
+  timeout: 180_000,
+  expect: { timeout: 15_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.build/playwright.json' }],

@@ -65,6 +65,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
   await expect(tablet.getByText('3 waiting on this device')).toBeVisible();
+  await expect(tablet.getByRole('heading', { name: /Pot 3/ })).toBeVisible();
   await tablet.reload();
   await expect(tablet.getByRole('heading', { name: /Pot 3/ })).toBeVisible();
   await tablet.getByRole('button', { name: 'Back to my pots' }).click();

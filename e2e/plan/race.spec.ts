@@ -8,14 +8,15 @@ test('a shuffle while something typed is still being saved stays', async ({ teac
     await new Promise((resolve) => setTimeout(resolve, 900));
     await route.continue();
   });
+  const saved = page.waitForResponse((answer) => answer.url().endsWith('/plan'));
   await page.getByLabel('What we expect').fill('Sooner up.');
   await page.getByRole('button', { name: 'Shuffle again' }).click();
   await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   const labels = () =>
     page.locator('.sill .pot').evaluateAll((pots) => pots.map((pot) => pot.getAttribute('aria-label')));
   const shuffled = await labels();
-  await page.waitForResponse((answer) => answer.url().endsWith('/plan'));
-  await page.unroute('**/plan');
+  await saved;
+  await page.unrouteAll({ behavior: 'wait' });
   await page.reload();
   await page.locator('.sill .pot').first().waitFor();
   expect(await labels()).toEqual(shuffled);

@@ -1,6 +1,8 @@
-/** How Debian's Chromium is started: no network of its own, no graphics card. */
+import { findProgram } from './tools.ts';
+
+/** How Debian's Chromium is started: no window, no network of its own, no graphics card. */
 export const BROWSER_LAUNCH = {
-  executablePath: '/usr/bin/chromium',
+  executablePath: findProgram('chromium-headless-shell') ?? findProgram('chromium') ?? '',
   args: [
     '--no-sandbox',
     '--disable-gpu',

@@ -48,6 +48,22 @@ export function runToEnd(
   });
 }
 
+/** Runs a command to its end and gives its exit code and all that it printed. */
+export function runAndCollect(
+  command: string,
+  args: readonly string[],
+  options: SpawnOptions = {},
+): Promise<{ code: number; output: string }> {
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, [...args], { ...options, stdio: ['ignore', 'pipe', 'pipe'] });
+    const parts: Buffer[] = [];
+    child.stdout.on('data', (part: Buffer) => parts.push(part));
+    child.stderr.on('data', (part: Buffer) => parts.push(part));
+    child.once('error', reject);
+    child.once('close', (code) => resolve({ code: code ?? 1, output: Buffer.concat(parts).toString() }));
+  });
+}
+
 /** A TCP port on loopback that nobody listens on at this moment. */
 export function freePort(): Promise<number> {
   return new Promise((resolve, reject) => {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfChanged } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
-import { runToEnd } from './processes.ts';
+import { runAndCollect, runToEnd } from './processes.ts';
 import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
 
 /** Tests that passed and failed in one suite. */
@@ -23,30 +23,31 @@ export async function testAll(root: string): Promise<number> {
     console.error(`\n${error.message}\n\n0 passed, 1 failed`);
     return 1;
   }
-  const node = process.execPath;
-  const command = async (name: string, args: readonly string[]): Promise<Tally> => {
-    console.log(`\n== ${name}`);
-    const code = await runToEnd(node, args, { cwd: root });
-    return code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 };
-  };
-  // Each of the three has one thread, so together they take as long as the longest.
-  const checks = await Promise.all([
-    command('types', ['node_modules/typescript/bin/tsc', '-b']),
-    command('lint', ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0']),
-    command('format', ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.']),
-  ]);
-  const tallies: Tally[] = [
-    ...checks,
-    await jestTests(root, []),
-    await builtForBrowser(root),
-    await browserTests(root),
-  ];
+  // Type-aware lint and a Jest worker have one thread each: side by side they use both cores.
+  const [checks, units] = await Promise.all([sourceChecks(root), jestTests(root, [])]);
+  const tallies: Tally[] = [...checks, units, await builtForBrowser(root), await browserTests(root)];
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,
   }));
   console.log(`\n${total.passed} passed, ${total.failed} failed`);
   return total.failed === 0 ? 0 : 1;
+}
+
+/** Types, lint and format, one after the other; each tells what it found when it is done. */
+async function sourceChecks(root: string): Promise<Tally[]> {
+  const checks = {
+    types: ['node_modules/typescript/bin/tsc', '-b'],
+    lint: ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+    format: ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+  };
+  const tallies: Tally[] = [];
+  for (const [name, args] of Object.entries(checks)) {
+    const { code, output } = await runAndCollect(process.execPath, args, { cwd: root });
+    console.log(`\n== ${name}: ${code === 0 ? 'nothing found' : `failed\n${output}`}`);
+    tallies.push(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+  }
+  return tallies;
 }
 
 /** Unit and server tests, the latter against a MariaDB of their own on loopback. */

@@ -33,9 +33,15 @@ export function KeepPlan() {
       return queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
     },
   });
-  // Only while this page is still open: who has gone elsewhere meanwhile stays there.
-  const openCopy = (): void =>
-    copy.mutate(undefined, { onSuccess: ({ id }) => void navigate(`/experiments/${id}/plan`) });
+  // Who has gone elsewhere meanwhile stays there; the address tells before the next page has come.
+  const openCopy = (): void => {
+    const from = window.location.pathname;
+    copy.mutate(undefined, {
+      onSuccess: ({ id }) => {
+        if (window.location.pathname === from) void navigate(`/experiments/${id}/plan`);
+      },
+    });
+  };
   const finish = useMutation({
     mutationFn: (finished: boolean) =>
       call(planRoutes.finish, { params: { experimentId }, body: { finished } }),

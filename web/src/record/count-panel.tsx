@@ -3,14 +3,12 @@ import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage } from '../shared/ui/index.ts';
 import { ChangeNote } from './change-note.tsx';
-import type { Intent } from './reading-panel.tsx';
 import { ReadingsOfDay } from './readings-of-day.tsx';
-import { useKeepReading } from './use-keep-reading.ts';
-import { whyNot } from './why-not.ts';
+import { usePotReading } from './use-pot-reading.ts';
 
 const ASKED: Readonly<Record<string, string>> = {
   'seeds up': 'How many have come up?',
@@ -29,17 +27,13 @@ export function CountPanel({
   nextUnit: UnitView | undefined;
   onKept: () => void;
 }) {
-  const { experiment, readings, findings, variable, day } = useExperiment();
-  const treatment = treatmentOf(experiment, unit);
-  const today = readings.filter(
-    (reading) =>
-      reading.unitId === unit.id && reading.observedOn === day && reading.variableId === variable.id,
-  );
-  const [intent, setIntent] = useState<Intent | undefined>(today.length === 0 ? { kind: 'add' } : undefined);
+  const { variable, day } = useExperiment();
   const [text, setText] = useState('');
+  const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, () => {
+    setText('');
+    onKept();
+  });
   const [isTouched, setIsTouched] = useState(false);
-  const keep = useKeepReading(unit, intent, onKept);
-  const cannotRead = whyNot(experiment, unit, day);
   const most = variable.name === 'seeds up' ? (unit.seedsSown ?? undefined) : undefined;
   const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
   const problem = isTouched ? countProblem(value, variable.kind === 'count', most) : undefined;
@@ -106,12 +100,7 @@ export function CountPanel({
               <p className="field-problem">{problem ?? fieldMessage(keep.error, 'value')}</p>
             )}
             {value !== undefined && problem === undefined && Number.isFinite(value) && (
-              <ChangeNote
-                history={findings.get(unit.id) ?? []}
-                day={day}
-                valueMm={value}
-                variable={variable}
-              />
+              <ChangeNote history={history} day={day} valueMm={value} variable={variable} />
             )}
           </div>
           <div className="state-buttons">

@@ -31,7 +31,7 @@ export function FastSheet() {
   const [pasted, setPasted] = useState<readonly PastedCell[]>();
   const at = useRef<[number, number]>([0, 0]);
   const table = useRef<HTMLTableElement>(null);
-  const keep = useKeepReadings(() => undefined);
+  const keep = useKeepReadings();
   const justRead = useJustRead();
   const units = experiment.units.filter((unit) => whyNot(experiment, unit, day) === undefined);
   const kept = useMemo(() => keptOf(readings, day), [readings, day]);

@@ -1,5 +1,4 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
-import type { ReadingView } from '@bright-sprout/contract/record';
 import { lastValueBefore } from '@bright-sprout/core/growth';
 import {
   calendarDay,
@@ -12,7 +11,7 @@ import {
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { scaleOf, standingOn, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { scaleOf, standingOn, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
 import { lengthProblemText } from './length-problem.ts';
@@ -21,11 +20,7 @@ import { ReadingsOfDay } from './readings-of-day.tsx';
 import { Ruler } from './ruler.tsx';
 import { rulerLength } from './ruler-marks.ts';
 import { useJustRead } from './use-just-read.ts';
-import { useKeepReading } from './use-keep-reading.ts';
-import { whyNot } from './why-not.ts';
-
-/** How a new reading relates to those of the same pot and day. */
-export type Intent = { readonly kind: 'add' } | { readonly kind: 'correct'; readonly reading: ReadingView };
+import { usePotReading } from './use-pot-reading.ts';
 
 /** Reads one pot on one day. */
 export function ReadingPanel({
@@ -37,22 +32,18 @@ export function ReadingPanel({
   nextUnit: UnitView | undefined;
   onKept: () => void;
 }) {
-  const { experiment, readings, findings, variable, day } = useExperiment();
-  const treatment = treatmentOf(experiment, unit);
+  const { experiment, findings, variable, day } = useExperiment();
   const scale = scaleOf(variable);
-  const history = findings.get(unit.id) ?? [];
-  const last = lastValueBefore(history, calendarDay(day));
-  const today = readings.filter(
-    (reading) =>
-      reading.unitId === unit.id && reading.observedOn === day && reading.variableId === variable.id,
-  );
-  const [intent, setIntent] = useState<Intent | undefined>(today.length === 0 ? { kind: 'add' } : undefined);
   const [text, setText] = useState('');
+  const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, () => {
+    setText('');
+    onKept();
+  });
+  const last = lastValueBefore(history, calendarDay(day));
   const [isTouched, setIsTouched] = useState(false);
   const [longer, setLonger] = useState(0);
   const [isReread, setIsReread] = useState(false);
   const justRead = useJustRead();
-  const keep = useKeepReading(unit, intent, onKept);
 
   const parsed = parseLength(text, scale);
   const valueMm = parsed.ok ? parsed.mm : undefined;
@@ -63,7 +54,6 @@ export function ReadingPanel({
     rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? readMm ?? 0, scale.unit) / 1.2)),
     longer,
   );
-  const cannotRead = whyNot(experiment, unit, day);
 
   const save = (state: ReadingState): void => {
     keep.save(

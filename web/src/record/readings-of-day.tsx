@@ -2,7 +2,7 @@ import type { UnitView, VariableView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
 import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
-import type { Intent } from './reading-panel.tsx';
+import type { Intent } from './use-keep-reading.ts';
 
 /** What was read of a pot on a day, corrected readings too; correct one, or read again. */
 export function ReadingsOfDay({

@@ -30,7 +30,8 @@ export default function RecordStage() {
   const label = usePotLabel();
   const [search] = useSearchParams();
   const unread = unreadUnits(experiment, findings, day);
-  const [chosenId, setChosenId] = useState<string>();
+  // The turn tells a reading kept late that somebody has pointed at a pot since it was typed.
+  const [{ id: chosenId, turn }, setChosen] = useState<{ id?: string; turn: number }>({ turn: 0 });
   const [carePots, setCarePots] = useState<readonly string[]>([]);
   const chosen = experiment.units.find((unit) => unit.id === chosenId) ?? unread[0] ?? experiment.units[0];
   const view = VIEWS.find((one) => one.view === search.get('view'))?.view ?? 'pots';
@@ -38,14 +39,18 @@ export default function RecordStage() {
   if (experiment.status === 'draft' || !chosen)
     return <NothingToRead words="Nothing is sown yet." link="sow" linkText="Go to Sow" />;
 
-  const goOn = (): void => setChosenId(nextUnread(experiment.units, unread, chosen)?.id ?? chosen.id);
+  const point = (id: string): void => setChosen((now) => ({ id, turn: now.turn + 1 }));
+  const goOn = (): void => {
+    const id = nextUnread(experiment.units, unread, chosen)?.id ?? chosen.id;
+    setChosen((now) => (now.turn === turn ? { id, turn: turn + 1 } : now));
+  };
   const done = experiment.units.length - unread.length;
   const Panel = PANELS[variable.kind];
   const isCare = view === 'care';
   const isChosen = (unit: UnitView): boolean =>
     isCare ? carePots.includes(unit.id) : (view === 'pots' || view === 'history') && unit.id === chosen.id;
   const choose = (unit: UnitView): void => {
-    if (!isCare) setChosenId(unit.id);
+    if (!isCare) point(unit.id);
     else if (carePots.includes(unit.id)) setCarePots(carePots.filter((id) => id !== unit.id));
     else setCarePots([...carePots, unit.id]);
   };

@@ -1,14 +1,11 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
 import { scoresOf } from '@bright-sprout/core/design';
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { findingText, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, recentDay } from '../shared/ui/index.ts';
-import type { Intent } from './reading-panel.tsx';
 import { ReadingsOfDay } from './readings-of-day.tsx';
-import { useKeepReading } from './use-keep-reading.ts';
-import { whyNot } from './why-not.ts';
+import { usePotReading } from './use-pot-reading.ts';
 
 /** Scores one pot on one day; one press keeps it. */
 export function ScorePanel({
@@ -20,16 +17,9 @@ export function ScorePanel({
   nextUnit: UnitView | undefined;
   onKept: () => void;
 }) {
-  const { experiment, readings, findings, variable, day } = useExperiment();
-  const treatment = treatmentOf(experiment, unit);
-  const today = readings.filter(
-    (reading) =>
-      reading.unitId === unit.id && reading.observedOn === day && reading.variableId === variable.id,
-  );
-  const [intent, setIntent] = useState<Intent | undefined>(today.length === 0 ? { kind: 'add' } : undefined);
-  const keep = useKeepReading(unit, intent, onKept);
-  const cannotRead = whyNot(experiment, unit, day);
-  const last = (findings.get(unit.id) ?? []).filter((finding) => finding.day < day).at(-1);
+  const { variable, day } = useExperiment();
+  const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, onKept);
+  const last = history.filter((finding) => finding.day < day).at(-1);
   return (
     <section className="panel count-panel" aria-label={`Read pot ${unit.number}`}>
       <h2>Pot {unit.number}</h2>

@@ -7,7 +7,9 @@ import { v7 as uuid } from 'uuid';
 import { experimentQuery, readingsQuery, sessionQuery, shelfQuery } from '../shared/api/index.ts';
 import { findingText, useExperiment } from '../shared/experiment/index.ts';
 import { outbox, waitingReading, withReading } from '../shared/outbox/index.ts';
-import type { Intent } from './reading-panel.tsx';
+
+/** How a new reading relates to those of the same pot and day. */
+export type Intent = { readonly kind: 'add' } | { readonly kind: 'correct'; readonly reading: ReadingView };
 
 /** A value as it was entered: in mm, or a count or number as it is. */
 export interface EnteredValue {
@@ -30,7 +32,7 @@ export interface ReadingToKeep {
  * Keeps readings on the chosen day: written down on this device first, then sent. Without network they wait here
  * and count as read. Trying again after a refusal sends the same id.
  */
-export function useKeepReadings(onKept: () => void) {
+export function useKeepReadings() {
   const { experiment, day } = useExperiment();
   const teacher = useQuery(sessionQuery).data;
   const queries = useQueryClient();
@@ -67,24 +69,26 @@ export function useKeepReadings(onKept: () => void) {
         void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
         if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
       }
-      onKept();
     },
   });
 }
 
-/** Keeps readings of one unit of the plan's variable. */
+/** Keeps readings of one unit of the plan's variable; `onKept` is not called once its panel has gone. */
 export function useKeepReading(unit: UnitView, intent: Intent | undefined, onKept: () => void) {
   const { variable } = useExperiment();
-  const mutation = useKeepReadings(onKept);
+  const mutation = useKeepReadings();
   const save = (state: ReadingState, entered?: EnteredValue, isReread = false): void =>
-    mutation.mutate({
-      unit,
-      variable,
-      state,
-      entered,
-      isReread,
-      supersedesId: intent?.kind === 'correct' ? intent.reading.id : null,
-    });
+    mutation.mutate(
+      {
+        unit,
+        variable,
+        state,
+        entered,
+        isReread,
+        supersedesId: intent?.kind === 'correct' ? intent.reading.id : null,
+      },
+      { onSuccess: onKept },
+    );
   return { save, isPending: mutation.isPending, error: mutation.error };
 }
 

@@ -1,7 +1,7 @@
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DoorView, StudentPotView } from '@bright-sprout/contract/student';
 import { studentWords } from '@bright-sprout/core/words';
-import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useQuery } from '@tanstack/react-query';
 import { Droplets, Lightbulb, Ruler, Sprout } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -12,7 +12,7 @@ import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { IdeasScreen } from './ideas-screen.tsx';
 import { PracticeScreen } from './practice-screen.tsx';
-import { doorQuery, sowingQuery, usePots } from './queries.ts';
+import { sowingQuery, usePots } from './queries.ts';
 import { ReadScreen } from './read-screen.tsx';
 import { SowingScreen } from './sowing-screen.tsx';
 import { useWater } from './use-keep-own.ts';
@@ -29,9 +29,9 @@ export function PotsScreen({
   student: StudentPart;
   onAnother: () => void;
 }) {
-  const queries = useQueryClient();
-  const { pots, error } = usePots(student.id);
-  const sowings = useQuery(sowingQuery).data ?? [];
+  const { pots, error, isLoading } = usePots(student.id);
+  const sowingAnswer = useQuery(sowingQuery);
+  const sowings = sowingAnswer.data ?? [];
   const [search, setSearch] = useSearchParams();
   const unitId = search.get('pot') ?? undefined;
   const [place, setPlace] = useState<string>();
@@ -50,10 +50,6 @@ export function PotsScreen({
       },
       { replace: true },
     );
-  const another = (): void => {
-    onAnother();
-    queries.setQueryData(doorQuery.queryKey, { ...door, studentId: null });
-  };
   const next = (): void => {
     const index = pots?.findIndex((pot) => pot.unitId === unitId) ?? 0;
     const others = left.filter((pot) => pot.unitId !== unitId);
@@ -81,52 +77,57 @@ export function PotsScreen({
       <div className="student-who">
         <Tile name={student.tile} size={34} />
         <h1>{student.displayName}, your pots today</h1>
-        <Button variant="light" onClick={another}>
+        <Button variant="light" onClick={onAnother}>
           Somebody else
         </Button>
       </div>
       <FailureNote error={pots ? undefined : error} />
-      {sowings.map((one) => (
-        <Button
-          key={one.experimentId}
-          size="lg"
-          className="sow-now"
-          onClick={() => setPlace(one.experimentId)}
-        >
-          <Sprout size={28} aria-hidden="true" /> Sow {one.pots.length} pots today
-        </Button>
-      ))}
-      {pots?.length === 0 && sowings.length === 0 && <p>There is no pot for you to read today.</p>}
-      {pots && pots.length > 0 && left.length === 0 && (
-        <p className="note-change">
-          {words.allDone} {secondReadText(pots)}
-        </p>
+      {/* All at once: nothing may move away under a finger. */}
+      {!isLoading && !sowingAnswer.isLoading && (
+        <>
+          {sowings.map((one) => (
+            <Button
+              key={one.experimentId}
+              size="lg"
+              className="sow-now"
+              onClick={() => setPlace(one.experimentId)}
+            >
+              <Sprout size={28} aria-hidden="true" /> Sow {one.pots.length} pots today
+            </Button>
+          ))}
+          {pots?.length === 0 && sowings.length === 0 && <p>There is no pot for you to read today.</p>}
+          {pots && pots.length > 0 && left.length === 0 && (
+            <p className="note-change">
+              {words.allDone} {secondReadText(pots)}
+            </p>
+          )}
+          <ul className="pot-cards">
+            {pots?.map((pot) => (
+              <li key={pot.unitId}>
+                <PotCard pot={pot} onOpen={() => setUnitId(pot.unitId)} />
+              </li>
+            ))}
+          </ul>
+          <div className="big-answers student-jobs">
+            {pots && pots.length > 0 && (
+              <Button
+                variant="light"
+                disabled={water.isPending || water.isSuccess}
+                onClick={() => water.mutate(pots)}
+              >
+                <Droplets size={22} aria-hidden="true" />{' '}
+                {water.isSuccess ? 'Watering is noted' : 'We watered our pots'}
+              </Button>
+            )}
+            <Button variant="light" onClick={() => setPlace('ideas')}>
+              <Lightbulb size={22} aria-hidden="true" /> What we think
+            </Button>
+            <Button variant="light" onClick={() => setPlace('practice')}>
+              <Ruler size={22} aria-hidden="true" /> Practise reading a ruler
+            </Button>
+          </div>
+        </>
       )}
-      <ul className="pot-cards">
-        {pots?.map((pot) => (
-          <li key={pot.unitId}>
-            <PotCard pot={pot} onOpen={() => setUnitId(pot.unitId)} />
-          </li>
-        ))}
-      </ul>
-      <div className="big-answers student-jobs">
-        {pots && pots.length > 0 && (
-          <Button
-            variant="light"
-            disabled={water.isPending || water.isSuccess}
-            onClick={() => water.mutate(pots)}
-          >
-            <Droplets size={22} aria-hidden="true" />{' '}
-            {water.isSuccess ? 'Watering is noted' : 'We watered our pots'}
-          </Button>
-        )}
-        <Button variant="light" onClick={() => setPlace('ideas')}>
-          <Lightbulb size={22} aria-hidden="true" /> What we think
-        </Button>
-        <Button variant="light" onClick={() => setPlace('practice')}>
-          <Ruler size={22} aria-hidden="true" /> Practise reading a ruler
-        </Button>
-      </div>
       <FailureNote error={water.error} />
     </main>
   );

@@ -35,8 +35,12 @@ export const ideasQuery = queryOptions({
 });
 
 /** The pots with what still waits on this device in its place. */
-export function usePots(studentId: string): { pots: readonly StudentPotView[] | undefined; error: unknown } {
-  const { data, error } = useQuery(potsQuery);
+export function usePots(studentId: string): {
+  pots: readonly StudentPotView[] | undefined;
+  error: unknown;
+  isLoading: boolean;
+} {
+  const { data, error, isLoading } = useQuery(potsQuery);
   const items = useOutboxItems();
   const pots = useMemo(() => {
     const waiting = items
@@ -55,5 +59,5 @@ export function usePots(studentId: string): { pots: readonly StudentPotView[] | 
       };
     });
   }, [data, items, studentId]);
-  return { pots, error };
+  return { pots, error, isLoading };
 }

@@ -1,6 +1,7 @@
 import { liveRoutes } from '@bright-sprout/contract/live';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
 import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
 import { useChanges } from '../shared/live/index.ts';
 import { forgetQueries } from '../shared/offline/index.ts';
@@ -24,28 +25,34 @@ function keysOfChange(): readonly (readonly unknown[])[] {
 /** The student's side: code, picture, pots, reading. One thing on the screen at a time. */
 export default function StudentApp() {
   const door = useQuery(doorQuery);
+  // Kept here and not in the cache: an answer still on its way would bring the last student back.
+  const [isChoosing, setChoosing] = useState(false);
+  const shown = door.data && { ...door.data, studentId: isChoosing ? null : door.data.studentId };
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
-  useOutboxOf(door.data && ownerOf(door.data));
-  useChanges(door.data?.studentId ? CHANGES : undefined, keysOfChange);
+  useOutboxOf(shown && ownerOf(shown));
+  useChanges(shown?.studentId ? CHANGES : undefined, keysOfChange);
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
     onSuccess: async () => {
       await forgetQueries();
+      setChoosing(false);
       await queries.resetQueries({ queryKey: ['door'] });
     },
   });
   const choose = useMutation({
     mutationFn: (body: { studentId: string; pin?: string }) => call(studentRoutes.chooseTile, { body }),
-    onSuccess: (chosen) => {
+    onSuccess: async (chosen) => {
+      await queries.cancelQueries({ queryKey: doorQuery.queryKey });
       queries.setQueryData(doorQuery.queryKey, chosen);
       void queries.resetQueries({ queryKey: ['door', 'pots'] });
       void queries.resetQueries({ queryKey: ['door', 'sowing'] });
       void queries.resetQueries({ queryKey: ['door', 'ideas'] });
+      setChoosing(false);
     },
   });
   if (door.isPending) return <p className="visually-hidden">Opening …</p>;
-  if (!door.data) {
+  if (!shown) {
     const isOutside = door.error instanceof ApiFailure && door.error.body.code === 'not_joined';
     return (
       <>
@@ -54,12 +61,12 @@ export default function StudentApp() {
       </>
     );
   }
-  const { students, studentId } = door.data;
+  const { students, studentId } = shown;
   const student = students.find(({ id }) => id === studentId);
   return (
     <div className="student">
       <header className="student-head">
-        <b>{door.data.className}</b>
+        <b>{shown.className}</b>
         <button
           type="button"
           className="link-button"
@@ -71,11 +78,18 @@ export default function StudentApp() {
       {student ? (
         <>
           <FailureNote error={leave.error} />
-          <PotsScreen door={door.data} student={student} onAnother={() => choose.reset()} />
+          <PotsScreen
+            door={shown}
+            student={student}
+            onAnother={() => {
+              choose.reset();
+              setChoosing(true);
+            }}
+          />
         </>
       ) : (
         <TilesScreen
-          door={door.data}
+          door={shown}
           isBusy={choose.isPending}
           error={choose.error ?? leave.error}
           onChoose={(chosenId, pin) => choose.mutate({ studentId: chosenId, ...(pin ? { pin } : {}) })}

@@ -30,20 +30,13 @@ export default function RecordStage() {
   const label = usePotLabel();
   const [search] = useSearchParams();
   const unread = unreadUnits(experiment, findings, day);
-  // The turn tells a reading kept late that somebody has pointed at a pot since it was typed.
-  const [{ id: chosenId, turn }, setChosen] = useState<{ id?: string; turn: number }>({ turn: 0 });
   const [carePots, setCarePots] = useState<readonly string[]>([]);
-  const chosen = experiment.units.find((unit) => unit.id === chosenId) ?? unread[0] ?? experiment.units[0];
+  const { chosen, point, goOn } = useChosenPot(unread);
   const view = VIEWS.find((one) => one.view === search.get('view'))?.view ?? 'pots';
 
   if (experiment.status === 'draft' || !chosen)
     return <NothingToRead words="Nothing is sown yet." link="sow" linkText="Go to Sow" />;
 
-  const point = (id: string): void => setChosen((now) => ({ id, turn: now.turn + 1 }));
-  const goOn = (): void => {
-    const id = nextUnread(experiment.units, unread, chosen)?.id ?? chosen.id;
-    setChosen((now) => (now.turn === turn ? { id, turn: turn + 1 } : now));
-  };
   const done = experiment.units.length - unread.length;
   const Panel = PANELS[variable.kind];
   const isCare = view === 'care';
@@ -108,6 +101,41 @@ export default function RecordStage() {
       {view === 'history' && <HistoryView key={chosen.id} unit={chosen} />}
     </div>
   );
+}
+
+/** What is chosen on the sill, and how it came to be. */
+interface Choice {
+  readonly id: string | undefined;
+  readonly day: string;
+  /** Somebody pointed at it; otherwise it is the next pot to read. */
+  readonly isPointed: boolean;
+  /** Counts the choices, so that a reading kept late does not move who has pointed elsewhere since. */
+  readonly turn: number;
+}
+
+/** The chosen pot: one that was pointed at stays, else the first that is unread when the day is opened. */
+function useChosenPot(unread: readonly UnitView[]): {
+  chosen: UnitView | undefined;
+  point: (id: string) => void;
+  goOn: () => void;
+} {
+  const { experiment, day } = useExperiment();
+  const first = (): Choice => ({ id: unread[0]?.id, day, isPointed: false, turn: 0 });
+  const [choice, setChoice] = useState(first);
+  if (choice.day !== day) setChoice(choice.isPointed ? { ...choice, day } : first());
+  const chosen = experiment.units.find(({ id }) => id === choice.id) ?? experiment.units[0];
+  return {
+    chosen,
+    point: (id) => setChoice((now) => ({ ...now, id, isPointed: true, turn: now.turn + 1 })),
+    goOn: () => {
+      const next = chosen && nextUnread(experiment.units, unread, chosen);
+      setChoice((now) =>
+        now.turn === choice.turn && next
+          ? { ...now, id: next.id, isPointed: false, turn: now.turn + 1 }
+          : now,
+      );
+    },
+  };
 }
 
 /** Which variable is read pot by pot, where the plan has several. */

@@ -44,31 +44,32 @@ export function useKeepReadings() {
       if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
       const { readingId } = pending.current;
       const reading = waitingReading(readingId, body, teacher?.displayName ?? '');
-      const result = await outbox.put({
-        id: readingId,
-        owner: `teacher ${teacher?.id ?? ''}`,
-        experimentId: experiment.id,
-        route: 'keepReading',
-        params: { experimentId: experiment.id, readingId },
-        body,
-        studentId: null,
-        madeAt: new Date().toISOString(),
-        label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
-        reading,
-        problem: null,
-      });
-      return result.isSent ? (result.answer as ReadingView) : undefined;
+      await outbox.put(
+        {
+          id: readingId,
+          owner: `teacher ${teacher?.id ?? ''}`,
+          experimentId: experiment.id,
+          route: 'keepReading',
+          params: { experimentId: experiment.id, readingId },
+          body,
+          studentId: null,
+          madeAt: new Date().toISOString(),
+          label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
+          reading,
+          problem: null,
+        },
+        (kept) => {
+          queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
+            withReading(known, kept as ReadingView),
+          );
+          void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
+          void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
+          if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
+        },
+      );
     },
-    onSuccess: (reading) => {
+    onSuccess: () => {
       pending.current = undefined;
-      if (reading) {
-        queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
-          withReading(known, reading),
-        );
-        void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
-        void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
-        if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
-      }
     },
   });
 }

@@ -41,28 +41,28 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
       if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
       const { readingId } = pending.current;
       const reading = waitingReading(readingId, body, at.displayName);
-      const result = await outbox.put({
-        id: readingId,
-        owner: ownerOf(at.door),
-        experimentId: pot.experimentId,
-        route: 'keepPot',
-        params: { readingId },
-        body,
-        studentId: at.studentId,
-        madeAt: new Date().toISOString(),
-        label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
-        reading,
-        problem: null,
-      });
-      return result.isSent ? (result.answer as ReadingView) : undefined;
+      await outbox.put(
+        {
+          id: readingId,
+          owner: ownerOf(at.door),
+          experimentId: pot.experimentId,
+          route: 'keepPot',
+          params: { readingId },
+          body,
+          studentId: at.studentId,
+          madeAt: new Date().toISOString(),
+          label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
+          reading,
+          problem: null,
+        },
+        (own) =>
+          queries.setQueryData(potsQuery.queryKey, (pots = []) =>
+            pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own as ReadingView) : one)),
+          ),
+      );
     },
-    onSuccess: (own) => {
+    onSuccess: () => {
       pending.current = undefined;
-      if (own) {
-        queries.setQueryData(potsQuery.queryKey, (pots = []) =>
-          pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own) : one)),
-        );
-      }
       onDone();
     },
   });

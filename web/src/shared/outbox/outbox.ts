@@ -73,13 +73,15 @@ export class Outbox {
 
   /**
    * Writes an item down and tries to send it.
+   * @param onAnswer takes over what the server answered before the item leaves, so that it is never out of sight
    * @throws ApiFailure when the server refuses it; it is then not kept, as its words are still on the screen
    */
-  async put(item: OutboxItem): Promise<PutResult> {
+  async put(item: OutboxItem, onAnswer?: (answer: unknown) => void): Promise<PutResult> {
     await this.#store.putItem(item).catch(() => undefined);
     await this.#changed();
     try {
       const answer = await send(item);
+      onAnswer?.(answer);
       await this.#remove(item.id);
       return { isSent: true, answer };
     } catch (thrown) {

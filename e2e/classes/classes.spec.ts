@@ -30,6 +30,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByLabel('Display name of Ben').fill('Ada');
   await page.getByLabel('Display name of Ben').blur();
   await expect(page.getByText('Another student has this name. Add an initial.')).toBeVisible();
+  page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove Eli for good' }).click();
   await expect(page.getByRole('heading', { name: '5 students, 3 teams' })).toBeVisible();
   await expectAccessible(page);

@@ -16,6 +16,9 @@ import {
 import { IsZone, Trimmed } from '../shared/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
+/** The most characters of a display name. */
+export const MOST_NAME_CHARACTERS = 40;
+
 /** The most students of a class. */
 export const MOST_STUDENTS = 60;
 
@@ -52,7 +55,7 @@ export class StudentPart {
   id: string;
 
   @Trimmed()
-  @Length(1, 40, { message: 'Give a display name of up to 40 characters.' })
+  @Length(1, MOST_NAME_CHARACTERS, { message: 'Give a display name of up to 40 characters.' })
   displayName: string;
 
   /** Name of the picture. */

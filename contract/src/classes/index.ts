@@ -1,3 +1,11 @@
-export { ClassRequest, ClassView, MOST_STUDENTS, RosterRequest, StudentPart, TeamPart } from './class.ts';
+export {
+  ClassRequest,
+  ClassView,
+  MOST_NAME_CHARACTERS,
+  MOST_STUDENTS,
+  RosterRequest,
+  StudentPart,
+  TeamPart,
+} from './class.ts';
 export { ClassDaysPart, HolidayPart } from './class-days.ts';
 export { classRoutes } from './routes.ts';

@@ -164,7 +164,18 @@ const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
   too_few_values: 'read too few times',
 };
 
-function notKnown({ comparison }: ComparisonSpeech): string[] {
+/** With so few pots, one odd plant can turn a mean round. */
+const FEW_POTS = 2;
+
+function fewPots(speech: ComparisonSpeech): string[] {
+  const few = speech.comparison.groups.filter(({ points }) => points.length > 0 && points.length <= FEW_POTS);
+  if (few.length === 0) return [];
+  const names = few.map(({ groupId, points }) => `${points.length} of ${nameOf(speech, groupId)}`);
+  return [`Very few pots count (${names.join(', ')}): one odd plant could change this.`];
+}
+
+function notKnown(speech: ComparisonSpeech): string[] {
+  const { comparison } = speech;
   const leftOut = comparison.groups.flatMap((group) => group.counts.leftOut);
   const lines = (Object.keys(LEFT_OUT_WORDS) as LeftOutReason[]).flatMap((reason) => {
     const numbers = leftOut.filter((unit) => unit.reason === reason).map((unit) => unit.number);
@@ -182,7 +193,7 @@ function notKnown({ comparison }: ComparisonSpeech): string[] {
         : 'The pots were not all sown on the same day, so their ages differ.',
     );
   }
-  lines.push('One class, one place, one time: another could turn out differently.');
+  lines.push(...fewPots(speech), 'One class, one place, one time: another could turn out differently.');
   return lines;
 }
 

@@ -96,6 +96,12 @@ describe('the answer in words', () => {
     expect(words.notKnown.at(-1)).toContain('One class');
   });
 
+  test('two pots of a treatment are said to be few; three are not remarked upon', () => {
+    const few = say({ a: [60, 62, 61], b: [61, 63] }, '11-13').notKnown.join(' ');
+    expect(few).toMatch(/Very few pots count \(2 of [^)]+\): one odd plant could change this\./);
+    expect(say({ a: [60, 62, 61], b: [61, 63, 60] }, '11-13').notKnown.join(' ')).not.toContain('few pots');
+  });
+
   test('a difference smaller than the ruler reads is not given as 0', () => {
     expect(say({ a: [60, 62, 61], b: [61, 63, 61] }, '8-10').headline).toContain('less than 0.5 cm taller');
   });

@@ -165,7 +165,13 @@ describe('sowing', () => {
     await sow(dayFromToday(-9)).expect(200);
   });
 
-  test('is not tomorrow', async () => {
-    expect((await sow(dayFromToday(2)).expect(400)).body.fields[0].field).toBe('sowedOn');
+  test.each([
+    ['the day after tomorrow', dayFromToday(2), /has not come yet/],
+    ['a slip of the year', dayFromToday(-400), /more than a year ago/],
+    ['no day of the calendar', '2026-02-31', /./],
+  ])('is not %s', async (_, day, words) => {
+    expect((await sow(day).expect(400)).body.fields).toEqual([
+      { field: 'sowedOn', message: expect.stringMatching(words) },
+    ]);
   });
 });

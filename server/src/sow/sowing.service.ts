@@ -9,6 +9,9 @@ import { ApiError, invalidField } from '../shared/index.ts';
 /** A lesson that a late sowing overtook moves this many days behind it. */
 const DAYS_TO_LESSON = 25;
 
+/** A sowing day before this is a slip of the year; older experiments come in from a file. */
+const OLDEST_SOWING_DAYS = 366;
+
 /** Sowing. */
 @Injectable()
 export class SowingService {
@@ -30,6 +33,9 @@ export class SowingService {
         'sowedOn',
         'This day has not come yet. Mark the pots as sown once the seeds are in.',
       );
+    if (sowedOn < addDays(calendarDay(today), -OLDEST_SOWING_DAYS)) {
+      throw invalidField('sowedOn', 'That is more than a year ago. Look at the year.');
+    }
     await this.store.locked(experimentId, async (manager, experiment) => {
       if (experiment.status === 'finished') {
         throw new ApiError(

@@ -3,7 +3,7 @@ import type { StudentSowingView } from '@bright-sprout/contract/student';
 import { treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, In, IsNull, LessThanOrEqual } from 'typeorm';
+import { DataSource, In, IsNull } from 'typeorm';
 import type { Student } from '../classes/index.ts';
 import { Experiment, ExperimentStore, type StoredPlan } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
@@ -23,7 +23,10 @@ export class StudentSowingService {
     private readonly clock: Clock,
   ) {}
 
-  /** Experiments of the class with pots of the student's team that are to be sown by now. */
+  /**
+   * Experiments of the class with pots of the student's team that are to be sown by now: from the planned day on,
+   * or once the first pot is ticked, when sowing begins earlier.
+   */
   async sowing(device: JoinedDevice): Promise<StudentSowingView[]> {
     const student = await this.work.student(device, undefined);
     const today = this.clock.today(device.timeZone);
@@ -31,7 +34,6 @@ export class StudentSowingService {
       where: {
         classId: device.classId,
         status: In(['draft', 'planted', 'growing']),
-        sowOn: LessThanOrEqual(today),
         discardedAt: IsNull(),
       },
       order: { sowOn: 'ASC' },
@@ -54,8 +56,11 @@ export class StudentSowingService {
   async #viewOf(experimentId: string, student: Student, today: string): Promise<StudentSowingView> {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
+    const { sowOn } = stored.experiment;
+    const hasBegun = sowOn <= today || ticks.length > 0;
+    const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
     const unsown = ownUnits(stored.units, student).filter(
-      (unit) => unit.sowedOn === null && (unit.sowOn ?? stored.experiment.sowOn) <= today,
+      (unit) => unit.sowedOn === null && isDue(unit.sowOn ?? sowOn),
     );
     const ticked = (unitId: string): SowingItem[] =>
       ticks.filter((tick) => tick.unitId === unitId).map((tick) => tick.item);

@@ -230,6 +230,29 @@ describe('sowing day', () => {
   });
 });
 
+describe('sowing before its planned day', () => {
+  test('reaches the tablets once something is ticked, and not before', async () => {
+    const draft = await startDraft(teacher);
+    const later = planOf(draft, { sowOn: dayFromToday(2) as never, lessonOn: dayFromToday(20) as never });
+    await teacher.put(`/api/experiments/${draft.id}/plan`).send(later).expect(200);
+    const given = await give(draft);
+    const device = await deviceOf(ids.ada);
+    const isShown = async (): Promise<boolean> =>
+      ((await device.get('/api/door/sowing').expect(200)).body as StudentSowingView[]).some(
+        ({ experimentId }) => experimentId === draft.id,
+      );
+    expect(await isShown()).toBe(false);
+    const tick = { unitIds: [given.units[5]!.id], item: 'label', isDone: true };
+    await teacher.put(`/api/experiments/${draft.id}/sowing/ticks`).send(tick).expect(200);
+    expect(await isShown()).toBe(true);
+    await teacher
+      .put(`/api/experiments/${draft.id}/sowing/ticks`)
+      .send({ ...tick, isDone: false })
+      .expect(200);
+    expect(await isShown()).toBe(false);
+  });
+});
+
 describe('what else a student adds', () => {
   test('care and sentences of the own pots, and of no others', async () => {
     const device = await deviceOf(ids.ada);

@@ -1,10 +1,15 @@
 import type { ClassView, RosterRequest } from '@bright-sprout/contract/classes';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { afterEach, describe, expect, test } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { classesQuery } from '../shared/api/index.ts';
 import { Roster } from './roster.tsx';
 
+let isSure = true;
+beforeEach(() => {
+  isSure = true;
+  window.confirm = jest.fn(() => isSure);
+});
 afterEach(cleanup);
 
 const student = (displayName: string, teamId: string | null = null, tile = 'snail') => ({
@@ -69,6 +74,26 @@ describe('the roster', () => {
     expect(students.map(({ displayName }) => displayName)).toEqual(['Ada', 'Ben', 'Cy', 'Dot']);
     expect(new Set(students.map(({ tile }) => tile)).size).toBe(4);
     expect(students.slice(2).map(({ teamId }) => teamId)).toEqual([null, null]);
+  });
+
+  test('says who was not added and why, and keeps what is too long to be shortened', async () => {
+    const sent = show();
+    const box = screen.getByRole<HTMLTextAreaElement>('textbox', { name: 'Display names' });
+    const long = 'z'.repeat(41);
+    fireEvent.change(box, { target: { value: `BEN\nCy\n${long}` } });
+    expect(screen.getByText(/^A display name has up to 40 characters/)).toBeTruthy();
+    press('Add them');
+    expect((await only(sent)).students.map(({ displayName }) => displayName)).toEqual(['Ada', 'Ben', 'Cy']);
+    await screen.findByText(/^In the class already, so not added again: BEN\./);
+    expect(box.value).toBe(long);
+  });
+
+  test('nobody is removed by a slip', () => {
+    isSure = false;
+    const sent = show();
+    press('Remove Ben for good');
+    expect(window.confirm).toHaveBeenCalledWith(expect.stringContaining('Remove Ben for good?'));
+    expect(sent).toHaveLength(0);
   });
 
   test('deals everybody to as many teams as asked, keeping the teams there are', async () => {

@@ -1,6 +1,7 @@
 import {
   classRoutes,
   type ClassView,
+  MOST_NAME_CHARACTERS,
   MOST_STUDENTS,
   type RosterRequest,
 } from '@bright-sprout/contract/classes';
@@ -34,6 +35,7 @@ const MOST_TEAMS = TEAM_NAMES.length;
 export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   const queries = useQueryClient();
   const [names, setNames] = useState('');
+  const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const [teamCount, setTeamCount] = useState(Math.max(2, schoolClass.teams.length || 5));
   const { students, teams } = schoolClass;
   const save = useMutation({
@@ -49,15 +51,31 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   const keep = (changes: Partial<RosterRequest>): void => save.mutate({ students, teams, ...changes });
   const change = (id: string, changes: Partial<RosterRequest['students'][number]>): void =>
     keep({ students: students.map((student) => (student.id === id ? { ...student, ...changes } : student)) });
+  const read = readNames(
+    names,
+    students.map((student) => student.displayName),
+  );
   const add = (): void => {
-    const known = students.map((student) => student.displayName.toLowerCase());
-    const added = readNames(names).filter((name) => !known.includes(name.toLowerCase()));
     const all = [...students];
-    for (const displayName of added) {
+    for (const displayName of read.names) {
       const tile = freeTile(all.map((student) => student.tile));
       all.push({ id: uuid(), displayName, tile, teamId: null });
     }
-    save.mutate({ students: all, teams }, { onSuccess: () => setNames('') });
+    save.mutate(
+      { students: all, teams },
+      {
+        onSuccess: () => {
+          setNames(read.tooLong.join('\n'));
+          setLeftOut(read.known);
+        },
+      },
+    );
+  };
+  const remove = ({ id, displayName }: ClassView['students'][number]): void => {
+    const isSure = window.confirm(
+      `Remove ${displayName} for good? The readings stay, as read by “a student”. This cannot be undone.`,
+    );
+    if (isSure) keep({ students: students.filter((one) => one.id !== id) });
   };
   const deal = (): void => {
     const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
@@ -91,7 +109,8 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
         className="add-students"
         onSubmit={(event) => {
           event.preventDefault();
-          if (readNames(names).length > 0) add();
+          if (read.names.length > 0) add();
+          else setLeftOut(read.known);
         }}
       >
         <Form.Control
@@ -106,6 +125,19 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
           Add them
         </Button>
       </Form>
+      <div role="status">
+        {read.tooLong.length > 0 && (
+          <p className="field-problem">
+            A display name has up to {MOST_NAME_CHARACTERS} characters. Shorten: {listed(read.tooLong)}
+          </p>
+        )}
+        {leftOut.length > 0 && (
+          <p className="note-attention">
+            In the class already, so not added again: {listed(leftOut)}. Two children of one name? Add an
+            initial.
+          </p>
+        )}
+      </div>
       {students.length > 1 && (
         <div className="deal-teams">
           <Form.Control
@@ -182,7 +214,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
               variant="light"
               size="sm"
               aria-label={`Remove ${student.displayName} for good`}
-              onClick={() => keep({ students: students.filter((one) => one.id !== student.id) })}
+              onClick={() => remove(student)}
             >
               <X size={15} aria-hidden="true" />
             </Button>
@@ -191,6 +223,14 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
       </ul>
     </>
   );
+}
+
+const SHOWN_CHARACTERS = 30;
+
+function listed(names: readonly string[]): string {
+  return names
+    .map((name) => (name.length > SHOWN_CHARACTERS ? `${name.slice(0, SHOWN_CHARACTERS)}…` : name))
+    .join(', ');
 }
 
 /** A student's PIN, to be read out or changed. */

@@ -40,7 +40,9 @@ function WithAndWithout() {
   const { comparison, groups, style } = shown;
   const aside = readings.filter((reading) => reading.setAside !== null);
   const corrected = readings.filter((reading) => !reading.counts && reading.setAside === null).length;
-  const leftOut = comparison.groups.flatMap((group) => group.counts.leftOut);
+  const leftOut = comparison.groups
+    .flatMap((group) => group.counts.leftOut)
+    .sort((first, second) => first.number - second.number);
   return (
     <section className="panel" aria-label="What is left out">
       <h3>What is left out, and why</h3>

@@ -103,7 +103,7 @@ export function ClassSection() {
           <p className="quiet" aria-live="polite">
             {brush.team
               ? `Choose the pots of ${brush.team.name} on the sill; choose the team again to stop.`
-              : 'Dealt so that every team has an even share of each treatment. Or choose a team, then its pots on the sill.'}
+              : '“Deal evenly” gives each team as even a share of each treatment as the pots allow. Or choose a team, then its pots on the sill.'}
           </p>
         </>
       )}

@@ -1,4 +1,5 @@
 export { ChangeNote } from './change-note.tsx';
+export { EntryNotes } from './entry-notes.tsx';
 export { lengthProblemText } from './length-problem.ts';
 export { ReadingDoubts } from './reading-doubts.tsx';
 export { Ruler } from './ruler.tsx';

@@ -3,7 +3,6 @@ import { lastValueBefore } from '@bright-sprout/core/growth';
 import {
   calendarDay,
   fromMillimetres,
-  lengthText,
   markText,
   parseLength,
   type ReadingState,
@@ -14,6 +13,7 @@ import Form from 'react-bootstrap/Form';
 import { scaleOf, standingOn, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
+import { EntryNotes } from './entry-notes.tsx';
 import { lengthProblemText } from './length-problem.ts';
 import { ReadingDoubts } from './reading-doubts.tsx';
 import { ReadingsOfDay } from './readings-of-day.tsx';
@@ -138,15 +138,7 @@ export function ReadingPanel({
                   }}
                 />
               )}
-              {parsed.ok && parsed.moved && (
-                <p className="quiet">Read to the nearest mark: {lengthText(parsed.mm, scale)}.</p>
-              )}
-              {parsed.ok && parsed.unit !== scale.unit && (
-                <p className="note-attention">
-                  Typed in {parsed.unit}, while this plan reads in {scale.unit}: kept as{' '}
-                  {lengthText(parsed.mm, scale)}. Is that right?
-                </p>
-              )}
+              <EntryNotes parsed={parsed} scale={scale} />
             </div>
             <div className="state-buttons">
               <Button variant="light" onClick={() => save('not_up')} disabled={keep.isPending}>

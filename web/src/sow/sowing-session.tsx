@@ -11,7 +11,7 @@ import { StepTimer, useKeepExperiment } from '../plan/index.ts';
 import { call, ticksQuery } from '../shared/api/index.ts';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { FailureNote, fieldMessage } from '../shared/ui/index.ts';
+import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 
 const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
   seeds: 'Seeds in',
@@ -96,6 +96,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
 
 /** Ticks an item for every pot at once. */
 export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: readonly TickView[] }) {
+  const { experiment } = useExperiment();
   const tick = useTick();
   const missing = (item: SowingItem): string[] =>
     units
@@ -117,6 +118,11 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
           </Button>
         );
       })}
+      {experiment.classId !== null && experiment.sowOn > experiment.today && ticks.length === 0 && (
+        <p className="quiet">
+          Tablets sow from {shortDay(experiment.sowOn)} on, or as soon as something is ticked here.
+        </p>
+      )}
     </div>
   );
 }

@@ -11,7 +11,7 @@ import type { StudentWords } from '@bright-sprout/core/words';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { lengthProblemText, ReadingDoubts, Ruler, rulerLength } from '../record/index.ts';
+import { EntryNotes, lengthProblemText, ReadingDoubts, Ruler, rulerLength } from '../record/index.ts';
 import { scaleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
 import type { Entered } from './use-keep-own.ts';
@@ -120,6 +120,7 @@ export function LengthQuestion({
               onLookAgain={lookAgain}
             />
           )}
+          <EntryNotes parsed={parsed} scale={scale} />
         </div>
         <div className="big-answers">
           <Button type="submit" size="lg" disabled={isBusy}>

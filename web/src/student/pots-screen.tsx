@@ -92,7 +92,8 @@ export function PotsScreen({
               className="sow-now"
               onClick={() => setPlace(one.experimentId)}
             >
-              <Sprout size={28} aria-hidden="true" /> Sow {one.pots.length} pots today
+              <Sprout size={28} aria-hidden="true" /> Sow{' '}
+              {one.pots.length === 1 ? '1 pot' : `${one.pots.length} pots`} today
             </Button>
           ))}
           {pots?.length === 0 && sowings.length === 0 && <p>There is no pot for you to read today.</p>}

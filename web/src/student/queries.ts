@@ -8,6 +8,9 @@ import { useOutboxItems } from '../shared/outbox/index.ts';
 
 const DAY_MAY_END_MS = 5 * 60_000;
 
+/** Saves of others arrive as news; a sowing, a closed day or a new experiment is asked for this often. */
+const ASK_AGAIN_MS = 15_000;
+
 /** The class that this device joined. */
 export const doorQuery = queryOptions({
   queryKey: ['door', 'class'],
@@ -20,12 +23,14 @@ export const doorQuery = queryOptions({
 export const potsQuery = queryOptions({
   queryKey: ['door', 'pots'],
   queryFn: () => call(studentRoutes.pots, {}),
+  refetchInterval: ASK_AGAIN_MS,
 });
 
 /** What the student's team sows now. */
 export const sowingQuery = queryOptions({
   queryKey: ['door', 'sowing'],
   queryFn: () => call(studentRoutes.sowing, {}),
+  refetchInterval: ASK_AGAIN_MS,
 });
 
 /** What the student may guess and conclude about. */

@@ -108,6 +108,20 @@ describe('reading a pot', () => {
     });
   });
 
+  test('a value between two marks and one in another unit are said, and may be kept', () => {
+    show(POT);
+    press('Yes');
+    const entry = screen.getByLabelText(/How tall/);
+    fireEvent.change(entry, { target: { value: '6.2' } });
+    expect(screen.getByText('Read to the nearest mark: 6.0 cm.')).toBeTruthy();
+    fireEvent.change(entry, { target: { value: '2 1/4 in' } });
+    expect(
+      screen.getByText(/^Typed in inches, while this plan reads in centimetres: kept as 5\.5 cm\./),
+    ).toBeTruthy();
+    fireEvent.change(entry, { target: { value: '6.5' } });
+    expect(screen.queryByText(/nearest mark|Typed in/)).toBeNull();
+  });
+
   test('something that is no height is said, and nothing is sent', () => {
     const { sent } = show(POT);
     press('Yes');

@@ -1,0 +1,23 @@
+import { type LengthScale, lengthText, type LengthUnit, type ParsedLength } from '@bright-sprout/core/shared';
+
+const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = {
+  mm: 'millimetres',
+  cm: 'centimetres',
+  in: 'inches',
+};
+
+/** Says what becomes of a height that was typed between two marks, or in another unit than the plan reads in. */
+export function EntryNotes({ parsed, scale }: { parsed: ParsedLength; scale: LengthScale }) {
+  if (!parsed.ok) return null;
+  return (
+    <>
+      {parsed.moved && <p className="quiet">Read to the nearest mark: {lengthText(parsed.mm, scale)}.</p>}
+      {parsed.unit !== scale.unit && (
+        <p className="note-attention">
+          Typed in {UNIT_WORDS[parsed.unit]}, while this plan reads in {UNIT_WORDS[scale.unit]}: kept as{' '}
+          {lengthText(parsed.mm, scale)}. Is that right?
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,8 +1,8 @@
-# The tests that Compare makes of one variable, by R, for the bench: times `rounds` of them and prints the seconds of
-# one. Reads unit, group, block, team, age, state and value from the file named first.
+# The tests that Compare makes of an experiment, by R, for the bench: times `rounds` of them and prints the seconds of
+# one. Reads unit, group, block, team, age, state and value from a file for each variable.
 suppressPackageStartupMessages(library(survival))
 args <- commandArgs(trailingOnly = TRUE)
-d <- read.csv(args[1]); rounds <- as.integer(args[2])
+rounds <- as.integer(args[1]); variables <- lapply(args[-1], read.csv)
 quiet <- function(e) suppressWarnings(try(e, silent = TRUE))
 once <- function(d) {
   last <- max(d$age); day <- d[d$age == last & !is.na(d$value), ]; day$group <- factor(day$group)
@@ -23,5 +23,6 @@ once <- function(d) {
   means <- aggregate(value ~ group + age, d, mean); sds <- aggregate(value ~ group + age, d, sd)
   for (k in split(means, means$group)) { fit(k$age, k$value); lm(value ~ age, k) }
 }
-once(d); t <- system.time(for (i in seq_len(rounds)) once(d))[["elapsed"]]
+all <- function() lapply(variables, once)
+all(); t <- system.time(for (i in seq_len(rounds)) all())[["elapsed"]]
 cat(t / rounds, "\n")

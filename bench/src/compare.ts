@@ -19,13 +19,14 @@ import { median } from './timing.ts';
 
 const SOWN = calendarDay('2026-03-02');
 const AGES = Array.from({ length: 20 }, (_, index) => index + 4);
+const VARIABLES = 3;
 const ROUNDS = 30;
 const R_ROUNDS = 10;
 const FITS = 1000;
 
 /** The computation of Compare against R, and fits alone. */
 export interface ComputationBench {
-  /** Whole Compare of one variable, ms. */
+  /** Whole Compare of all three variables, ms. */
   readonly core: number;
   /** The same tests by R, start-up left out, ms; undefined where there is no R. */
   readonly r: number | undefined;
@@ -61,8 +62,8 @@ function design(): Design {
   };
 }
 
-function readingsOf({ units }: Design): ObservedFact[] {
-  const chance = chanceFrom(7);
+function readingsOf({ units }: Design, seed: number): ObservedFact[] {
+  const chance = chanceFrom(seed);
   return units.flatMap((unit, at) => {
     const end = 80 + 12 * (at % 3) + 6 * chance.normal();
     return AGES.map((age): ObservedFact => {
@@ -93,16 +94,17 @@ function wholeCompare(plan: Design, readings: readonly ObservedFact[]): void {
 /** Times the whole of Compare in the core, and the same tests in R on the same readings in the same run. */
 export function computation(): ComputationBench {
   const plan = design();
-  const readings = readingsOf(plan);
-  for (let round = 0; round < 5; round += 1) wholeCompare(plan, readings);
-  const times = Array.from({ length: ROUNDS }, () => timed(() => wholeCompare(plan, readings)));
+  const variables = Array.from({ length: VARIABLES }, (_, at) => readingsOf(plan, 7 + at));
+  const compareAll = (): void => variables.forEach((readings) => wholeCompare(plan, readings));
+  for (let round = 0; round < 5; round += 1) compareAll();
+  const times = Array.from({ length: ROUNDS }, () => timed(compareAll));
   const series = Array.from({ length: FITS }, (_, at) => seriesOf(at));
   for (const points of series.slice(0, 100)) fitCurve('logistic', points);
   let fitted = 0;
   const fitsMs = timed(() => {
     for (const points of series) fitted += fitCurve('logistic', points).defined ? 1 : 0;
   });
-  return { core: median(times), r: byR(plan, readings), fits: FITS, fitsMs, fitted };
+  return { core: median(times), r: byR(plan, variables), fits: FITS, fitsMs, fitted };
 }
 
 function seriesOf(seed: number) {
@@ -115,31 +117,30 @@ function seriesOf(seed: number) {
   return AGES.map((age) => ({ age, value: end / (1 + Math.exp(-rate * (age - middle))) + chance.normal() }));
 }
 
-function byR(plan: Design, readings: readonly ObservedFact[]): number | undefined {
+function byR(plan: Design, variables: readonly (readonly ObservedFact[])[]): number | undefined {
   const folder = mkdtempSync(join(tmpdir(), 'sprout-bench-'));
   try {
-    const file = join(folder, 'readings.csv');
-    const lines = readings.map((reading) => {
-      const unit = plan.units.find(({ id }) => id === reading.unitId);
-      const age = (Date.parse(reading.day) - Date.parse(SOWN)) / 86_400_000;
-      return [
-        unit?.number,
-        unit?.treatmentId,
-        unit?.block,
-        unit?.team,
-        age,
-        reading.state,
-        reading.value ?? 'NA',
-      ].join(',');
+    const files = variables.map((readings, at) => {
+      const file = join(folder, `variable-${at}.csv`);
+      writeFileSync(file, ['unit,group,block,team,age,state,value', ...linesOf(plan, readings)].join('\n'));
+      return file;
     });
-    writeFileSync(file, ['unit,group,block,team,age,state,value', ...lines].join('\n'));
     const script = join(ROOT, 'bench', 'compare.R');
-    const found = spawnSync('Rscript', [script, file, String(R_ROUNDS)], { encoding: 'utf8' });
+    const found = spawnSync('Rscript', [script, String(R_ROUNDS), ...files], { encoding: 'utf8' });
     const seconds = Number(found.stdout);
     return found.status === 0 && seconds > 0 ? seconds * 1000 : undefined;
   } finally {
     rmSync(folder, { recursive: true, force: true });
   }
+}
+
+function linesOf(plan: Design, readings: readonly ObservedFact[]): string[] {
+  return readings.map((reading) => {
+    const unit = plan.units.find(({ id }) => id === reading.unitId);
+    const age = (Date.parse(reading.day) - Date.parse(SOWN)) / 86_400_000;
+    const facts = [unit?.number, unit?.treatmentId, unit?.block, unit?.team, age];
+    return [...facts, reading.state, reading.value ?? 'NA'].join(',');
+  });
 }
 
 function timed(work: () => void): number {

@@ -53,7 +53,7 @@ Rehearsal in the worker of a page, Chromium at full speed: ${rehearsed.classes} 
 | classes a second | ${((rehearsed.classes / median(rehearsed.ms)) * 1000).toFixed(0)} |
 | longest task of the page’s own thread meanwhile | ${rehearsed.longestTaskMs === 0 ? 'none of 50 ms or more' : `${rehearsed.longestTaskMs.toFixed(0)} ms`} |
 
-Compare, computed: one variable of 12 pots read on 20 days, every test, curve, index and fit of every tab; a class that reads three variables pays three times. R makes the same tests on the same readings in the same run, its start left out.
+Compare, computed: three variables of 12 pots read on 20 days, every test, curve, index and fit of every tab. R makes the same tests on the same readings in the same run, its start left out.
 
 | | |
 |---|---|

@@ -107,7 +107,7 @@ test('bad entries are met with words and nothing is saved', async ({ teacher: pa
   await height(page).fill('6.3');
   await expect(page.getByText('Read to the nearest mark: 6.5 cm.')).toBeVisible();
   await height(page).fill('2 in');
-  await expect(page.getByText('Typed in in, while this plan reads in cm')).toBeVisible();
+  await expect(page.getByText('Typed in inches, while this plan reads in centimetres')).toBeVisible();
   await expect(page.getByText('0 of 10 done')).toBeVisible();
 });
 

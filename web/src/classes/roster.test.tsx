@@ -6,9 +6,11 @@ import { classesQuery } from '../shared/api/index.ts';
 import { Roster } from './roster.tsx';
 
 let isSure = true;
+const asked = jest.fn<(words?: string) => boolean>();
 beforeEach(() => {
   isSure = true;
-  window.confirm = jest.fn(() => isSure);
+  asked.mockReset().mockImplementation(() => isSure);
+  window.confirm = asked;
 });
 afterEach(cleanup);
 
@@ -92,7 +94,7 @@ describe('the roster', () => {
     isSure = false;
     const sent = show();
     press('Remove Ben for good');
-    expect(window.confirm).toHaveBeenCalledWith(expect.stringContaining('Remove Ben for good?'));
+    expect(asked).toHaveBeenCalledWith(expect.stringContaining('Remove Ben for good?'));
     expect(sent).toHaveLength(0);
   });
 

@@ -105,18 +105,17 @@ function Order({ shown }: { shown: ShownComparison }) {
   if (up.length === 0) return null;
   const [first, last] = [Math.min(...up.map((unit) => unit.upAt)), Math.max(...up.map((unit) => unit.upAt))];
   const pots = (units: readonly { unitId: string }[]): string =>
-    units
+    `${units.length === 1 ? 'pot' : 'pots'} ${units
       .map((unit) => numberOf(unit.unitId))
       .sort((a, b) => a - b)
-      .join(', ');
+      .join(', ')}`;
   return (
     <section className="panel" aria-label="First and last">
       <h3>First and last</h3>
       <p>
-        First, by day {first}: pot {pots(up.filter((unit) => unit.upAt === first))}. Last so far, by day{' '}
-        {last}: pot {pots(up.filter((unit) => unit.upAt === last))}.
-        {waiting.length > 0 && ` Not up: pot ${pots(waiting)}.`}
-        {lost.length > 0 && ` Lost before it was seen up: pot ${pots(lost)}.`}
+        First, by day {first}: {pots(up.filter((unit) => unit.upAt === first))}. Last so far, by day {last}:{' '}
+        {pots(up.filter((unit) => unit.upAt === last))}.{waiting.length > 0 && ` Not up: ${pots(waiting)}.`}
+        {lost.length > 0 && ` Lost before it was seen up: ${pots(lost)}.`}
       </p>
     </section>
   );

@@ -33,13 +33,20 @@ export function GrowthTab() {
   if (error) return <FailureNote error={error} />;
   if (!shown?.comparison.growth) return <p className="quiet">Comparing …</p>;
   const { growth } = shown.comparison;
+  const hasGrown = growth.units.some(({ steps }) => steps.length > 0);
   return (
     <>
       <Sentences lines={growthWords(growth, { groups: shown.groups, style: shown.readStyle, level })} />
       <Curves shown={shown} />
-      <Changes shown={shown} />
-      <Rates shown={shown} />
-      {(level === '11-13' || level === '14+') && <Fits shown={shown} />}
+      {hasGrown ? (
+        <>
+          <Changes shown={shown} />
+          <Rates shown={shown} />
+          {(level === '11-13' || level === '14+') && <Fits shown={shown} />}
+        </>
+      ) : (
+        <p className="panel">How fast they grow can be told once a pot has been measured on two days.</p>
+      )}
       <Stages shown={shown} />
       <Room />
     </>

@@ -1,4 +1,10 @@
-import type { FactorialPart, PairTests, TestOutcome, TreatmentsPart } from '@bright-sprout/core/comparison';
+import type {
+  FactorialPart,
+  PairTests,
+  TestMethod,
+  TestOutcome,
+  TreatmentsPart,
+} from '@bright-sprout/core/comparison';
 import { computedText, figuresText, TEST_NAMES, undefinedWords } from '@bright-sprout/core/words';
 import { Suspense, useMemo, useState } from 'react';
 import { ChartCard, shapeFigure } from '../shared/charts/index.ts';
@@ -105,7 +111,10 @@ export function Pairs({ shown, part }: PartProps) {
       <PlainTable columns={['Test', 'figures', 'good when']} rows={pairRows(pair)} />
       <PlainTable
         columns={['All groups at once', 'figures']}
-        rows={[part.anova, part.kruskalWallis].map((test) => nameAndFigures(test))}
+        rows={[
+          nameAndFigures(part.anova, 'one_way_anova'),
+          nameAndFigures(part.kruskalWallis, 'kruskal_wallis'),
+        ]}
       />
       <p className="quiet">
         One question, one test: choose it before looking, and say which. The answer above uses the one the
@@ -115,23 +124,26 @@ export function Pairs({ shown, part }: PartProps) {
   );
 }
 
-function nameAndFigures(test: TestOutcome): [string, string] {
+/** @param usual named when there is no result to tell which test it was */
+function nameAndFigures(test: TestOutcome, usual: TestMethod): [string, string] {
   return test.defined
     ? [TEST_NAMES[test.value.method].name, figuresText(test.value)]
-    : ['–', undefinedWords(test.reason)];
+    : [TEST_NAMES[usual].name, `none: ${undefinedWords(test.reason)}`];
 }
 
 function pairRows(pair: PairTests): string[][] {
   const { permutation, arrangements } = pair;
-  const shuffles = permutation.defined ? `${arrangements.toLocaleString('en')} arrangements` : '';
+  const shuffles = permutation.defined ? `; ${arrangements.toLocaleString('en')} arrangements` : '';
   return [
-    [...nameAndFigures(pair.welch), 'spreads differ, values roughly a bell'],
-    [...nameAndFigures(pair.student), 'spreads alike, values roughly a bell'],
-    [...nameAndFigures(pair.ranks), 'any shape; looks at order only'],
-    [...nameAndFigures(pair.permutation), `any shape; ${shuffles}`],
-    [...nameAndFigures(pair.tukey), 'all pairs, spreads alike'],
-    [...nameAndFigures(pair.dunn), 'all pairs by ranks'],
-    ...(pair.againstControl ? [[...nameAndFigures(pair.againstControl), 'only pairs with the control']] : []),
+    [...nameAndFigures(pair.welch, 'welch_t'), 'spreads differ, values roughly a bell'],
+    [...nameAndFigures(pair.student, 'student_t'), 'spreads alike, values roughly a bell'],
+    [...nameAndFigures(pair.ranks, 'mann_whitney_exact'), 'any shape; looks at order only'],
+    [...nameAndFigures(pair.permutation, 'permutation_exact'), `any shape${shuffles}`],
+    [...nameAndFigures(pair.tukey, 'tukey_kramer'), 'all pairs, spreads alike'],
+    [...nameAndFigures(pair.dunn, 'dunn_holm'), 'all pairs by ranks'],
+    ...(pair.againstControl
+      ? [[...nameAndFigures(pair.againstControl, 'welch_holm'), 'only pairs with the control']]
+      : []),
   ];
 }
 

@@ -13,6 +13,7 @@ import {
   type ShownGroup,
   shown,
   symbolOf,
+  potsText,
 } from './figure-base.ts';
 
 /** What each team read, its pots less the mean of all pots treated the same. */
@@ -51,7 +52,7 @@ export function teamsFigure(part: TeamsPart, style: ValueStyle): FigureData {
       ...PLAIN_LAYOUT,
       xaxis: groupAxis(teams, (team) => {
         const n = part.teams.find((one) => one.team === team.id)?.offset.n ?? 0;
-        return `n = ${n} pots`;
+        return potsText(n);
       }),
       yaxis: axis('', { zeroline: true, zerolinecolor: INK }),
       annotations: [chartTitle(axisName('pots of the team less all pots treated the same', style))],
@@ -100,7 +101,7 @@ export function studyFigure(part: StudyPart, style: ValueStyle): FigureData {
       legend: { orientation: 'h', x: 1, xanchor: 'right', y: 1.06, yanchor: 'bottom' },
       xaxis: groupAxis(runs, (run) => {
         const own = part.runs.find((one) => one.id === run.id);
-        return `n = ${own?.measured ?? 0} pots`;
+        return potsText(own?.measured ?? 0);
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: [chartTitle(`${axisName('mean', style)} on day ${part.age}, with 95 % interval`)],
@@ -137,7 +138,7 @@ export function boxFigure(
       ...PLAIN_LAYOUT,
       xaxis: groupAxis(groups, (group) => {
         const n = comparison.groups.find((one) => one.groupId === group.id)?.points.length ?? 0;
-        return `n = ${n} pots`;
+        return potsText(n);
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: [chartTitle(`${axisName('each pot', style)}; box: middle half, line: median`)],

@@ -159,3 +159,8 @@ export function mark(axisOf: 'x' | 'y', at: number | string, color: string = INK
       : { y0: at, y1: at, x0: 0, x1: 1, xref: 'paper' };
   return { type: 'line', ...across, line: { color, width: 1.5, dash: 'dot' } };
 }
+
+/** How many pots stand behind a mean. */
+export function potsText(n: number): string {
+  return `n = ${n} ${n === 1 ? 'pot' : 'pots'}`;
+}

@@ -18,6 +18,7 @@ import {
   spreadApart,
   symbolOf,
   translucent,
+  potsText,
 } from './figure-base.ts';
 
 /** Room round the curves, in px. */
@@ -258,7 +259,7 @@ export function dotPlot(props: DotsProps): FigureData {
   });
   const pots = (group: { id: string }): string => {
     const n = comparison.groups.find(({ groupId }) => groupId === group.id)?.points.length ?? 0;
-    return `n = ${n} ${n === 1 ? 'pot' : 'pots'}`;
+    return potsText(n);
   };
   const when = comparison.age === null ? 'on this day' : `day ${comparison.age}`;
   return {

@@ -3,7 +3,7 @@ import { dateOf, isEmptyText, isValueText } from './foreign-cells.ts';
 import type { ColumnRole, TableMapping } from './table-mapping.ts';
 
 const NAMES: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/^(pot|unit|cup|cell|plant|plot|rep|replicate|id|no\.?|number|pot (no\.?|number|id))$/i, 'unit'],
+  [/^(pot|unit|cup|cell|dish|plant|plot|rep|replicate|id|no\.?|number|pot (no\.?|number|id))$/i, 'unit'],
   [/^(treatment|treat|trt|group|condition|soil|fertili[sz]er|feed|light|variety|crop|type)$/i, 'treatment'],
   [/^(block|tray|row|shelf)$/i, 'block'],
   [/^(team|student|observer|group name)$/i, 'team'],
@@ -13,7 +13,7 @@ const NAMES: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(day|days|day no\.?|days after sowing|das|age)$/i, 'day'],
   [/^(state|status|remark)$/i, 'state'],
   [
-    /(height|length|weight|mass|yield|leaves|leaf|count|value|germinated|emerged|number up|seeds up|size|cover)/i,
+    /(height|length|weight|mass|yield|leaves|leaf|count|value|germinated|emerged|^up$|number up|seeds up|size|cover)/i,
     'value',
   ],
 ];
@@ -70,11 +70,15 @@ interface Column {
 
 function columnOf(name: string, texts: readonly string[]): Column {
   const filled = texts.filter((text) => !isEmptyText(text));
+  const dates = filled.filter(isDate).length;
+  const numbers = filled.filter(isValueText).length;
+  const named = NAMES.find(([pattern]) => pattern.test(name))?.[1];
   return {
     name,
-    named: NAMES.find(([pattern]) => pattern.test(name))?.[1],
-    numbers: filled.filter(isValueText).length,
-    dates: filled.filter(isDate).length,
+    // "Sown" may head the day or the number of seeds: what is below it tells.
+    named: named === 'sown' && dates === 0 && numbers > 0 ? 'seeds_sown' : named,
+    numbers,
+    dates,
     filled: filled.length,
     levels: new Set(filled).size,
     texts: filled,
@@ -184,7 +188,7 @@ function variableOf(column: string, header: readonly string[]): TableMapping['va
     .replaceAll('_', ' ')
     .trim()
     .toLowerCase();
-  if (/germinat|emerged|seeds up|number up/i.test(column))
+  if (/germinat|emerged|^up$|seeds up|number up/i.test(column.trim()))
     return { name: 'seeds up', kind: 'count', unit: 'seeds' };
   if (/leaves|leaf/i.test(column)) return { name: 'leaves', kind: 'count', unit: 'leaves' };
   if (column === '' || /height|length/i.test(column)) {

@@ -146,6 +146,28 @@ describe('a foreign table by its own columns', () => {
   });
 });
 
+describe('a column called "sown"', () => {
+  const GERMINATION =
+    'day,dish,treatment,sown,up\n1,1,dark,20,0\n3,1,dark,20,11\n1,2,light,20,1\n3,2,light,20,17';
+
+  test('holds seeds where there are numbers below it, and the day where there are dates', () => {
+    const { mapping } = opened(GERMINATION);
+    expect(mapping.roles).toEqual(['day', 'unit', 'treatment', 'seeds_sown', 'value']);
+    expect(mapping.variable).toEqual({ name: 'seeds up', kind: 'count', unit: 'seeds' });
+    expect(opened('pot,group,sown,height\n1,a,2026-05-01,3').mapping.roles[2]).toBe('sown');
+  });
+
+  test('with a sowing day, counts by day become an experiment', () => {
+    const { result } = opened(GERMINATION, { sowedOn: calendarDay('2026-05-01') });
+    const experiment = experimentOf(result);
+    expect(experiment.units.map(({ seedsSown }) => seedsSown)).toEqual([20, 20]);
+    expect(experiment.readings.map(({ value, observedOn }) => [value, observedOn])).toContainEqual([
+      17,
+      '2026-05-04',
+    ]);
+  });
+});
+
 describe('refused by row and column of the foreign table', () => {
   test.each<[string, string, Partial<TableMapping>, object]>([
     [
@@ -159,6 +181,12 @@ describe('refused by row and column of the foreign table', () => {
     ['no column with values', 'pot,group\n1,a', {}, { row: 1, column: 'value' }],
     ['nothing but gaps', 'pot,group,height\n1,a,\n2,b,-', {}, { row: 0, found: 'no values' }],
     ['two treatments in one pot', 'pot,group,height\n1,a,2\n1,b,3', {}, { row: 3, column: 'treatment' }],
+    [
+      'one bad date of a row of pots, said once',
+      'date,A1,A2,B1\n2026-05-04,1,2,3\n2026-02-31,2,3,4',
+      {},
+      { row: 3, column: 'date', found: '2026-02-31' },
+    ],
     ['half a seed', 'pot,group,germinated\n1,a,2.5', {}, { row: 2, column: 'germinated' }],
   ])('%s', (_, text, changes, problem) => {
     const { result } = opened(text, changes);

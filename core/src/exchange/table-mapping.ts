@@ -91,7 +91,7 @@ export function readMapped(
 ): TidyResult {
   const [header = []] = rows;
   const problems: RowProblem[] = mappingProblems(mapping, header);
-  if (problems.length > 0) return { ok: false, problems };
+  if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
   const cells = cellsOf(rows, mapping);
   const factors = header
     .filter((_, at) => mapping.roles[at] === 'factor')
@@ -127,11 +127,16 @@ export function readMapped(
       expected: 'at least one value in the columns chosen',
     });
   }
-  if (problems.length > 0) return { ok: false, problems };
+  if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
   const result = readTidy(tidy, name);
   return result.ok
     ? result
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
+}
+
+/** A row with one bad date has a problem in each of its pots; it is said once. */
+function eachOnce(problems: readonly RowProblem[]): RowProblem[] {
+  return [...new Map(problems.map((problem) => [JSON.stringify(problem), problem])).values()];
 }
 
 function mappingProblems({ roles, shape }: TableMapping, header: readonly string[]): RowProblem[] {

@@ -3,7 +3,7 @@ import { valueOr } from '../shared/index.ts';
 import { luckWords } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
 import { undefinedWords } from './undefined-words.ts';
-import { computedText, contrastWord, roundedText, type ValueStyle } from './value-style.ts';
+import { computedText, differenceText, roundedText, type ValueStyle } from './value-style.ts';
 
 /** A comparison said in words: the answer with its size first, how sure it is, and what it cannot say. */
 export interface ComparisonWords {
@@ -112,13 +112,16 @@ function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: bo
   const size = (level === '14+' ? computedText : roundedText)(Math.abs(difference), style);
   const when = withDay ? ` ${whenText(speech)}` : '';
   const sameOnAverage = Math.abs(difference) < 1e-9;
-  const contrast = contrastWord(difference, style);
   if (sameOnAverage) {
     return `Pots with ${second} and pots with ${first} had the same average${when}.`;
   }
-  if (level === '14+') return exactSentence(speech, pair, { first, second, size, contrast, when });
-  const verb = level === '5-7' ? 'were' : 'were on average';
-  const about = `Pots with ${second} ${verb} ${size.startsWith('less') ? size : `about ${size}`} ${contrast} than pots with ${first}${when}`;
+  if (level === '14+') {
+    const gap = differenceText(size, difference, style, ' on average');
+    return exactSentence(speech, pair, `Pots with ${second} ${gap} than pots with ${first}${when}`);
+  }
+  const rounded = size.startsWith('less') ? size : `about ${size}`;
+  const gap = differenceText(rounded, difference, style, level === '5-7' ? '' : ' on average');
+  const about = `Pots with ${second} ${gap} than pots with ${first}${when}`;
   if (!pair.test.defined) return `${about}, but there are too few pots to tell more.`;
   if (isClear(pair)) return `${about}.`;
   return {
@@ -128,20 +131,10 @@ function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: bo
   }[level];
 }
 
-interface SentenceParts {
-  readonly first: string;
-  readonly second: string;
-  readonly size: string;
-  readonly contrast: string;
-  readonly when: string;
-}
-
-function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, parts: SentenceParts): string {
-  const { first, second, size, contrast, when } = parts;
+function exactSentence(speech: ComparisonSpeech, pair: TreatmentPair, lead: string): string {
   const counts = [pair.secondId, pair.firstId].map(
     (id) => speech.comparison.groups.find((group) => group.groupId === id)?.points.length ?? 0,
   );
-  const lead = `Pots with ${second} were on average ${size} ${contrast} than pots with ${first}${when}`;
   const sizes = `n = ${counts[0]} and ${counts[1]} pots`;
   if (!pair.test.defined) return `${lead} (${sizes}; ${undefinedWords(pair.test.reason)}).`;
   const doubt = isClear(pair) ? '' : ' These pots do not tell the two apart.';

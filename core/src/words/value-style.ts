@@ -11,9 +11,9 @@ import {
 /** How values of a variable are written. */
 export type ValueStyle =
   | { readonly kind: 'length'; readonly scale: LengthScale; readonly isHeight: boolean }
-  | { readonly kind: 'count' }
+  | { readonly kind: 'count'; readonly name?: string }
   | { readonly kind: 'score'; readonly scores: readonly string[] }
-  | { readonly kind: 'number'; readonly unit: string }
+  | { readonly kind: 'number'; readonly unit: string; readonly name?: string }
   | {
       readonly kind: 'derived';
       /** Base units in one of `unit`. */
@@ -36,9 +36,9 @@ export function variableStyle(variable: {
     case 'score':
       return { kind, scores: scoresOf(name) ?? [] };
     case 'count':
-      return { kind };
+      return { kind, name };
     case 'number':
-      return { kind, unit };
+      return { kind, unit, name };
   }
 }
 
@@ -101,4 +101,20 @@ export function contrastWord(difference: number, style: ValueStyle): string {
     return style.isHeight ? (up ? 'taller' : 'shorter') : up ? 'longer' : 'shorter';
   if (style.kind === 'count') return up ? 'more' : 'fewer';
   return up ? 'higher' : 'lower';
+}
+
+/**
+ * A difference as what pots were or had, before "than": `were on average about 2 cm taller`, `had about 1.5 more
+ * leaves`, `had on average a weight about 0.4 g lower`.
+ * @param size the amount in words, without its sign
+ * @param often ` on average`, or nothing where that is too hard a word
+ */
+export function differenceText(size: string, difference: number, style: ValueStyle, often: string): string {
+  const contrast = contrastWord(difference, style);
+  if (style.kind === 'count' && style.name) return `had${often} ${size} ${contrast} ${style.name}`;
+  if (style.kind === 'number' && style.name) {
+    const article = /^[aeiou]/i.test(style.name) ? 'an' : 'a';
+    return `had${often} ${article} ${style.name} ${size} ${contrast}`;
+  }
+  return `were${often} ${size} ${contrast}`;
 }

@@ -96,6 +96,27 @@ describe('the answer in words', () => {
     expect(words.notKnown.at(-1)).toContain('One class');
   });
 
+  test.each<[ValueStyle, string]>([
+    [{ kind: 'count', name: 'leaves' }, 'had on average about 1.7 more leaves than pots with plain soil'],
+    [{ kind: 'count' }, 'were on average about 1.7 more than pots with plain soil'],
+    [
+      { kind: 'number', unit: 'g', name: 'weight' },
+      'had on average a weight about 1.67 g higher than pots with plain soil',
+    ],
+    [
+      { kind: 'number', unit: '%', name: 'open green' },
+      'had on average an open green about 1.67 % higher than pots with plain soil',
+    ],
+    [{ kind: 'score', scores: [] }, 'were on average about 1.7 higher than pots with plain soil'],
+  ])('what is not a length says what pots had: %j', (style, words) => {
+    const values = { a: [4, 5, 4], b: [6, 6, 6] };
+    expect(say(values, '11-13', style as typeof HEIGHT).headline).toContain(
+      `Pots with gravel on top ${words}`,
+    );
+    expect(say(values, '5-7', style as typeof HEIGHT).headline).not.toContain('average');
+    expect(say(values, '14+', style as typeof HEIGHT).headline).toMatch(/\(n = 3 and 3 pots\)/);
+  });
+
   test('two pots of a treatment are said to be few; three are not remarked upon', () => {
     const few = say({ a: [60, 62, 61], b: [61, 63] }, '11-13').notKnown.join(' ');
     expect(few).toMatch(/Very few pots count \(2 of [^)]+\): one odd plant could change this\./);

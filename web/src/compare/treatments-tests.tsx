@@ -5,11 +5,11 @@ import type {
   TestOutcome,
   TreatmentsPart,
 } from '@bright-sprout/core/comparison';
-import { computedText, figuresText, TEST_NAMES, undefinedWords } from '@bright-sprout/core/words';
+import { computedText, figuresText, TEST_NAMES, testText, undefinedWords } from '@bright-sprout/core/words';
 import { Suspense, useMemo, useState } from 'react';
 import { ChartCard, shapeFigure } from '../shared/charts/index.ts';
 import type { ShownComparison } from './compare-context.tsx';
-import { PlainTable, testRow } from './parts.tsx';
+import { PlainTable } from './parts.tsx';
 
 /** The treatments part of a comparison that is shown. */
 export interface PartProps {
@@ -166,8 +166,8 @@ export function Assumptions({ shown, part }: PartProps) {
           ]),
         }}
         note={[
-          testRow('Bell shape', assumptions.normal).join(', '),
-          testRow('Equal spread', assumptions.spread).join(', '),
+          testText(assumptions.normal),
+          testText(assumptions.spread),
           assumptions.spreadRatio.defined
             ? `largest SD is ${assumptions.spreadRatio.value.toFixed(1)} times the smallest`
             : '',

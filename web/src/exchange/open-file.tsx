@@ -88,6 +88,7 @@ async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | Fo
   const text = await file.text();
   if (isOurs(text)) return call(exchangeRoutes.openTidy, { params, body: { fileName: file.name, text } });
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  if (data.length < 2) throw emptyTable();
   return { id, fileName: file.name, sheets: [{ name: file.name, rows: data }] };
 }
 
@@ -101,6 +102,14 @@ function isOurs(text: string): boolean {
   return (
     has('unit') && hasTreatment && (has('observed') || (has('sown') && has('day'))) && has('value', 'state')
   );
+}
+
+function emptyTable(): ApiFailure {
+  return new ApiFailure({
+    code: 'unreadable_file',
+    message: 'This file has no rows of values. The first row names the columns, the values are below it.',
+    fields: [],
+  });
 }
 
 function tooLarge(): ApiFailure {

@@ -59,6 +59,7 @@ let sent: { method: string; path: string; body: unknown }[] = [];
 
 beforeEach(() => {
   localStorage.clear();
+  sessionStorage.clear();
   sent = [];
   answers = {
     'GET /api/door': () => DOOR,
@@ -104,6 +105,20 @@ describe('who is at the tablet', () => {
     fireEvent.click(await button('Ben'));
     await screen.findByRole('heading', { name: 'Ben, your pots today' });
     expect(sent[0]!.body).toEqual({ studentId: 'ben' });
+  });
+
+  test('a reload does not bring the last student back either', async () => {
+    open();
+    fireEvent.click(await button('Somebody else'));
+    cleanup();
+    open();
+    await screen.findByRole('heading', { name: 'Who are you?' });
+    answers['PUT /api/door/student'] = () => DOOR;
+    fireEvent.click(await button('Ada'));
+    await screen.findByRole('heading', { name: 'Ada, your pots today' });
+    cleanup();
+    open();
+    await screen.findByRole('heading', { name: 'Ada, your pots today' });
   });
 
   test('nothing can be pressed before everything that pushes it down is there', async () => {

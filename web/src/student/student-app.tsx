@@ -25,8 +25,7 @@ function keysOfChange(): readonly (readonly unknown[])[] {
 /** The student's side: code, picture, pots, reading. One thing on the screen at a time. */
 export default function StudentApp() {
   const door = useQuery(doorQuery);
-  // Kept here and not in the cache: an answer still on its way would bring the last student back.
-  const [isChoosing, setChoosing] = useState(false);
+  const [isChoosing, setChoosing] = useChoosing();
   const shown = door.data && { ...door.data, studentId: isChoosing ? null : door.data.studentId };
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
@@ -99,4 +98,20 @@ export default function StudentApp() {
       <WaitingNote />
     </div>
   );
+}
+
+const CHOOSING = 'choosing';
+
+/**
+ * True from "Somebody else" until a picture is chosen. It is not kept in the cache, where an answer still on its way
+ * would bring the last student back, and it outlives a reload, which would do the same.
+ */
+function useChoosing(): [boolean, (isChoosing: boolean) => void] {
+  const [isChoosing, setChoosing] = useState(() => sessionStorage.getItem(CHOOSING) !== null);
+  const keep = (next: boolean): void => {
+    if (next) sessionStorage.setItem(CHOOSING, 'yes');
+    else sessionStorage.removeItem(CHOOSING);
+    setChoosing(next);
+  };
+  return [isChoosing, keep];
 }

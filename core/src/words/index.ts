@@ -2,7 +2,7 @@ export { comparisonWords, type ComparisonSpeech, type ComparisonWords, isClear }
 export { CLAIM_DOUBTS, type ClaimDoubt, claimDoubts, claimDoubtWords } from './claim-words.ts';
 export { doubtWords } from './doubt-words.ts';
 export { wordChips } from './journal-words.ts';
-export { luckWords, outOfHundred, pText } from './luck-words.ts';
+export { luckWords, outOfHundred, pText, shuffleWords } from './luck-words.ts';
 export {
   countingWords,
   emergenceWords,

@@ -15,6 +15,20 @@ export function outOfHundred(p: number): string {
   return `about ${Math.round(p * 100)} of 100`;
 }
 
+/** With fewer shuffles than this, a rare gap has hardly had the chance to come up. */
+const FEWEST_SHUFFLES = 200;
+
+/**
+ * Says how often shuffled labels gave a gap at least as big as the real one. The real arrangement is counted in, as
+ * one of those that chance could give: (asLarge + 1) ÷ (count + 1), Phipson and Smyth (2010).
+ */
+export function shuffleWords(asLarge: number, count: number): string {
+  if (count === 0) return 'Nothing shuffled yet.';
+  const seen = `${asLarge} of ${count} shuffles gave a gap at least as big`;
+  if (count < FEWEST_SHUFFLES) return `${seen}: too few shuffles yet to say how often that is.`;
+  return `${seen}: ${outOfHundred((asLarge + 1) / (count + 1))}.`;
+}
+
 /**
  * Says what a p value means: how often luck alone would give such a gap if the treatment did nothing.
  * @param comparisons number of pairs that were tested, which the p value allows for

@@ -9,6 +9,7 @@ import {
   pText,
   READING_LEVELS,
   readText,
+  shuffleWords,
   type ReadingLevel,
   type ValueStyle,
 } from './index.ts';
@@ -115,6 +116,16 @@ describe('the answer in words', () => {
     );
     expect(say(values, '5-7', style as typeof HEIGHT).headline).not.toContain('average');
     expect(say(values, '14+', style as typeof HEIGHT).headline).toMatch(/\(n = 3 and 3 pots\)/);
+  });
+
+  test.each([
+    [0, 0, 'Nothing shuffled yet.'],
+    [0, 2, '0 of 2 shuffles gave a gap at least as big: too few shuffles yet to say how often that is.'],
+    [0, 199, '0 of 199 shuffles gave a gap at least as big: too few shuffles yet to say how often that is.'],
+    [1, 200, '1 of 200 shuffles gave a gap at least as big: fewer than 1 of 100.'],
+    [199, 2000, '199 of 2000 shuffles gave a gap at least as big: about 10 of 100.'],
+  ])('%i of %i shuffles claim no more than they show', (asLarge, count, words) => {
+    expect(shuffleWords(asLarge, count)).toBe(words);
   });
 
   test('two pots of a treatment are said to be few; three are not remarked upon', () => {

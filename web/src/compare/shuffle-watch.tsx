@@ -1,4 +1,4 @@
-import { outOfHundred } from '@bright-sprout/core/words';
+import { shuffleWords } from '@bright-sprout/core/words';
 import { type Remote, wrap } from 'comlink';
 import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -58,9 +58,7 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
           : `If ${nameOf(pair.secondId)} did the same as ${nameOf(pair.firstId)}, the labels could as well be mixed. Each shuffle gives one difference.`}
       </p>
       <p role="status" aria-live="polite" className="shuffle-count">
-        {count === 0
-          ? 'Nothing shuffled yet.'
-          : `${asLarge} of ${count} shuffles gave a gap at least as big: ${outOfHundred(asLarge / count)}.`}
+        {shuffleWords(asLarge, count)}
       </p>
       {count > 0 && (
         <Suspense fallback={null}>

@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const TABLES = [
-  `CREATE TABLE teacher (
+  `CREATE TABLE IF NOT EXISTS teacher (
     id uuid NOT NULL PRIMARY KEY,
     email varchar(254) NOT NULL,
     display_name varchar(60) NOT NULL,
@@ -12,7 +12,7 @@ const TABLES = [
     UNIQUE KEY uq_teacher_email (email),
     CONSTRAINT ck_teacher_email CHECK (email LIKE '%_@_%')
   )`,
-  `CREATE TABLE session (
+  `CREATE TABLE IF NOT EXISTS session (
     id uuid NOT NULL PRIMARY KEY,
     token_hash binary(32) NOT NULL,
     teacher_id uuid NOT NULL,
@@ -24,13 +24,13 @@ const TABLES = [
     KEY ix_session_teacher (teacher_id),
     CONSTRAINT fk_session_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE sign_in_attempts (
+  `CREATE TABLE IF NOT EXISTS sign_in_attempts (
     \`key\` varchar(255) NOT NULL PRIMARY KEY,
     points int NOT NULL DEFAULT 0,
     expire bigint unsigned NULL,
     KEY ix_attempts_expire (expire)
   )`,
-  `CREATE TABLE crop (
+  `CREATE TABLE IF NOT EXISTS crop (
     id varchar(40) NOT NULL PRIMARY KEY,
     common_name varchar(80) NOT NULL,
     scientific_name varchar(80) NOT NULL,
@@ -38,7 +38,7 @@ const TABLES = [
     figures text NOT NULL,
     CONSTRAINT ck_crop_figures CHECK (json_valid(figures))
   )`,
-  `CREATE TABLE experiment (
+  `CREATE TABLE IF NOT EXISTS experiment (
     id uuid NOT NULL PRIMARY KEY,
     teacher_id uuid NOT NULL,
     version int NOT NULL DEFAULT 0,
@@ -63,7 +63,7 @@ const TABLES = [
     CONSTRAINT ck_experiment_replicates CHECK (replicates >= 1),
     CONSTRAINT ck_experiment_seeds CHECK (seeds_per_unit >= 1)
   )`,
-  `CREATE TABLE factor (
+  `CREATE TABLE IF NOT EXISTS factor (
     id uuid NOT NULL PRIMARY KEY,
     experiment_id uuid NOT NULL,
     position int NOT NULL,
@@ -71,7 +71,7 @@ const TABLES = [
     UNIQUE KEY uq_factor_position (experiment_id, position),
     CONSTRAINT fk_factor_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE level (
+  `CREATE TABLE IF NOT EXISTS level (
     id uuid NOT NULL PRIMARY KEY,
     factor_id uuid NOT NULL,
     position int NOT NULL,
@@ -79,7 +79,7 @@ const TABLES = [
     UNIQUE KEY uq_level_position (factor_id, position),
     CONSTRAINT fk_level_factor FOREIGN KEY (factor_id) REFERENCES factor (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE treatment (
+  `CREATE TABLE IF NOT EXISTS treatment (
     id uuid NOT NULL PRIMARY KEY,
     experiment_id uuid NOT NULL,
     position int NOT NULL,
@@ -90,7 +90,7 @@ const TABLES = [
     CONSTRAINT fk_treatment_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_treatment_name CHECK (name <> '')
   )`,
-  `CREATE TABLE treatment_level (
+  `CREATE TABLE IF NOT EXISTS treatment_level (
     treatment_id uuid NOT NULL,
     level_id uuid NOT NULL,
     PRIMARY KEY (treatment_id, level_id),
@@ -98,7 +98,7 @@ const TABLES = [
     CONSTRAINT fk_treatment_level_treatment FOREIGN KEY (treatment_id) REFERENCES treatment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT fk_treatment_level_level FOREIGN KEY (level_id) REFERENCES level (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE container (
+  `CREATE TABLE IF NOT EXISTS container (
     id uuid NOT NULL PRIMARY KEY,
     experiment_id uuid NOT NULL,
     position int NOT NULL,
@@ -109,7 +109,7 @@ const TABLES = [
     CONSTRAINT fk_container_experiment FOREIGN KEY (experiment_id) REFERENCES experiment (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_container_grid CHECK (grid_rows BETWEEN 1 AND 500 AND grid_columns BETWEEN 1 AND 500)
   )`,
-  `CREATE TABLE unit (
+  `CREATE TABLE IF NOT EXISTS unit (
     id uuid NOT NULL PRIMARY KEY,
     experiment_id uuid NOT NULL,
     number int NOT NULL,
@@ -131,7 +131,7 @@ const TABLES = [
     CONSTRAINT ck_unit_counts CHECK (number >= 1 AND place_row >= 1 AND place_column >= 1 AND replicate >= 1),
     CONSTRAINT ck_unit_seeds CHECK (seeds_sown IS NULL OR seeds_sown >= 0)
   )`,
-  `CREATE TABLE variable (
+  `CREATE TABLE IF NOT EXISTS variable (
     id uuid NOT NULL PRIMARY KEY,
     experiment_id uuid NOT NULL,
     position int NOT NULL,
@@ -144,7 +144,7 @@ const TABLES = [
     CONSTRAINT ck_variable_kind CHECK (kind IN ('length', 'count', 'number')),
     CONSTRAINT ck_variable_step CHECK (step > 0)
   )`,
-  `CREATE TABLE reading (
+  `CREATE TABLE IF NOT EXISTS reading (
     id uuid NOT NULL PRIMARY KEY,
     unit_id uuid NOT NULL,
     variable_id uuid NOT NULL,
@@ -194,6 +194,6 @@ export class FirstTables1700000000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const name of [...NAMES].reverse()) await runner.query(`DROP TABLE ${name}`);
+    for (const name of [...NAMES].reverse()) await runner.query(`DROP TABLE IF EXISTS ${name}`);
   }
 }

@@ -2,21 +2,21 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const CHANGES = [
   `ALTER TABLE crop
-    ADD COLUMN teacher_id uuid NULL,
-    ADD KEY ix_crop_teacher (teacher_id),
-    ADD CONSTRAINT fk_crop_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION`,
+    ADD COLUMN IF NOT EXISTS teacher_id uuid NULL,
+    ADD KEY IF NOT EXISTS ix_crop_teacher (teacher_id),
+    ADD CONSTRAINT fk_crop_teacher FOREIGN KEY IF NOT EXISTS (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION`,
   `ALTER TABLE experiment
-    ADD COLUMN plan_document longtext NULL,
-    ADD CONSTRAINT ck_experiment_plan CHECK (plan_document IS NULL OR json_valid(plan_document))`,
+    ADD COLUMN IF NOT EXISTS plan_document longtext NULL,
+    ADD CONSTRAINT IF NOT EXISTS ck_experiment_plan CHECK (plan_document IS NULL OR json_valid(plan_document))`,
   `ALTER TABLE container
-    ADD COLUMN name varchar(40) NOT NULL DEFAULT '',
-    ADD COLUMN bright_side varchar(6) NOT NULL DEFAULT 'top',
-    ADD CONSTRAINT ck_container_bright CHECK (bright_side IN ('top', 'right', 'bottom', 'left', 'none'))`,
-  `ALTER TABLE unit ADD COLUMN sow_on date NULL`,
+    ADD COLUMN IF NOT EXISTS name varchar(40) NOT NULL DEFAULT '',
+    ADD COLUMN IF NOT EXISTS bright_side varchar(6) NOT NULL DEFAULT 'top',
+    ADD CONSTRAINT IF NOT EXISTS ck_container_bright CHECK (bright_side IN ('top', 'right', 'bottom', 'left', 'none'))`,
+  `ALTER TABLE unit ADD COLUMN IF NOT EXISTS sow_on date NULL`,
 ];
 
 const TABLES = [
-  `CREATE TABLE seed_lot (
+  `CREATE TABLE IF NOT EXISTS seed_lot (
     id uuid NOT NULL PRIMARY KEY,
     teacher_id uuid NOT NULL,
     crop_id varchar(40) NOT NULL,
@@ -29,7 +29,7 @@ const TABLES = [
     CONSTRAINT fk_seed_lot_crop FOREIGN KEY (crop_id) REFERENCES crop (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_seed_lot_figures CHECK (json_valid(figures))
   )`,
-  `CREATE TABLE plan_template (
+  `CREATE TABLE IF NOT EXISTS plan_template (
     id uuid NOT NULL PRIMARY KEY,
     teacher_id uuid NOT NULL,
     about varchar(200) NOT NULL,
@@ -39,7 +39,7 @@ const TABLES = [
     CONSTRAINT fk_plan_template_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_plan_template_plan CHECK (json_valid(plan_document))
   )`,
-  `CREATE TABLE container_size (
+  `CREATE TABLE IF NOT EXISTS container_size (
     id uuid NOT NULL PRIMARY KEY,
     teacher_id uuid NOT NULL,
     name varchar(40) NOT NULL,
@@ -50,7 +50,7 @@ const TABLES = [
     KEY ix_container_size_teacher (teacher_id),
     CONSTRAINT fk_container_size_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE task (
+  `CREATE TABLE IF NOT EXISTS task (
     experiment_id uuid NOT NULL,
     task_key varchar(60) NOT NULL,
     moved_to date NULL,
@@ -73,17 +73,17 @@ export class Plans1700000000001 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     for (const name of ['task', 'container_size', 'plan_template', 'seed_lot']) {
-      await runner.query(`DROP TABLE ${name}`);
+      await runner.query(`DROP TABLE IF EXISTS ${name}`);
     }
-    await runner.query('ALTER TABLE unit DROP COLUMN sow_on');
+    await runner.query('ALTER TABLE unit DROP COLUMN IF EXISTS sow_on');
     await runner.query(
-      'ALTER TABLE container DROP CONSTRAINT ck_container_bright, DROP COLUMN name, DROP COLUMN bright_side',
+      'ALTER TABLE container DROP CONSTRAINT IF EXISTS ck_container_bright, DROP COLUMN IF EXISTS name, DROP COLUMN IF EXISTS bright_side',
     );
     await runner.query(
-      'ALTER TABLE experiment DROP CONSTRAINT ck_experiment_plan, DROP COLUMN plan_document',
+      'ALTER TABLE experiment DROP CONSTRAINT IF EXISTS ck_experiment_plan, DROP COLUMN IF EXISTS plan_document',
     );
     await runner.query(
-      'ALTER TABLE crop DROP FOREIGN KEY fk_crop_teacher, DROP KEY ix_crop_teacher, DROP COLUMN teacher_id',
+      'ALTER TABLE crop DROP FOREIGN KEY IF EXISTS fk_crop_teacher, DROP KEY IF EXISTS ix_crop_teacher, DROP COLUMN IF EXISTS teacher_id',
     );
   }
 }

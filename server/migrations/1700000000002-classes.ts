@@ -1,7 +1,7 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 const TABLES = [
-  `CREATE TABLE school_class (
+  `CREATE TABLE IF NOT EXISTS school_class (
     id uuid NOT NULL PRIMARY KEY,
     teacher_id uuid NOT NULL,
     name varchar(60) NOT NULL,
@@ -16,7 +16,7 @@ const TABLES = [
     CONSTRAINT fk_school_class_teacher FOREIGN KEY (teacher_id) REFERENCES teacher (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT ck_school_class_days CHECK (json_valid(meeting_days) AND json_valid(holidays))
   )`,
-  `CREATE TABLE team (
+  `CREATE TABLE IF NOT EXISTS team (
     id uuid NOT NULL PRIMARY KEY,
     class_id uuid NOT NULL,
     position int NOT NULL,
@@ -24,7 +24,7 @@ const TABLES = [
     KEY ix_team_class (class_id),
     CONSTRAINT fk_team_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE student (
+  `CREATE TABLE IF NOT EXISTS student (
     id uuid NOT NULL PRIMARY KEY,
     class_id uuid NOT NULL,
     position int NOT NULL,
@@ -36,7 +36,7 @@ const TABLES = [
     CONSTRAINT fk_student_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE CASCADE ON UPDATE NO ACTION,
     CONSTRAINT fk_student_team FOREIGN KEY (team_id) REFERENCES team (id) ON DELETE SET NULL ON UPDATE NO ACTION
   )`,
-  `CREATE TABLE student_device (
+  `CREATE TABLE IF NOT EXISTS student_device (
     id uuid NOT NULL PRIMARY KEY,
     token_hash binary(32) NOT NULL,
     class_id uuid NOT NULL,
@@ -53,17 +53,17 @@ const TABLES = [
 
 const CHANGES = [
   `ALTER TABLE experiment
-    ADD COLUMN class_id uuid NULL,
-    ADD KEY ix_experiment_class (class_id),
-    ADD CONSTRAINT fk_experiment_class FOREIGN KEY (class_id) REFERENCES school_class (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
+    ADD COLUMN IF NOT EXISTS class_id uuid NULL,
+    ADD KEY IF NOT EXISTS ix_experiment_class (class_id),
+    ADD CONSTRAINT fk_experiment_class FOREIGN KEY IF NOT EXISTS (class_id) REFERENCES school_class (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
   `ALTER TABLE unit
-    ADD COLUMN team_id uuid NULL,
-    ADD KEY ix_unit_team (team_id),
-    ADD CONSTRAINT fk_unit_team FOREIGN KEY (team_id) REFERENCES team (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
+    ADD COLUMN IF NOT EXISTS team_id uuid NULL,
+    ADD KEY IF NOT EXISTS ix_unit_team (team_id),
+    ADD CONSTRAINT fk_unit_team FOREIGN KEY IF NOT EXISTS (team_id) REFERENCES team (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
   `ALTER TABLE reading
-    ADD COLUMN student_id uuid NULL,
-    ADD KEY ix_reading_student (student_id),
-    ADD CONSTRAINT fk_reading_student FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
+    ADD COLUMN IF NOT EXISTS student_id uuid NULL,
+    ADD KEY IF NOT EXISTS ix_reading_student (student_id),
+    ADD CONSTRAINT fk_reading_student FOREIGN KEY IF NOT EXISTS (student_id) REFERENCES student (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
 ];
 
 /** Classes, teams and students, and which class runs an experiment. */
@@ -77,15 +77,15 @@ export class Classes1700000000002 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query(
-      'ALTER TABLE reading DROP FOREIGN KEY fk_reading_student, DROP KEY ix_reading_student, DROP COLUMN student_id',
+      'ALTER TABLE reading DROP FOREIGN KEY IF EXISTS fk_reading_student, DROP KEY IF EXISTS ix_reading_student, DROP COLUMN IF EXISTS student_id',
     );
     await runner.query(
-      'ALTER TABLE unit DROP FOREIGN KEY fk_unit_team, DROP KEY ix_unit_team, DROP COLUMN team_id',
+      'ALTER TABLE unit DROP FOREIGN KEY IF EXISTS fk_unit_team, DROP KEY IF EXISTS ix_unit_team, DROP COLUMN IF EXISTS team_id',
     );
     await runner.query(
-      'ALTER TABLE experiment DROP FOREIGN KEY fk_experiment_class, DROP KEY ix_experiment_class, DROP COLUMN class_id',
+      'ALTER TABLE experiment DROP FOREIGN KEY IF EXISTS fk_experiment_class, DROP KEY IF EXISTS ix_experiment_class, DROP COLUMN IF EXISTS class_id',
     );
     for (const name of ['student_device', 'student', 'team', 'school_class'])
-      await runner.query(`DROP TABLE ${name}`);
+      await runner.query(`DROP TABLE IF EXISTS ${name}`);
   }
 }

@@ -107,12 +107,12 @@ const TABLES = {
 } as const;
 
 const CHANGES = [
-  'ALTER TABLE reading ADD COLUMN is_reread tinyint NOT NULL DEFAULT 0, ADD KEY ix_reading_recorded (recorded_at)',
-  'ALTER TABLE school_class ADD COLUMN asks_pin tinyint NOT NULL DEFAULT 0',
-  'ALTER TABLE student ADD COLUMN pin varchar(4) NULL',
-  "ALTER TABLE unit ADD COLUMN sowing_note varchar(300) NOT NULL DEFAULT ''",
-  'ALTER TABLE experiment ADD COLUMN study_id uuid NULL, ADD KEY ix_experiment_study (study_id)',
-  `ALTER TABLE variable DROP CONSTRAINT ck_variable_kind,
+  'ALTER TABLE reading ADD COLUMN IF NOT EXISTS is_reread tinyint NOT NULL DEFAULT 0, ADD KEY IF NOT EXISTS ix_reading_recorded (recorded_at)',
+  'ALTER TABLE school_class ADD COLUMN IF NOT EXISTS asks_pin tinyint NOT NULL DEFAULT 0',
+  'ALTER TABLE student ADD COLUMN IF NOT EXISTS pin varchar(4) NULL',
+  "ALTER TABLE unit ADD COLUMN IF NOT EXISTS sowing_note varchar(300) NOT NULL DEFAULT ''",
+  'ALTER TABLE experiment ADD COLUMN IF NOT EXISTS study_id uuid NULL, ADD KEY IF NOT EXISTS ix_experiment_study (study_id)',
+  `ALTER TABLE variable DROP CONSTRAINT IF EXISTS ck_variable_kind,
     ADD CONSTRAINT ck_variable_kind CHECK (kind IN ('length', 'count', 'number', 'score'))`,
 ];
 
@@ -121,7 +121,7 @@ export class Recording1700000000003 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     for (const [name, columns] of Object.entries(TABLES)) {
       await runner.query(
-        `CREATE TABLE ${name} (${columns}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`,
+        `CREATE TABLE IF NOT EXISTS ${name} (${columns}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`,
       );
     }
     for (const change of CHANGES) await runner.query(change);
@@ -130,14 +130,14 @@ export class Recording1700000000003 implements MigrationInterface {
   async down(runner: QueryRunner): Promise<void> {
     await runner.query("DELETE FROM variable WHERE kind = 'score'");
     await runner.query(
-      `ALTER TABLE variable DROP CONSTRAINT ck_variable_kind,
+      `ALTER TABLE variable DROP CONSTRAINT IF EXISTS ck_variable_kind,
         ADD CONSTRAINT ck_variable_kind CHECK (kind IN ('length', 'count', 'number'))`,
     );
-    for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE ${name}`);
-    await runner.query('ALTER TABLE experiment DROP KEY ix_experiment_study, DROP COLUMN study_id');
-    await runner.query('ALTER TABLE unit DROP COLUMN sowing_note');
-    await runner.query('ALTER TABLE student DROP COLUMN pin');
-    await runner.query('ALTER TABLE school_class DROP COLUMN asks_pin');
-    await runner.query('ALTER TABLE reading DROP KEY ix_reading_recorded, DROP COLUMN is_reread');
+    for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE IF EXISTS ${name}`);
+    await runner.query('ALTER TABLE experiment DROP KEY IF EXISTS ix_experiment_study, DROP COLUMN IF EXISTS study_id');
+    await runner.query('ALTER TABLE unit DROP COLUMN IF EXISTS sowing_note');
+    await runner.query('ALTER TABLE student DROP COLUMN IF EXISTS pin');
+    await runner.query('ALTER TABLE school_class DROP COLUMN IF EXISTS asks_pin');
+    await runner.query('ALTER TABLE reading DROP KEY IF EXISTS ix_reading_recorded, DROP COLUMN IF EXISTS is_reread');
   }
 }

@@ -31,12 +31,12 @@ export class Ideas1700000000004 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     for (const [name, columns] of Object.entries(TABLES)) {
       await runner.query(
-        `CREATE TABLE ${name} (${columns}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`,
+        `CREATE TABLE IF NOT EXISTS ${name} (${columns}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`,
       );
     }
   }
 
   async down(runner: QueryRunner): Promise<void> {
-    for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE ${name}`);
+    for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE IF EXISTS ${name}`);
   }
 }

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { type Sensor, SENSORS } from '@bright-sprout/core/simulate';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -16,9 +15,8 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
-import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsInstant, listRoute, NestedList, route, Trimmed } from '../shared/index.ts';
 
 /** What people do to plants, or find in their soil. */
 export const CARE_KINDS = [
@@ -90,7 +88,7 @@ export class UndoCareRequest {
 
 /** One value of a logger. */
 export class SamplePart {
-  @IsISO8601({ strict: true }, { message: 'Give an instant such as 2026-03-02T09:30:00Z.' })
+  @IsInstant()
   sampledAt: string;
 
   @IsIn(SENSORS)
@@ -104,16 +102,22 @@ export class SamplePart {
 
 /** Values of a logger; sent twice they are stored once. */
 export class SamplesRequest {
-  @IsArray()
   @ArrayMinSize(1, { message: 'Send at least one value.' })
   @ArrayMaxSize(5000, { message: 'Send at most 5000 values at a time.' })
-  @ValidateNested({ each: true })
-  @Type(() => SamplePart)
+  @NestedList(() => SamplePart)
   samples: SamplePart[];
 }
 
+/** The most values that a device sends at once. */
+export const MOST_DEVICE_SAMPLES = 250;
+
 /** The same from the device itself, which shows its key. */
-export class DeviceSamplesRequest extends SamplesRequest {
+export class DeviceSamplesRequest {
+  @ArrayMinSize(1, { message: 'Send at least one value.' })
+  @ArrayMaxSize(MOST_DEVICE_SAMPLES, { message: `Send at most ${MOST_DEVICE_SAMPLES} values at a time.` })
+  @NestedList(() => SamplePart)
+  samples: SamplePart[];
+
   @Length(20, 80, { message: 'Give the key of the logger.' })
   key: string;
 }
@@ -187,6 +191,7 @@ export const careRoutes = {
     summary: 'Keep values of a logger, from its file',
     access: 'owner',
     body: SamplesRequest,
+    maxBytes: 524_288,
   }),
   streamSamples: route({
     method: 'POST',

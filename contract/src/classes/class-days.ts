@@ -1,18 +1,8 @@
 import 'reflect-metadata';
 import type { Holiday } from '@bright-sprout/core/design';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsInt,
-  Length,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, Length, Max, Min } from 'class-validator';
+import { IsCalendarDay, NestedList, Trimmed } from '../shared/index.ts';
 
 /** A run of days without class. */
 export class HolidayPart implements Holiday {
@@ -37,9 +27,7 @@ export class ClassDaysPart {
   @Max(7, { each: true })
   meetingDays: number[];
 
-  @IsArray()
   @ArrayMaxSize(40, { message: 'At most 40 holidays.' })
-  @ValidateNested({ each: true })
-  @Type(() => HolidayPart)
+  @NestedList(() => HolidayPart)
   holidays: HolidayPart[];
 }

@@ -1,9 +1,7 @@
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  IsArray,
   IsBoolean,
   IsIn,
   IsOptional,
@@ -11,9 +9,8 @@ import {
   IsUUID,
   Length,
   Matches,
-  ValidateNested,
 } from 'class-validator';
-import { IsZone, Trimmed } from '../shared/index.ts';
+import { IsZone, NestedList, Trimmed } from '../shared/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
 /** The most characters of a display name. */
@@ -77,16 +74,12 @@ export class RosterStudentPart extends StudentPart {
 
 /** The whole roster; who is not in it is removed for good. */
 export class RosterRequest {
-  @IsArray()
   @ArrayMaxSize(20, { message: 'At most 20 teams.' })
-  @ValidateNested({ each: true })
-  @Type(() => TeamPart)
+  @NestedList(() => TeamPart)
   teams: TeamPart[];
 
-  @IsArray()
   @ArrayMaxSize(MOST_STUDENTS, { message: `At most ${MOST_STUDENTS} students.` })
-  @ValidateNested({ each: true })
-  @Type(() => RosterStudentPart)
+  @NestedList(() => RosterStudentPart)
   students: RosterStudentPart[];
 }
 
@@ -99,13 +92,9 @@ export class ClassView extends ClassRequest {
   @IsString()
   code: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TeamPart)
+  @NestedList(() => TeamPart)
   teams: TeamPart[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => RosterStudentPart)
+  @NestedList(() => RosterStudentPart)
   students: RosterStudentPart[];
 }

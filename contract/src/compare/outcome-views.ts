@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import type { UndefinedReason } from '@bright-sprout/core/shared';
 import type { Interval } from '@bright-sprout/core/statistics';
-import { Type } from 'class-transformer';
-import { IsBoolean, IsInt, IsNumber, IsOptional, IsString, ValidateNested } from 'class-validator';
+import { IsBoolean, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { Nested, NestedOrNull } from '../shared/index.ts';
 
 /** A closed interval. */
 export class IntervalView implements Interval {
@@ -32,9 +32,7 @@ export class IntervalOutcome {
   @IsBoolean()
   defined: boolean;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => IntervalView)
+  @NestedOrNull(() => IntervalView)
   value?: IntervalView;
 
   @IsOptional()
@@ -47,39 +45,30 @@ export class DescriptionView {
   @IsInt()
   n: number;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   mean: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   median: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   min: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   max: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   lowerQuartile: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   upperQuartile: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   sd: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   standardError: NumberOutcome;
 
-  @ValidateNested()
-  @Type(() => IntervalOutcome)
+  @Nested(() => IntervalOutcome)
   interval: IntervalOutcome;
 }

@@ -16,18 +16,7 @@ import {
 import type { ComparisonWords } from '@bright-sprout/core/words';
 import type { CalendarDay, Outcome, UndefinedReason } from '@bright-sprout/core/shared';
 import type { Description, Interval, PairDifference } from '@bright-sprout/core/statistics';
-import { Type } from 'class-transformer';
-import {
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
 import { IsCalendarDay, Nested, NestedList, NestedOrNull } from '../shared/index.ts';
 import { TeamsView } from './class-views.ts';
 import { AnalysedDesignView } from './design-views.ts';
@@ -71,9 +60,7 @@ export class UnitCountsView {
   @IsInt()
   countedAsZero: number;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => LeftOutView)
+  @NestedList(() => LeftOutView)
   leftOut: readonly LeftOutView[];
 }
 
@@ -82,17 +69,13 @@ export class TreatmentGroupView {
   @IsString()
   groupId: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => UnitPointView)
+  @NestedList(() => UnitPointView)
   points: readonly UnitPointView[];
 
-  @ValidateNested()
-  @Type(() => UnitCountsView)
+  @Nested(() => UnitCountsView)
   counts: UnitCountsView;
 
-  @ValidateNested()
-  @Type(() => DescriptionView)
+  @Nested(() => DescriptionView)
   description: Description;
 }
 
@@ -102,9 +85,7 @@ export class OverallResultView {
   @IsNumber()
   difference?: number;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => IntervalView)
+  @NestedOrNull(() => IntervalView)
   interval?: IntervalView;
 
   @IsOptional()
@@ -136,9 +117,7 @@ export class OverallOutcome {
   @IsBoolean()
   defined: boolean;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => OverallResultView)
+  @NestedOrNull(() => OverallResultView)
   value?: OverallResultView;
 
   @IsOptional()
@@ -151,9 +130,7 @@ export class OverallTestView {
   @IsIn(['welch-t', 'welch-anova', 'none'])
   kind: OverallTest['kind'];
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => OverallOutcome)
+  @NestedOrNull(() => OverallOutcome)
   result?: OverallOutcome;
 
   @IsOptional()
@@ -166,8 +143,7 @@ export class PairDifferenceView implements PairDifference {
   @IsNumber()
   difference: number;
 
-  @ValidateNested()
-  @Type(() => IntervalView)
+  @Nested(() => IntervalView)
   interval: IntervalView;
 
   @IsNumber()
@@ -185,9 +161,7 @@ export class PairOutcome {
   @IsBoolean()
   defined: boolean;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => PairDifferenceView)
+  @NestedOrNull(() => PairDifferenceView)
   value?: PairDifferenceView;
 
   @IsOptional()
@@ -203,16 +177,13 @@ export class TreatmentPairView {
   @IsString()
   secondId: string;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   difference: Outcome<number>;
 
-  @ValidateNested()
-  @Type(() => NumberOutcome)
+  @Nested(() => NumberOutcome)
   relative: Outcome<number>;
 
-  @ValidateNested()
-  @Type(() => PairOutcome)
+  @Nested(() => PairOutcome)
   test: Outcome<PairDifference>;
 }
 
@@ -233,9 +204,7 @@ export class UnitCurveView {
   @IsString()
   groupId: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => AgedValueView)
+  @NestedList(() => AgedValueView)
   points: readonly AgedValueView[];
 }
 
@@ -250,8 +219,7 @@ export class AgedMeanView {
   @IsNumber()
   mean: number;
 
-  @ValidateNested()
-  @Type(() => IntervalOutcome)
+  @Nested(() => IntervalOutcome)
   interval: Outcome<Interval>;
 }
 
@@ -260,9 +228,7 @@ export class TreatmentCurveView {
   @IsString()
   groupId: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => AgedMeanView)
+  @NestedList(() => AgedMeanView)
   points: readonly AgedMeanView[];
 }
 
@@ -327,18 +293,13 @@ export class ComparisonView implements Comparison {
   @IsInt()
   setAside: number;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TreatmentGroupView)
+  @NestedList(() => TreatmentGroupView)
   groups: readonly TreatmentGroupView[];
 
-  @ValidateNested()
-  @Type(() => OverallTestView)
+  @Nested(() => OverallTestView)
   overall: OverallTest;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TreatmentPairView)
+  @NestedList(() => TreatmentPairView)
   pairs: readonly TreatmentPairView[];
 
   @IsOptional()
@@ -353,14 +314,10 @@ export class ComparisonView implements Comparison {
   @NestedList(() => GroupNameView)
   names: readonly ComparedGroup[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => UnitCurveView)
+  @NestedList(() => UnitCurveView)
   unitCurves: readonly UnitCurveView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TreatmentCurveView)
+  @NestedList(() => TreatmentCurveView)
   treatmentCurves: readonly TreatmentCurveView[];
 
   @Nested(() => WordsView)

@@ -1,21 +1,12 @@
 import { listRoute, route } from '../shared/index.ts';
 import { ExperimentView } from '../plan/index.ts';
-import {
-  OpenBundleRequest,
-  OpenFileRequest,
-  OpenTableRequest,
-  ReadSheetRequest,
-  SheetView,
-} from './requests.ts';
+import { UploadPart } from '../uploads/index.ts';
+import { OpenFileRequest, OpenTableRequest, UploadPart, SheetView } from './requests.ts';
 
 export {
   MappedVariablePart,
-  MOST_FILE_CHARACTERS,
-  MOST_TABLE_COLUMNS,
-  OpenBundleRequest,
   OpenFileRequest,
   OpenTableRequest,
-  ReadSheetRequest,
   SheetView,
   TableMappingPart,
 } from './requests.ts';
@@ -56,7 +47,7 @@ export const exchangeRoutes = {
     path: '/files/sheets',
     summary: 'The cells of a spreadsheet as text; nothing is stored',
     access: 'teacher',
-    body: ReadSheetRequest,
+    body: UploadPart,
     answer: SheetView,
   }),
   openTable: route({
@@ -65,6 +56,7 @@ export const exchangeRoutes = {
     summary: 'Open a foreign table by a mapping of its columns, whole or not at all',
     access: 'teacher',
     body: OpenTableRequest,
+    maxBytes: 131_072,
     answer: ExperimentView,
   }),
   openBundle: route({
@@ -72,7 +64,7 @@ export const exchangeRoutes = {
     path: '/files/:newExperimentId/bundle',
     summary: 'Open a bundle of this or another server, whole or not at all',
     access: 'teacher',
-    body: OpenBundleRequest,
+    body: OpenFileRequest,
     answer: ExperimentView,
   }),
 } as const;

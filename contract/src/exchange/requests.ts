@@ -3,7 +3,7 @@ import {
   type ColumnRole,
   DATE_ORDERS,
   type DateOrder,
-  MOST_TIDY_ROWS,
+  MOST_TABLE_COLUMNS,
   TABLE_SHAPES,
   type TableMapping,
   type TableShape,
@@ -14,7 +14,6 @@ import type { CalendarDay } from '@bright-sprout/core/shared';
 import {
   ArrayMaxSize,
   IsArray,
-  IsBase64,
   IsBoolean,
   IsIn,
   IsOptional,
@@ -23,31 +22,13 @@ import {
   MaxLength,
 } from 'class-validator';
 import { IsCalendarDay, Nested, Trimmed } from '../shared/index.ts';
+import { UploadPart } from '../uploads/index.ts';
 
-/** The most characters a file may hold. */
-export const MOST_FILE_CHARACTERS = 20_000_000;
-/** The most columns of a foreign table. */
-export const MOST_TABLE_COLUMNS = 400;
-
-const TOO_LARGE = 'Files of up to 20 million characters can be opened.';
-
-/** A tidy CSV file to open as an experiment. */
-export class OpenFileRequest {
+/** A file to open as an experiment: a tidy CSV, or a bundle. */
+export class OpenFileRequest extends UploadPart {
   @Trimmed()
   @Length(1, 200)
   fileName: string;
-
-  @IsString()
-  @MaxLength(MOST_FILE_CHARACTERS, { message: TOO_LARGE })
-  text: string;
-}
-
-/** A spreadsheet to look into. */
-export class ReadSheetRequest {
-  /** The file, base64. */
-  @IsBase64()
-  @MaxLength(MOST_FILE_CHARACTERS, { message: TOO_LARGE })
-  file: string;
 }
 
 /** One sheet of a spreadsheet, its cells as text. */
@@ -105,30 +86,8 @@ export class TableMappingPart implements TableMapping {
   control: string;
 }
 
-/** A foreign table with its mapping. */
-export class OpenTableRequest {
-  @Trimmed()
-  @Length(1, 200)
-  fileName: string;
-
-  /** Cells with the header first. */
-  @IsArray()
-  @ArrayMaxSize(MOST_TIDY_ROWS + 1, { message: `Tables of up to ${MOST_TIDY_ROWS} rows can be opened.` })
-  @IsArray({ each: true })
-  rows: string[][];
-
+/** A foreign table as CSV, its header first, with its mapping. */
+export class OpenTableRequest extends OpenFileRequest {
   @Nested(() => TableMappingPart)
   mapping: TableMappingPart;
-}
-
-/** A bundle to open. */
-export class OpenBundleRequest {
-  @Trimmed()
-  @Length(1, 200)
-  fileName: string;
-
-  /** The zip, base64. */
-  @IsBase64()
-  @MaxLength(MOST_FILE_CHARACTERS, { message: 'Bundles of up to 15 MB can be opened here.' })
-  file: string;
 }

@@ -1,5 +1,6 @@
 import { IsBoolean, IsIn, IsISO8601, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
-import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, listRoute, NestedOrNull, route, Trimmed } from '../shared/index.ts';
+import { UploadPart } from '../uploads/index.ts';
 
 /** What an entry of the journal is. */
 export const ENTRY_KINDS = ['photo', 'drawing', 'words'] as const;
@@ -24,13 +25,9 @@ export class EntryRequest {
   @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
   words: string;
 
-  /** The picture as base64, of a photo or drawing. */
-  @IsOptional()
-  @IsString()
-  @MaxLength(Math.ceil((MOST_PICTURE_BYTES * 4) / 3) + 4, {
-    message: 'This picture is too large. Take it again, smaller.',
-  })
-  picture: string | null;
+  /** The picture of a photo or drawing, sent before. */
+  @NestedOrNull(() => UploadPart)
+  picture: UploadPart | null;
 }
 
 /** An entry without its picture, which has an address of its own. */

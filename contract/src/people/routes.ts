@@ -10,6 +10,7 @@ export const peopleRoutes = {
     access: 'anyone',
     body: RegisterRequest,
     answer: TeacherView,
+    maxBytes: 4_096,
   }),
   signIn: route({
     method: 'POST',
@@ -18,6 +19,7 @@ export const peopleRoutes = {
     access: 'anyone',
     body: SignInRequest,
     answer: TeacherView,
+    maxBytes: 4_096,
   }),
   whoAmI: route({
     method: 'GET',

@@ -1,6 +1,5 @@
 import 'reflect-metadata';
 import { type Crop, CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
-import { Type } from 'class-transformer';
 import {
   IsBoolean,
   IsIn,
@@ -12,9 +11,8 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
-import { Trimmed } from '../shared/index.ts';
+import { Nested, NestedOrNull, Trimmed } from '../shared/index.ts';
 
 /** A range of whole days after sowing. */
 export class DayRangeView {
@@ -86,23 +84,16 @@ export class CropRequest implements Omit<Crop, 'id'> {
   @IsIn(['either', 'needs-light', 'needs-dark'])
   lightToGerminate: Crop['lightToGerminate'];
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => DayRangeView)
+  @NestedOrNull(() => DayRangeView)
   daysToEmergence: DayRangeView | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => DayRangeView)
+  @NestedOrNull(() => DayRangeView)
   daysToRadicle: DayRangeView | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => DayRangeView)
+  @NestedOrNull(() => DayRangeView)
   daysToHarvestOrFlower: DayRangeView | null;
 
-  @ValidateNested()
-  @Type(() => TemperatureRangeView)
+  @Nested(() => TemperatureRangeView)
   temperatureC: TemperatureRangeView;
 
   /** Typical, 0–100. */

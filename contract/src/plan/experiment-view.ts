@@ -2,19 +2,8 @@ import 'reflect-metadata';
 import { BRIGHT_SIDES, type BrightSide } from '@bright-sprout/core/design';
 import { VARIABLE_KINDS, type VariableKind } from '@bright-sprout/core/exchange';
 import { EXPERIMENT_STATUSES, type ExperimentStatus } from '@bright-sprout/core/schedule';
-import { Type } from 'class-transformer';
-import {
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  ValidateNested,
-} from 'class-validator';
-import { IsCalendarDay } from '../shared/index.ts';
+import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
+import { IsCalendarDay, NestedList, NestedOrNull } from '../shared/index.ts';
 import { CropView } from './crop-view.ts';
 import { TaskView } from './plan-extras.ts';
 import { PlanDocument } from './plan-request.ts';
@@ -171,9 +160,7 @@ export class ExperimentView {
   classId: string | null;
 
   /** Absent when a file named a crop that is not in the drawer. */
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CropView)
+  @NestedOrNull(() => CropView)
   crop: CropView | null;
 
   @IsString()
@@ -196,39 +183,25 @@ export class ExperimentView {
   seedsPerUnit: number;
 
   /** Absent for a design from a file that has more to it than a plan holds. */
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => PlanDocument)
+  @NestedOrNull(() => PlanDocument)
   plan: PlanDocument | null;
 
   /** What was moved, done or added of the calendar. */
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TaskView)
+  @NestedList(() => TaskView)
   tasks: TaskView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => FactorView)
+  @NestedList(() => FactorView)
   factors: FactorView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => TreatmentView)
+  @NestedList(() => TreatmentView)
   treatments: TreatmentView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => ContainerView)
+  @NestedList(() => ContainerView)
   containers: ContainerView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => UnitView)
+  @NestedList(() => UnitView)
   units: UnitView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => VariableView)
+  @NestedList(() => VariableView)
   variables: VariableView[];
 }

@@ -24,7 +24,6 @@ import {
   STEP_TIMES,
 } from '@bright-sprout/core/design';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -38,10 +37,9 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
 import { ClassDaysPart } from '../classes/index.ts';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
 
 /** So much of a material in each unit. */
 export class DosePart {
@@ -114,9 +112,7 @@ export class LevelPart {
   @MaxLength(120, { message: 'Keep it under 120 characters.' })
   medium: string | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => DosePart)
+  @NestedOrNull(() => DosePart)
   dose: DosePart | null;
 }
 
@@ -129,11 +125,9 @@ export class FactorPart {
   @IsIn(ASPECTS, { message: 'Choose what it is about.' })
   aspect: Aspect;
 
-  @IsArray()
   @ArrayMinSize(2, { message: 'Compare at least two levels.' })
   @ArrayMaxSize(MOST_LEVELS, { message: `Compare at most ${MOST_LEVELS} levels.` })
-  @ValidateNested({ each: true })
-  @Type(() => LevelPart)
+  @NestedList(() => LevelPart)
   levels: LevelPart[];
 }
 

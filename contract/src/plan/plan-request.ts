@@ -9,7 +9,6 @@ import {
   PLANT_RULES,
 } from '@bright-sprout/core/design';
 import type { CalendarDay, LengthUnit } from '@bright-sprout/core/shared';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -25,9 +24,8 @@ import {
   Max,
   MaxLength,
   Min,
-  ValidateNested,
 } from 'class-validator';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, Nested, NestedList, Trimmed } from '../shared/index.ts';
 import {
   CalendarPart,
   ConditionsPart,
@@ -60,10 +58,8 @@ export class PlanDocument implements Plan {
   @IsUUID(undefined, { message: 'Choose a packet.' })
   lotId: string | null;
 
-  @IsArray()
   @ArrayMaxSize(3, { message: 'Change three things at most.' })
-  @ValidateNested({ each: true })
-  @Type(() => FactorPart)
+  @NestedList(() => FactorPart)
   factors: FactorPart[];
 
   /** Combinations of levels that are not grown, as level numbers from 0 joined by a full stop. */
@@ -97,11 +93,9 @@ export class PlanDocument implements Plan {
   @IsInt({ message: 'Give a whole number of seeds.' })
   seedsPerPacket: number;
 
-  @IsArray()
   @ArrayMinSize(1, { message: 'Choose a container.' })
   @ArrayMaxSize(40, { message: 'At most 40 containers.' })
-  @ValidateNested({ each: true })
-  @Type(() => ContainerPart)
+  @NestedList(() => ContainerPart)
   containers: ContainerPart[];
 
   @IsIn(LAYOUT_METHODS)
@@ -113,8 +107,7 @@ export class PlanDocument implements Plan {
   @Max(4_294_967_295)
   layoutSeed: number;
 
-  @ValidateNested()
-  @Type(() => MeasurePart)
+  @Nested(() => MeasurePart)
   measure: MeasurePart;
 
   @IsArray()
@@ -131,8 +124,7 @@ export class PlanDocument implements Plan {
   @IsCalendarDay({ message: 'Give a lesson date that exists.' })
   lessonOn: CalendarDay;
 
-  @ValidateNested()
-  @Type(() => GoalPart)
+  @Nested(() => GoalPart)
   goal: GoalPart;
 
   @IsOptional()
@@ -141,8 +133,7 @@ export class PlanDocument implements Plan {
   @IsNumber({}, { message: 'Give a height in mm.' })
   referenceMm: number | null;
 
-  @ValidateNested()
-  @Type(() => ConditionsPart)
+  @Nested(() => ConditionsPart)
   conditions: ConditionsPart;
 
   @IsArray()
@@ -151,18 +142,14 @@ export class PlanDocument implements Plan {
   @Length(1, 120, { each: true, message: 'Write each in up to 120 characters.' })
   constants: string[];
 
-  @IsArray()
   @ArrayMaxSize(60, { message: 'At most 60 steps.' })
-  @ValidateNested({ each: true })
-  @Type(() => StepPart)
+  @NestedList(() => StepPart)
   steps: StepPart[];
 
-  @ValidateNested()
-  @Type(() => CalendarPart)
+  @Nested(() => CalendarPart)
   calendar: CalendarPart;
 
-  @ValidateNested()
-  @Type(() => PredictionPart)
+  @Nested(() => PredictionPart)
   prediction: PredictionPart;
 }
 
@@ -232,11 +219,9 @@ export class LayoutRequest {
   @Min(0)
   version: number;
 
-  @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => AssignmentRequest)
+  @NestedList(() => AssignmentRequest)
   assignments: AssignmentRequest[];
 }
 
@@ -276,10 +261,8 @@ export class ClassOfExperimentRequest {
   @IsUUID(undefined, { message: 'Choose a class.' })
   classId: string | null;
 
-  @IsArray()
   @ArrayMaxSize(500)
-  @ValidateNested({ each: true })
-  @Type(() => UnitTeamPart)
+  @NestedList(() => UnitTeamPart)
   units: UnitTeamPart[];
 }
 

@@ -122,6 +122,7 @@ export const planRoutes = {
     access: 'owner',
     body: ClassOfExperimentRequest,
     answer: ExperimentView,
+    maxBytes: 131_072,
   }),
   addUnit: route({
     method: 'PUT',
@@ -160,6 +161,7 @@ export const planRoutes = {
     access: 'owner',
     body: PlanRequest,
     answer: ExperimentView,
+    maxBytes: 262_144,
   }),
   describe: route({
     method: 'PUT',
@@ -176,6 +178,7 @@ export const planRoutes = {
     access: 'owner',
     body: LayoutRequest,
     answer: ExperimentView,
+    maxBytes: 131_072,
   }),
   finish: route({
     method: 'PUT',

@@ -1,10 +1,8 @@
 import 'reflect-metadata';
 import type { SeedLot } from '@bright-sprout/core/design';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { Type } from 'class-transformer';
 import {
   ArrayMaxSize,
-  IsArray,
   IsInt,
   IsNumber,
   IsOptional,
@@ -13,9 +11,8 @@ import {
   Length,
   Max,
   Min,
-  ValidateNested,
 } from 'class-validator';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
 import { DayRangeView } from './crop-view.ts';
 
 /** So many seeds of a lot sown as a test, and so many up. */
@@ -56,9 +53,7 @@ export class SeedLotRequest {
   @IsNumber({}, { message: 'Give the depth in mm.' })
   depthMm: number | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => DayRangeView)
+  @NestedOrNull(() => DayRangeView)
   daysToEmergence: DayRangeView | null;
 
   @IsOptional()
@@ -77,10 +72,8 @@ export class SeedLotRequest {
   @IsCalendarDay({ message: 'Give a day that exists.' })
   packedOn: CalendarDay | null;
 
-  @IsArray()
   @ArrayMaxSize(40, { message: 'At most 40 tests.' })
-  @ValidateNested({ each: true })
-  @Type(() => GerminationTestPart)
+  @NestedList(() => GerminationTestPart)
   tests: GerminationTestPart[];
 }
 
@@ -93,8 +86,6 @@ export class SeedLotView extends SeedLotRequest implements SeedLot {
   cropName: string;
 
   /** Counts that packet tests on the shelf gave; they are part of its rate, too. */
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => GerminationTestPart)
+  @NestedList(() => GerminationTestPart)
   testsOnShelf: GerminationTestPart[];
 }

@@ -11,6 +11,7 @@ import { HealthView, type Route, route } from '../shared/index.ts';
 import { shelfRoutes } from '../shelf/index.ts';
 import { sowRoutes } from '../sow/index.ts';
 import { studentRoutes } from '../student/index.ts';
+import { uploadRoutes } from '../uploads/index.ts';
 
 /** The health check. */
 export const healthRoutes = {
@@ -28,6 +29,7 @@ export const ROUTES = {
   ...healthRoutes,
   ...peopleRoutes,
   ...classRoutes,
+  ...uploadRoutes,
   ...planRoutes,
   ...sowRoutes,
   ...recordRoutes,

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { isCalendarDay } from '@bright-sprout/core/shared';
+import { isCalendarDay, isInstant } from '@bright-sprout/core/shared';
 import { Transform } from 'class-transformer';
 import { ValidateBy, type ValidationOptions } from 'class-validator';
 
@@ -11,6 +11,20 @@ export function IsCalendarDay(options?: ValidationOptions): PropertyDecorator {
       validator: {
         validate: isCalendarDay,
         defaultMessage: () => '$property: give a date that exists, as YYYY-MM-DD',
+      },
+    },
+    options,
+  );
+}
+
+/** An instant of RFC 3339 that exists. */
+export function IsInstant(options?: ValidationOptions): PropertyDecorator {
+  return ValidateBy(
+    {
+      name: 'isInstant',
+      validator: {
+        validate: isInstant,
+        defaultMessage: () => '$property: give an instant such as 2026-03-02T09:30:00Z',
       },
     },
     options,
@@ -39,7 +53,17 @@ function isZone(name: string): boolean {
   }
 }
 
-/** Takes white space off both ends, so that a name of blanks counts as empty. */
+/** White space and characters that show nothing: zero-width ones, soft hyphens, marks of direction, controls. */
+const INVISIBLE = '[\\s\\p{Cc}\\p{Cf}\\u115F\\u1160\\u3164\\uFFA0]+';
+const ENDS = new RegExp(`^${INVISIBLE}|${INVISIBLE}$`, 'gu');
+
+/** Takes what cannot be seen off both ends, so that a name of blanks counts as empty. */
 export function Trimmed(): PropertyDecorator {
-  return Transform(({ value }: { value: unknown }) => (typeof value === 'string' ? value.trim() : value));
+  return Transform(({ value }: { value: unknown }) => {
+    if (typeof value === 'string') return value.replaceAll(ENDS, '');
+    if (Array.isArray(value)) {
+      return value.map((one: unknown) => (typeof one === 'string' ? one.replaceAll(ENDS, '') : one));
+    }
+    return value;
+  });
 }

@@ -22,9 +22,13 @@ export const ERROR_STATUS = {
   experiment_finished: 409,
   unreadable_file: 422,
   too_large: 413,
+  upload_incomplete: 409,
   too_many_tries: 429,
   server_error: 500,
   database_unavailable: 503,
+  storage_full: 507,
+  too_busy: 503,
+  took_too_long: 422,
 } as const;
 
 /** One of the codes in {@link ERROR_STATUS}. */

@@ -1,4 +1,4 @@
-export { IsCalendarDay, IsZone, Trimmed } from './checks.ts';
+export { IsCalendarDay, IsInstant, IsZone, Trimmed } from './checks.ts';
 export {
   ERROR_STATUS,
   type ErrorBody,
@@ -11,6 +11,7 @@ export {
   type Access,
   fillPath,
   listRoute,
+  MOST_BODY_BYTES,
   type Method,
   OWNED_PARAMS,
   type OwnedParam,
@@ -19,5 +20,6 @@ export {
   type Route,
   type WireClass,
 } from './route.ts';
+export { MOST_PROBLEMS, shapeProblems } from './shape.ts';
 export { Nested, NestedList, NestedOrNull, OutcomeBase } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';

@@ -4,19 +4,43 @@ import { IsArray, IsBoolean, IsOptional, IsString, ValidateNested } from 'class-
 import type { UndefinedReason } from '@bright-sprout/core/shared';
 import type { WireClass } from './route.ts';
 
+/** What stands in a property: a part of another class, or a list of such parts. */
+export interface NestedShape {
+  readonly type: () => WireClass<object>;
+  readonly isList: boolean;
+}
+
+const SHAPES = new WeakMap<object, Map<string, NestedShape>>();
+
+/** The nested parts of a class by property, those that it inherits too. */
+export function nestedShapes(type: WireClass<object>): ReadonlyMap<string, NestedShape> {
+  const shapes = new Map<string, NestedShape>();
+  for (let at = type.prototype as object | null; at; at = Object.getPrototypeOf(at) as object | null) {
+    for (const [name, shape] of SHAPES.get(at) ?? []) if (!shapes.has(name)) shapes.set(name, shape);
+  }
+  return shapes;
+}
+
 /** A part of another class of the wire. */
 export function Nested(type: () => WireClass<object>): PropertyDecorator {
-  return together(ValidateNested(), Type(type));
+  return together(noted({ type, isList: false }), ValidateNested(), Type(type));
 }
 
 /** A list of parts of another class of the wire. */
 export function NestedList(type: () => WireClass<object>): PropertyDecorator {
-  return together(IsArray(), ValidateNested({ each: true }), Type(type));
+  return together(noted({ type, isList: true }), IsArray(), ValidateNested({ each: true }), Type(type));
 }
 
 /** A part that may be `null`. */
 export function NestedOrNull(type: () => WireClass<object>): PropertyDecorator {
-  return together(IsOptional(), ValidateNested(), Type(type));
+  return together(noted({ type, isList: false }), IsOptional(), ValidateNested(), Type(type));
+}
+
+function noted(shape: NestedShape): PropertyDecorator {
+  return (target, name) => {
+    const own = SHAPES.get(target) ?? new Map<string, NestedShape>();
+    SHAPES.set(target, own.set(String(name), shape));
+  };
 }
 
 function together(...decorators: readonly PropertyDecorator[]): PropertyDecorator {

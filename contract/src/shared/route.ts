@@ -11,6 +11,9 @@ export type Access = 'anyone' | 'student' | 'teacher' | 'owner';
 export const OWNED_PARAMS = ['experimentId', 'classId', 'lotId', 'templateId', 'sizeId'] as const;
 export type OwnedParam = (typeof OWNED_PARAMS)[number];
 
+/** The most bytes of a body, but where a route says otherwise: readings, ticks and words are far smaller. */
+export const MOST_BODY_BYTES = 32_768;
+
 /** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
@@ -33,6 +36,10 @@ export interface Route<
   readonly isList?: boolean;
   /** Media type of an answer that is a file. */
   readonly file?: string;
+  /** True when the body is bytes as they are (`application/octet-stream`). */
+  readonly takesBytes?: boolean;
+  /** The most bytes of a body; {@link MOST_BODY_BYTES} where nothing is said. */
+  readonly maxBytes?: number;
 }
 
 /** Names after a colon in a path. */

@@ -1,17 +1,7 @@
 import 'reflect-metadata';
 import { EXPERIMENT_STATUSES, type ExperimentStatus, type Job } from '@bright-sprout/core/schedule';
-import { Type } from 'class-transformer';
-import {
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  IsString,
-  IsUUID,
-  ValidateNested,
-} from 'class-validator';
-import { IsCalendarDay } from '../shared/index.ts';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID } from 'class-validator';
+import { IsCalendarDay, Nested, NestedList } from '../shared/index.ts';
 
 /** The next thing to do; the figures that belong to its code are given. */
 export class JobView {
@@ -80,12 +70,9 @@ export class ExperimentCard {
   @IsInt()
   units: number;
 
-  @ValidateNested()
-  @Type(() => JobView)
+  @Nested(() => JobView)
   job: JobView;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => CardTreatmentView)
+  @NestedList(() => CardTreatmentView)
   treatments: CardTreatmentView[];
 }

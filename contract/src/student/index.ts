@@ -2,28 +2,34 @@ import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
 import { READING_STATES, type ReadingState } from '@bright-sprout/core/shared';
-import { Type } from 'class-transformer';
 import {
-  IsArray,
   IsBoolean,
   IsIn,
   IsInt,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsString,
   IsUUID,
   Length,
   Matches,
-  ValidateNested,
 } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
 import { CareRequest, CareView } from '../care/index.ts';
 import { EntryRequest, EntryView } from '../journal/index.ts';
 import { VariableView } from '../plan/index.ts';
 import { ReadingRequest, ReadingView } from '../record/index.ts';
-import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import {
+  IsCalendarDay,
+  IsInstant,
+  listRoute,
+  Nested,
+  NestedList,
+  NestedOrNull,
+  route,
+  Trimmed,
+} from '../shared/index.ts';
 import { TickRequest, TickView } from '../sow/index.ts';
+import { MOST_PART_BYTES } from '../uploads/index.ts';
 import { PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
 
 export { PracticeRequest, PracticeView, SowingPotView, StudentSowingView } from './work.ts';
@@ -52,18 +58,16 @@ export class MadeOnDevicePart {
   @IsUUID()
   studentId: string;
 
-  @IsISO8601({ strict: true })
+  @IsInstant()
   madeAt: string;
 
-  @IsISO8601({ strict: true })
+  @IsInstant()
   sentAt: string;
 }
 
 /** A student's reading. Its day is the one on which it was made. */
 export class StudentReadingRequest extends ReadingRequest {
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MadeOnDevicePart)
+  @NestedOrNull(() => MadeOnDevicePart)
   made?: MadeOnDevicePart;
 }
 
@@ -72,9 +76,7 @@ export class StudentEntryRequest extends EntryRequest {
   @IsUUID()
   experimentId: string;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MadeOnDevicePart)
+  @NestedOrNull(() => MadeOnDevicePart)
   made?: MadeOnDevicePart;
 }
 
@@ -83,9 +85,7 @@ export class StudentCareRequest extends CareRequest {
   @IsUUID()
   experimentId: string;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => MadeOnDevicePart)
+  @NestedOrNull(() => MadeOnDevicePart)
   made?: MadeOnDevicePart;
 }
 
@@ -103,9 +103,7 @@ export class DoorView {
   @IsCalendarDay()
   today: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => StudentPart)
+  @NestedList(() => StudentPart)
   students: StudentPart[];
 
   /** True when each student types a PIN. */
@@ -133,18 +131,13 @@ export class LastReadingView {
 
 /** Something else that is read of a pot. */
 export class OtherReadView {
-  @ValidateNested()
-  @Type(() => VariableView)
+  @Nested(() => VariableView)
   variable: VariableView;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => LastReadingView)
+  @NestedOrNull(() => LastReadingView)
   last: LastReadingView | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ReadingView)
+  @NestedOrNull(() => ReadingView)
   own: ReadingView | null;
 }
 
@@ -193,28 +186,21 @@ export class StudentPotView {
   @IsString()
   plantRule: string;
 
-  @ValidateNested()
-  @Type(() => VariableView)
+  @Nested(() => VariableView)
   variable: VariableView;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => LastReadingView)
+  @NestedOrNull(() => LastReadingView)
   last: LastReadingView | null;
 
   /** Read of this pot as well. */
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => OtherReadView)
+  @NestedList(() => OtherReadView)
   others: OtherReadView[];
 
   @IsOptional()
   @IsCalendarDay()
   sowedOn: string | null;
 
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => CropGrowthView)
+  @NestedOrNull(() => CropGrowthView)
   crop: CropGrowthView | null;
 
   /** How far a reading of this class usually is from the truth; `null` when nobody knows. */
@@ -227,9 +213,7 @@ export class StudentPotView {
   isClosed: boolean;
 
   /** The student's own reading of today that counts, to be corrected. */
-  @IsOptional()
-  @ValidateNested()
-  @Type(() => ReadingView)
+  @NestedOrNull(() => ReadingView)
   own: ReadingView | null;
 
   /** True once anybody read it today. */
@@ -246,6 +230,7 @@ export const studentRoutes = {
     access: 'anyone',
     body: JoinRequest,
     answer: DoorView,
+    maxBytes: 1_024,
   }),
   door: route({
     method: 'GET',
@@ -320,6 +305,14 @@ export const studentRoutes = {
     access: 'student',
     body: StudentEntryRequest,
     answer: EntryView,
+  }),
+  keepOwnPart: route({
+    method: 'PUT',
+    path: '/door/uploads/:newUploadId/parts/:offsetKey',
+    summary: 'Keep a part of a picture, by the place of its first byte; sent twice it is stored once',
+    access: 'student',
+    takesBytes: true,
+    maxBytes: MOST_PART_BYTES,
   }),
   classPicture: route({
     method: 'GET',

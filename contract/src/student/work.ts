@@ -1,18 +1,7 @@
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { Type } from 'class-transformer';
-import {
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
+import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Max, Min } from 'class-validator';
+import { NestedList } from '../shared/index.ts';
 import { SOWING_ITEMS, type SowingItem } from '../sow/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
@@ -95,13 +84,9 @@ export class StudentSowingView {
   @IsString()
   question: string;
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => SowingStepView)
+  @NestedList(() => SowingStepView)
   steps: SowingStepView[];
 
-  @IsArray()
-  @ValidateNested({ each: true })
-  @Type(() => SowingPotView)
+  @NestedList(() => SowingPotView)
   pots: SowingPotView[];
 }

@@ -10,6 +10,9 @@ export interface RowProblem {
   readonly expected: string;
 }
 
+/** The most problems of a file that are collected. */
+export const MOST_ROW_PROBLEMS = 10_000;
+
 /** Reads the cells of one row and collects what is wrong with them. */
 export class RowReader {
   readonly #cells: ReadonlyMap<string, string>;
@@ -72,6 +75,7 @@ export class RowReader {
 
   /** Notes a problem with this row. */
   problem(column: string, found: string, expected: string): void {
-    this.#problems.push({ row: this.#row, column, found, expected });
+    if (this.#problems.length < MOST_ROW_PROBLEMS)
+      this.#problems.push({ row: this.#row, column, found, expected });
   }
 }

@@ -14,6 +14,7 @@ export function checkCorrections(
     }
     byId.set(reading.id, reading);
   }
+  const inCircle = circular(entries, byId);
   for (const { row, reading } of entries) {
     if (reading.supersedes === '') continue;
     const earlier = byId.get(reading.supersedes);
@@ -23,7 +24,7 @@ export function checkCorrections(
       earlier.unit === reading.unit &&
       earlier.variable === reading.variable &&
       earlier.observedOn === reading.observedOn &&
-      !comesBack(reading, byId);
+      !inCircle.has(reading);
     if (!matches) {
       const expected = 'the id of another reading of the same pot, variable and date, or nothing';
       problems.push({ row, column: 'supersedes', found: reading.supersedes, expected });
@@ -32,14 +33,24 @@ export function checkCorrections(
   return problems;
 }
 
-/** True when following the corrections from a reading leads back to it: none of them would stand. */
-function comesBack(reading: ExchangedReading, byId: ReadonlyMap<string, ExchangedReading>): boolean {
-  const seen = new Set<string>();
-  let next = byId.get(reading.supersedes);
-  while (next !== undefined && !seen.has(next.id)) {
-    if (next.id === reading.id) return true;
-    seen.add(next.id);
-    next = byId.get(next.supersedes);
+/** Ids of readings whose corrections lead back to them: none of those would stand. Each reading is looked at once. */
+function circular(
+  entries: readonly { readonly reading: ExchangedReading }[],
+  byId: ReadonlyMap<string, ExchangedReading>,
+): ReadonlySet<ExchangedReading> {
+  const state = new Map<ExchangedReading, 'on the way' | 'done'>();
+  const found = new Set<ExchangedReading>();
+  for (const { reading } of entries) {
+    const path: ExchangedReading[] = [];
+    let next: ExchangedReading | undefined = reading;
+    while (next && !state.has(next)) {
+      state.set(next, 'on the way');
+      path.push(next);
+      next = byId.get(next.supersedes);
+    }
+    if (next && state.get(next) === 'on the way')
+      for (const one of path.slice(path.indexOf(next))) found.add(one);
+    for (const one of path) state.set(one, 'done');
   }
-  return false;
+  return found;
 }

@@ -11,7 +11,14 @@ export {
 } from './model.ts';
 export { DATE_ORDERS, type DateOrder } from './foreign-cells.ts';
 export { guessMapping } from './guess-mapping.ts';
-export { MOST_TIDY_ROWS, readTidy, type TidyResult } from './read-tidy.ts';
+export {
+  MOST_CELL_CHARACTERS,
+  MOST_CELLS,
+  MOST_TABLE_COLUMNS,
+  MOST_TIDY_ROWS,
+  readTidy,
+  type TidyResult,
+} from './read-tidy.ts';
 export {
   COLUMN_ROLES,
   type ColumnRole,
@@ -20,4 +27,4 @@ export {
   type TableMapping,
   type TableShape,
 } from './table-mapping.ts';
-export { writeTidy } from './write-tidy.ts';
+export { tidyRows, writeTidy } from './write-tidy.ts';

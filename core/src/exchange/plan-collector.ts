@@ -14,6 +14,10 @@ import { FACTOR_PREFIX } from './tidy-columns.ts';
 export const MOST_UNITS = 500;
 
 const MOST_TREATMENTS = 24;
+
+/** The most different things that one experiment reads. */
+export const MOST_VARIABLES = 60;
+
 const DEFAULT_COLUMNS = 6;
 
 /** Order of what the file gives no order: after all that has one, as first met. */
@@ -32,7 +36,7 @@ export class PlanCollector {
   readonly #units = new Map<number, UnitDraft & { index: number }>();
   readonly #treatments = new Map<string, ExchangedTreatment & { order: number }>();
   readonly #containers = new Map<number, ExchangedContainer>();
-  readonly #variables = new Map<string, ExchangedVariable & { order: number }>();
+  readonly #variables = new Map<string, ExchangedVariable & { order: number; index: number }>();
   #question = '';
   #crop = '';
   #sowOn: CalendarDay | undefined;
@@ -97,8 +101,16 @@ export class PlanCollector {
 
   /** Index of a variable, made on first sight. */
   variable(found: ExchangedVariable, order = LAST): number {
-    if (!this.#variables.has(found.name)) this.#variables.set(found.name, { ...found, order });
-    return [...this.#variables.keys()].indexOf(found.name);
+    const known = this.#variables.get(found.name);
+    if (known) return known.index;
+    const index = this.#variables.size;
+    this.#variables.set(found.name, { ...found, order, index });
+    return index;
+  }
+
+  /** True when one more variable would be too many. */
+  get isFullOfVariables(): boolean {
+    return this.#variables.size >= MOST_VARIABLES;
   }
 
   /** The kind that a variable was first seen with. */

@@ -2,6 +2,7 @@ import {
   addDays,
   type CalendarDay,
   daysBetween,
+  isInstant,
   type LengthUnit,
   LONGEST_MM,
   READING_STATES,
@@ -9,7 +10,7 @@ import {
 } from '../shared/index.ts';
 import type { RowReader } from './cells.ts';
 import { type ExchangedReading, type ExchangedVariable, VARIABLE_KINDS, type VariableKind } from './model.ts';
-import type { PlanCollector } from './plan-collector.ts';
+import { MOST_VARIABLES, type PlanCollector } from './plan-collector.ts';
 
 const LENGTH_UNITS: readonly string[] = ['mm', 'cm', 'in'];
 
@@ -22,6 +23,14 @@ export function readReading(
 ): ExchangedReading | undefined {
   const variable = readVariable(reader, plan);
   if (!variable) return undefined;
+  if (plan.isFullOfVariables && !plan.knownVariable(variable.name)) {
+    reader.problem(
+      'variable',
+      `more than ${MOST_VARIABLES} different things read`,
+      `at most ${MOST_VARIABLES}`,
+    );
+    return undefined;
+  }
   const variableIndex = plan.variable(variable, reader.whole('variable_order', 1, 999));
   const valueText = reader.text('value');
   const stateText = reader.text('state');
@@ -132,8 +141,7 @@ function readValue(reader: RowReader, kind: VariableKind, unit: string): number 
 function instant(reader: RowReader): string | undefined {
   const text = reader.text('recorded_at', 40);
   if (text === '') return undefined;
-  const time = /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}/.test(text) ? Date.parse(text) : Number.NaN;
-  if (!Number.isNaN(time)) return new Date(time).toISOString();
+  if (isInstant(text)) return new Date(text).toISOString();
   reader.problem('recorded_at', text, 'an instant such as 2026-03-02T09:30:00Z');
   return undefined;
 }

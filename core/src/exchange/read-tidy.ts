@@ -9,6 +9,15 @@ import { FACTOR_PREFIX, unguardText } from './tidy-columns.ts';
 /** The most readings one file may hold. */
 export const MOST_TIDY_ROWS = 50_000;
 
+/** The most columns of a table. */
+export const MOST_TABLE_COLUMNS = 400;
+
+/** The most cells of a table. */
+export const MOST_CELLS = 2_500_000;
+
+/** The most characters of one cell: a question has three hundred. */
+export const MOST_CELL_CHARACTERS = 2000;
+
 /** An experiment, or everything that stands in the way of reading it. Never half of one. */
 export type TidyResult =
   | { readonly ok: true; readonly experiment: ExchangedExperiment }
@@ -22,7 +31,9 @@ export type TidyResult =
  */
 export function readTidy(rows: readonly (readonly string[])[], name: string): TidyResult {
   const problems: RowProblem[] = [];
-  const [header = [], ...body] = rows;
+  const [header = []] = rows;
+  if (header.length > MOST_TABLE_COLUMNS) return { ok: false, problems: [tooManyColumns(header.length)] };
+  const body = rows.slice(1);
   const columns = header.map((cell) => unguardText(cell.replace(/^\uFEFF/, '').trim()));
   const factors = columns.filter((column) => column.startsWith(FACTOR_PREFIX));
   problems.push(...headerProblems(columns, factors, body.length));
@@ -63,6 +74,16 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
       found.map((entry) => entry.reading),
       name,
     ),
+  };
+}
+
+/** A table that is wider than any of readings. */
+export function tooManyColumns(found: number): RowProblem {
+  return {
+    row: 1,
+    column: 'all',
+    found: `${found} columns`,
+    expected: `at most ${MOST_TABLE_COLUMNS} columns`,
   };
 }
 

@@ -1,8 +1,15 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { dateOf, type DateOrder, isEmptyText, plainNumber, stateOf } from './foreign-cells.ts';
-import type { RowProblem } from './cells.ts';
+import { MOST_ROW_PROBLEMS, type RowProblem } from './cells.ts';
 import type { VariableKind } from './model.ts';
-import { type TidyResult, readTidy } from './read-tidy.ts';
+import {
+  MOST_CELL_CHARACTERS,
+  MOST_TABLE_COLUMNS,
+  MOST_TIDY_ROWS,
+  type TidyResult,
+  readTidy,
+  tooManyColumns,
+} from './read-tidy.ts';
 import { FACTOR_PREFIX } from './tidy-columns.ts';
 
 /** How a foreign table holds its values: a row each, a column a pot, or a row a pot. */
@@ -90,7 +97,8 @@ export function readMapped(
   name: string,
 ): TidyResult {
   const [header = []] = rows;
-  const problems: RowProblem[] = mappingProblems(mapping, header);
+  const problems: RowProblem[] = sizeProblems(rows, mapping);
+  if (problems.length === 0) problems.push(...mappingProblems(mapping, header));
   if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
   const cells = cellsOf(rows, mapping);
   const factors = header
@@ -115,6 +123,7 @@ export function readMapped(
   const tidy: string[][] = [[...HEADER, ...factors.map((factor) => FACTOR_PREFIX + factor)]];
   for (const cell of cells) {
     const made = tidyRow(cell, mapping, numberOf, problems);
+    if (problems.length >= MOST_ROW_PROBLEMS) break;
     if (!made) continue;
     tidy.push([...made, ...cell.factors]);
     sources.push(cell);
@@ -132,6 +141,25 @@ export function readMapped(
   return result.ok
     ? result
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
+}
+
+/** What makes a table larger than a class can have filled; counted before anything is made of its cells. */
+function sizeProblems(rows: readonly (readonly string[])[], { roles }: TableMapping): RowProblem[] {
+  const [header = []] = rows;
+  if (header.length > MOST_TABLE_COLUMNS) return [tooManyColumns(header.length)];
+  const values = columnsWith(roles, 'value').length;
+  if (values * rows.length > 2 * MOST_TIDY_ROWS) {
+    const found = `${rows.length} rows of ${values} values`;
+    return [{ row: 0, column: 'all', found, expected: `at most ${MOST_TIDY_ROWS} values` }];
+  }
+  for (const [index, row] of rows.entries()) {
+    const long = row.findIndex((cell) => cell.length > MOST_CELL_CHARACTERS);
+    if (long < 0) continue;
+    const found = `a text of ${row[long]?.length ?? 0} characters`;
+    const expected = `at most ${MOST_CELL_CHARACTERS} characters in a cell`;
+    return [{ row: index + 1, column: String(long + 1), found, expected }];
+  }
+  return [];
 }
 
 /** A row with one bad date has a problem in each of its pots; it is said once. */
@@ -185,12 +213,13 @@ function columnsWith(roles: readonly ColumnRole[], role: ColumnRole): number[] {
 function longCells(rows: readonly (readonly string[])[], { roles }: TableMapping): Cell[] {
   const [header = [], ...body] = rows;
   const factors = columnsWith(roles, 'factor');
+  const values = columnsWith(roles, 'value');
   return body.flatMap((row, index) => {
     if (row.every((cell) => cell.trim() === '')) return [];
     const of = reader(row, roles);
     const levels = factors.map((at) => (row[at] ?? '').trim());
     const unit = roles.includes('unit') ? of('unit') : String(index + 1);
-    return columnsWith(roles, 'value').map((at) => ({
+    return values.map((at) => ({
       row: index + 2,
       column: header[at] ?? '',
       unit,
@@ -218,10 +247,11 @@ function columnCells(rows: readonly (readonly string[])[], { roles, hasTreatment
   const [header = [], ...rest] = rows;
   const treatments = hasTreatmentRow ? (rest[0] ?? []) : [];
   const body = hasTreatmentRow ? rest.slice(1) : rest;
+  const values = columnsWith(roles, 'value');
   return body.flatMap((row, index) => {
     if (row.every((cell) => cell.trim() === '')) return [];
     const of = reader(row, roles);
-    return columnsWith(roles, 'value').map((at) => {
+    return values.map((at) => {
       const pot = (header[at] ?? '').trim() || `column ${at + 1}`;
       return {
         row: index + (hasTreatmentRow ? 3 : 2),
@@ -245,12 +275,13 @@ function columnCells(rows: readonly (readonly string[])[], { roles, hasTreatment
 function rowCells(rows: readonly (readonly string[])[], { roles }: TableMapping): Cell[] {
   const [header = [], ...body] = rows;
   const factors = columnsWith(roles, 'factor');
+  const values = columnsWith(roles, 'value');
   return body.flatMap((row, index) => {
     if (row.every((cell) => cell.trim() === '')) return [];
     const of = reader(row, roles);
     const levels = factors.map((at) => (row[at] ?? '').trim());
     const unit = roles.includes('unit') ? of('unit') : String(index + 1);
-    return columnsWith(roles, 'value').map((at) => {
+    return values.map((at) => {
       const head = (header[at] ?? '').trim();
       const day = /^(?:day|d)?\s*(\d{1,3})$/i.exec(head)?.[1];
       return {

@@ -8,25 +8,30 @@ import {
   type TidyColumn,
 } from './tidy-columns.ts';
 
-/**
- * An experiment as rows of a tidy table: a header, then one row a reading with the plan's columns repeated,
- * and one row for each unit without readings.
- */
+/** An experiment as rows of a tidy table, all at once; see {@link tidyRows}. */
 export function writeTidy(experiment: ExchangedExperiment): string[][] {
-  const header = [
+  return [...tidyRows(experiment)];
+}
+
+/**
+ * An experiment as rows of a tidy table, each made when it is taken: a header, then one row a reading with the plan's
+ * columns repeated, and one row for each unit without readings.
+ */
+export function* tidyRows(experiment: ExchangedExperiment): Generator<string[]> {
+  yield [
     ...COLUMNS_BEFORE_FACTORS,
     ...experiment.factors.map((factor) => guardText(FACTOR_PREFIX + factor)),
     ...COLUMNS_AFTER_FACTORS,
   ];
   const byUnit = new Map<number, ExchangedReading[]>();
   for (const reading of experiment.readings) {
-    byUnit.set(reading.unit, [...(byUnit.get(reading.unit) ?? []), reading]);
+    const own = byUnit.get(reading.unit);
+    if (own) own.push(reading);
+    else byUnit.set(reading.unit, [reading]);
   }
-  const rows = experiment.units.flatMap((unit, index) => {
-    const readings = byUnit.get(index) ?? [undefined];
-    return readings.map((reading) => tidyRow(experiment, unit, reading));
-  });
-  return [header, ...rows];
+  for (const [index, unit] of experiment.units.entries()) {
+    for (const reading of byUnit.get(index) ?? [undefined]) yield tidyRow(experiment, unit, reading);
+  }
 }
 
 function tidyRow(

@@ -1,4 +1,5 @@
 export { type Change, changeSinceLast, lastValueBefore } from './change.ts';
+export { lastDayMostRead } from './day-to-show.ts';
 export {
   bestCurve,
   CURVE_KINDS,

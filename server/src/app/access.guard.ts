@@ -24,7 +24,7 @@ export class AccessGuard implements CanActivate {
     const request = context.switchToHttp().getRequest<KnownRequest>();
     const route = this.reflector.get<Route | undefined>(ROUTE_KEY, context.getHandler());
     if (!route) throw notFound();
-    if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request);
+    if (!SAFE_METHODS.includes(request.method)) refuseCrossSite(request, route);
     if (route.access === 'anyone') return true;
     if (route.access === 'student') return this.#letStudentIn(request);
     const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
@@ -50,7 +50,7 @@ function ownedRow(route: Route, params: KnownRequest['params']): OwnedRow | unde
 }
 
 /** A write must come from our own pages: the cookie is SameSite, and the browser's own word is checked too. */
-function refuseCrossSite(request: KnownRequest): void {
+function refuseCrossSite(request: KnownRequest, route: Route): void {
   const site = request.get('sec-fetch-site');
   const origin = request.get('origin');
   const host = request.get('host');
@@ -61,9 +61,8 @@ function refuseCrossSite(request: KnownRequest): void {
   }
   const hasBody =
     Number(request.get('content-length') ?? 0) > 0 || request.get('transfer-encoding') !== undefined;
-  if (hasBody && !request.is('application/json')) {
-    throw new ApiError('not_json', 'Send application/json.');
-  }
+  const type = route.takesBytes ? 'application/octet-stream' : 'application/json';
+  if (hasBody && !request.is(type)) throw new ApiError('not_json', `Send ${type}.`);
 }
 
 function hostOf(origin: string): string | undefined {

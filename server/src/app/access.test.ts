@@ -3,7 +3,7 @@ import { fillPath, OWNED_PARAMS, type Route } from '@bright-sprout/contract/shar
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { CLASS, CROP, keepOneOfEach, LOT, readingOf, SIZE, startSown } from './testing/experiments.ts';
-import { type Client, startTestServer, type TestServer } from './testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from './testing/server.ts';
 
 /** A route as the web framework keeps it. */
 interface Layer {
@@ -129,7 +129,9 @@ describe('the id of another teacher’s row', () => {
       .send({ question: 'Mine?', cropId: 'oat' });
     expect([started.status, started.body.code]).toEqual([409, 'id_in_use']);
     const text = 'unit,treatment,observed,value,unit_of_measure\n1,x,2026-01-05,3,cm\n2,y,2026-01-05,4,cm';
-    const opened = await stranger.put(`/api/files/${experimentId}`).send({ fileName: 'a.csv', text });
+    const opened = await stranger
+      .put(`/api/files/${experimentId}`)
+      .send({ fileName: 'a.csv', ...(await sendFile(stranger, text)) });
     expect([opened.status, opened.body.code]).toEqual([409, 'id_in_use']);
   });
 

@@ -1,6 +1,6 @@
 import type { ServerResponse } from 'node:http';
 import { type DynamicModule, Module } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD, APP_PIPE } from '@nestjs/core';
+import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR, APP_PIPE } from '@nestjs/core';
 import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CareModule } from '../care/index.ts';
@@ -12,32 +12,39 @@ import { LiveModule } from '../live/index.ts';
 import { PeopleModule } from '../people/index.ts';
 import { PlanModule } from '../plan/index.ts';
 import { RecordModule } from '../record/index.ts';
-import { ContractPipe, ErrorFilter, type Settings, SharedModule } from '../shared/index.ts';
+import { ContractPipe, ErrorFilter, RetryDeadlocks, type Settings, SharedModule } from '../shared/index.ts';
 import { ShelfModule } from '../shelf/index.ts';
 import { SowModule } from '../sow/index.ts';
 import { StudentModule } from '../student/index.ts';
+import { UploadsModule } from '../uploads/index.ts';
 import { AccessGuard } from './access.guard.ts';
 import { CallersService } from './callers.service.ts';
 import { databaseOptions } from './database.ts';
+import { WORKER_FILE } from './worker-file.ts';
 import { HealthController } from './health.controller.ts';
+
+/** Connections of the server itself: many more than saves at once need. */
+const CONNECTIONS = 20;
 
 const YEAR_MS = 365 * 86_400_000;
 
 /** The whole server. */
 @Module({})
 export class AppModule {
-  static with(settings: Settings): DynamicModule {
+  /** @param connections the most connections to the database */
+  static with(settings: Settings, connections = CONNECTIONS): DynamicModule {
     return {
       module: AppModule,
       imports: [
-        SharedModule.with(settings),
+        SharedModule.with(settings, WORKER_FILE),
         TypeOrmModule.forRoot({
-          ...databaseOptions(settings.databaseUrl),
+          ...databaseOptions(settings.databaseUrl, connections),
           retryAttempts: 3,
           retryDelay: 500,
         }),
         PeopleModule,
         ClassesModule,
+        UploadsModule,
         PlanModule,
         RecordModule,
         CareModule,
@@ -54,6 +61,7 @@ export class AppModule {
       providers: [
         CallersService,
         { provide: APP_GUARD, useClass: AccessGuard },
+        { provide: APP_INTERCEPTOR, useClass: RetryDeadlocks },
         { provide: APP_PIPE, useClass: ContractPipe },
         { provide: APP_FILTER, useClass: ErrorFilter },
       ],

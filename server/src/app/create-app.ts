@@ -1,4 +1,6 @@
 import 'reflect-metadata';
+import { ROUTES } from '@bright-sprout/contract/routes';
+import type { Route } from '@bright-sprout/contract/shared';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { NestFactory } from '@nestjs/core';
 import compression from 'compression';
@@ -6,7 +8,7 @@ import cookieParser from 'cookie-parser';
 import type { Request, Response } from 'express';
 import helmet from 'helmet';
 import { pinoHttp } from 'pino-http';
-import type { Settings } from '../shared/index.ts';
+import { readBodies, type Settings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
 import { openApi } from './openapi.ts';
 
@@ -43,7 +45,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   );
   app.use(compression());
   app.use(cookieParser());
-  app.useBodyParser('json', { limit: '24mb' });
+  app.use(readBodies(Object.values<Route>(ROUTES), '/api'));
   app.setGlobalPrefix('api');
   const description = openApi();
   app.use('/api', (_request: Request, response: Response, next: () => void) => {

@@ -4,6 +4,7 @@ import { Plans1700000000001 } from '../../migrations/1700000000001-plans.ts';
 import { Classes1700000000002 } from '../../migrations/1700000000002-classes.ts';
 import { Recording1700000000003 } from '../../migrations/1700000000003-recording.ts';
 import { Ideas1700000000004 } from '../../migrations/1700000000004-ideas.ts';
+import { Uploads1700000000005 } from '../../migrations/1700000000005-uploads.ts';
 import { CareEvent, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../compare/index.ts';
@@ -29,6 +30,7 @@ import { Reading, SetAside } from '../record/index.ts';
 import { UnderscoreNaming } from '../shared/index.ts';
 import { SowingTick } from '../sow/index.ts';
 import { PracticeReading } from '../student/index.ts';
+import { UploadPartRow } from '../uploads/index.ts';
 
 const ENTITIES = [
   Teacher,
@@ -63,10 +65,11 @@ const ENTITIES = [
   PracticeReading,
   Prediction,
   Conclusion,
+  UploadPartRow,
 ];
 
 /** How the server talks to MariaDB. The schema changes by migrations only. */
-export function databaseOptions(url: string): DataSourceOptions {
+export function databaseOptions(url: string, connections = 4): DataSourceOptions {
   return {
     type: 'mariadb',
     url,
@@ -77,6 +80,7 @@ export function databaseOptions(url: string): DataSourceOptions {
       Classes1700000000002,
       Recording1700000000003,
       Ideas1700000000004,
+      Uploads1700000000005,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),
@@ -86,6 +90,6 @@ export function databaseOptions(url: string): DataSourceOptions {
     charset: 'utf8mb4',
     connectorPackage: 'mysql2',
     connectTimeout: 5000,
-    extra: { connectionLimit: 20, maxIdle: 20 },
+    extra: { connectionLimit: connections, maxIdle: connections },
   } as DataSourceOptions;
 }

@@ -1,7 +1,10 @@
-import { readSettings } from '../shared/index.ts';
+import { HeavyWork, readSettings } from '../shared/index.ts';
 import { createApp } from './create-app.ts';
+import { outliveErrors } from './outlive-errors.ts';
 
 const settings = readSettings(process.env);
+outliveErrors(process);
 const app = await createApp(settings);
 await app.listen(settings.port, settings.host);
+app.get(HeavyWork).warm();
 process.send?.('listening');

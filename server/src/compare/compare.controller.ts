@@ -1,30 +1,26 @@
-import {
-  compareRoutes,
-  ComparisonQuery,
-  type ComparisonView,
-  StudyQuery,
-  type StudyView,
-} from '@bright-sprout/contract/compare';
-import { Controller, Param, Query } from '@nestjs/common';
-import { Operation } from '../shared/index.ts';
-import { ComparisonService } from './comparison.service.ts';
-import { StudyService } from './study.service.ts';
+import { compareRoutes, ComparisonQuery, StudyQuery } from '@bright-sprout/contract/compare';
+import { Controller, Param, Query, StreamableFile } from '@nestjs/common';
+import { HeavyWork, jsonFile, Operation } from '../shared/index.ts';
+import { compareTasks } from './heavy-tasks.ts';
 
 /** Comparisons. */
 @Controller()
 export class CompareController {
-  constructor(
-    private readonly comparisons: ComparisonService,
-    private readonly studies: StudyService,
-  ) {}
+  constructor(private readonly heavy: HeavyWork) {}
 
   @Operation(compareRoutes.comparison)
-  comparison(@Param('experimentId') id: string, @Query() query: ComparisonQuery): Promise<ComparisonView> {
-    return this.comparisons.compare(id, query);
+  async comparison(
+    @Param('experimentId') experimentId: string,
+    @Query() query: ComparisonQuery,
+  ): Promise<StreamableFile> {
+    return jsonFile(await this.heavy.bytes(compareTasks.comparison, { experimentId, query: { ...query } }));
   }
 
   @Operation(compareRoutes.study)
-  study(@Param('experimentId') id: string, @Query() query: StudyQuery): Promise<StudyView> {
-    return this.studies.of(id, query);
+  async study(
+    @Param('experimentId') experimentId: string,
+    @Query() query: StudyQuery,
+  ): Promise<StreamableFile> {
+    return jsonFile(await this.heavy.bytes(compareTasks.study, { experimentId, query: { ...query } }));
   }
 }

@@ -3,7 +3,7 @@ import { check } from '@bright-sprout/contract/shared';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { startTestServer, type Client, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let teacher: Client;
@@ -40,7 +40,7 @@ function crossedFile(question: string, lift = 0): string {
 
 async function open(question: string, lift = 0, client = teacher): Promise<string> {
   const id = uuid();
-  const body = { fileName: 'crossed.csv', text: crossedFile(question, lift) };
+  const body = { fileName: 'crossed.csv', ...(await sendFile(client, crossedFile(question, lift))) };
   await client.put(`/api/files/${id}`).send(body).expect(200);
   return id;
 }

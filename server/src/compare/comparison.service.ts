@@ -16,7 +16,7 @@ import {
   treatmentsPart,
 } from '@bright-sprout/core/comparison';
 import { scoresOf } from '@bright-sprout/core/design';
-import { type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
+import { lastDayMostRead, type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
@@ -39,7 +39,7 @@ export class ComparisonService {
     private readonly designs: DesignService,
   ) {}
 
-  /** Compares groups of units on the day asked for, else on the last day read. */
+  /** Compares groups of units on the day asked for, else on the last day that most were read. */
   async compare(experimentId: string, query: ComparisonQuery): Promise<ComparisonView> {
     const setAside = query.setAside ?? 'left_out';
     const parts = partsOf(query);
@@ -52,7 +52,9 @@ export class ComparisonService {
     ]);
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
-    const day = calendarDay(query.day ?? readDays.at(-1) ?? sowOn);
+    const day = calendarDay(
+      query.day ?? lastDayMostRead(unitDays(facts.readings), facts.units.length) ?? sowOn,
+    );
     const sorted: Grouped = known
       ? grouped(known.design, query.groupBy ?? 'treatment')
       : { groups: facts.treatments, units: facts.units };

@@ -11,9 +11,9 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import type { Student } from '../classes/index.ts';
 import { Experiment } from '../plan/index.ts';
-import { ApiError, Clock, invalidField, isDuplicate } from '../shared/index.ts';
+import { ApiError, Clock, HeavyWork, invalidField, isDuplicate } from '../shared/index.ts';
 import { type JoinedDevice, OwnWorkService } from '../student/index.ts';
-import { ComparisonService } from './comparison.service.ts';
+import { compareTasks } from './heavy-tasks.ts';
 import { Conclusion, Prediction } from './idea.entities.ts';
 
 /** Who thinks so: a teacher, or a student by display name. */
@@ -31,7 +31,7 @@ const FIRST_UP = `
 export class IdeasService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
-    private readonly comparisons: ComparisonService,
+    private readonly heavy: HeavyWork,
     private readonly work: OwnWorkService,
     private readonly clock: Clock,
   ) {}
@@ -153,7 +153,10 @@ export class IdeasService {
     const [guess, conclusion, comparison] = await Promise.all([
       this.source.getRepository(Prediction).findOne({ where: own, order: { madeAt: 'DESC' } }),
       this.source.getRepository(Conclusion).findOne({ where: own, order: { writtenAt: 'DESC' } }),
-      this.comparisons.compare(experiment.id, { parts: 'answer', level: device.readingLevel }),
+      this.heavy.value(compareTasks.comparison, {
+        experimentId: experiment.id,
+        query: { parts: 'answer', level: device.readingLevel },
+      }),
     ]);
     const measured = comparison.groups.reduce((sum, group) => sum + group.points.length, 0);
     return {

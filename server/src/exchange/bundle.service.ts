@@ -1,5 +1,5 @@
 import { CARE_KINDS } from '@bright-sprout/contract/care';
-import type { OpenBundleRequest } from '@bright-sprout/contract/exchange';
+import type { OpenFileRequest } from '@bright-sprout/contract/exchange';
 import { ENTRY_KINDS } from '@bright-sprout/contract/journal';
 import { PlanDocument } from '@bright-sprout/contract/plan';
 import { check } from '@bright-sprout/contract/shared';
@@ -15,8 +15,10 @@ import { Conclusion, Prediction } from '../compare/index.ts';
 import { cleanPicture, JournalEntry } from '../journal/index.ts';
 import type { KnownTeacher } from '../people/index.ts';
 import { Crop, Experiment, Unit } from '../plan/index.ts';
+import { UploadsService } from '../uploads/index.ts';
 import { type Bundle, type BundleRow, readBundle, writeBundle } from './bundle.ts';
-import { ExchangeService, unreadable } from './exchange.service.ts';
+import { ExchangeService } from './exchange.service.ts';
+import { unreadable } from './unreadable.ts';
 
 const MOST_WORDS = 500;
 
@@ -26,6 +28,7 @@ export class BundleService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly exchange: ExchangeService,
+    private readonly uploads: UploadsService,
   ) {}
 
   /** Everything of an experiment as a zip. Names of students stay behind: an observer is a team or “a student”. */
@@ -33,7 +36,7 @@ export class BundleService {
     const of = { where: { experimentId } };
     const [experiment, readings, units, care, entries, predictions, conclusions] = await Promise.all([
       this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
-      this.exchange.tidyRows(experimentId),
+      this.exchange.tidyRows(experimentId).then((rows) => [...rows]),
       this.source.getRepository(Unit).findBy({ experimentId }),
       this.source.getRepository(CareEvent).find({ ...of, order: { recordedAt: 'ASC' } }),
       this.source
@@ -94,15 +97,16 @@ export class BundleService {
    * Opens a bundle as a new experiment, whole or not at all.
    * @throws ApiError `unreadable_file`, `id_in_use`
    */
-  async open(id: string, request: OpenBundleRequest, teacher: KnownTeacher): Promise<void> {
-    const bundle = readBundle(Buffer.from(request.file, 'base64'));
+  async open(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
+    if (await this.exchange.isOpen(id, teacher)) return;
+    const bundle = readBundle(await this.uploads.whole(teacher.id, request));
     const result = readTidy(bundle.readings, bundle.title);
     if (!result.ok) throw unreadable(result.problems);
     const plan = await this.#planOf(bundle);
     const status = EXPERIMENT_STATUSES.find((one) => one === bundle.status);
     const pictures = new Map<string, Buffer>();
     for (const [name, picture] of bundle.pictures) {
-      pictures.set(name, await cleanPicture(Buffer.from(picture).toString('base64')));
+      pictures.set(name, await cleanPicture(Buffer.from(picture)));
     }
     const hypothesis = bundle.hypothesis.slice(0, 1000);
     await this.exchange.insertOnce(

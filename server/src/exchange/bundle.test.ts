@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import ExcelJS from 'exceljs';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
+import writeExcelFile from 'write-excel-file/node';
 import { loadDemo } from '../app/load-demo.ts';
-import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let demo: Client;
@@ -55,7 +55,7 @@ describe('a bundle', () => {
       happenedOn: experiment.sowOn,
       unitId: experiment.units[2].id,
       words: 'Our tray',
-      picture: picture.toString('base64'),
+      picture: await sendFile(demo, picture),
     };
     await demo.put(`/api/experiments/${id}/journal/${uuid()}`).send(entry).expect(200);
     const care = { kind: 'watered', happenedOn: experiment.sowOn, unitIds: null, amount: 10, words: '' };
@@ -75,7 +75,7 @@ describe('a bundle', () => {
 
     const teacher = await server.teacher();
     const newId = uuid();
-    const body = { fileName: 'marigolds.zip', file: zip.toString('base64') };
+    const body = { fileName: 'marigolds.zip', ...(await sendFile(teacher, zip)) };
     await teacher.put(`/api/files/${newId}/bundle`).send(body).expect(200);
     await teacher.put(`/api/files/${newId}/bundle`).send(body).expect(200);
     expect(await figures(teacher, newId)).toBe(await figures(demo, id));
@@ -116,7 +116,7 @@ describe('a bundle', () => {
     ],
   ])('%s is refused in words and stores nothing', async (_, zip) => {
     const teacher = await server.teacher();
-    const body = { fileName: 'x.zip', file: zip.toString('base64') };
+    const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };
     const answer = await teacher.put(`/api/files/${uuid()}/bundle`).send(body);
     expect(answer.status).toBe(422);
     expect(answer.body.message).toMatch(/[a-z]/);
@@ -136,7 +136,7 @@ describe('a bundle', () => {
       ),
     });
     const id = uuid();
-    const body = { fileName: 'x.zip', file: Buffer.from(zip).toString('base64') };
+    const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };
     const opened = (await teacher.put(`/api/files/${id}/bundle`).send(body).expect(200)).body;
     expect([opened.question, opened.plan ?? null]).toEqual(['<script>alert(1)</script>', null]);
     expect((await teacher.get(`/api/experiments/${id}/conclusions`)).body[0].claim).toBe('<img src=x>');
@@ -150,7 +150,7 @@ describe('spreadsheets', () => {
     const sheets = (
       await demo
         .post('/api/files/sheets')
-        .send({ file: file.toString('base64') })
+        .send(await sendFile(demo, file))
         .expect(200)
     ).body;
     const text = (await demo.get(`/api/experiments/${id}/tidy.csv`)).text;
@@ -162,16 +162,27 @@ describe('spreadsheets', () => {
   });
 
   test('a class sheet with dates, formulas and two sheets becomes text, and opens by a mapping', async () => {
-    const book = new ExcelJS.Workbook();
-    const sheet = book.addWorksheet('Tray');
-    sheet.addRow(['date', 'Dry 1', 'Dry 2', 'Wet 1', 'Wet 2']);
-    sheet.addRow([new Date('2026-05-04T00:00:00Z'), 1.5, 'not up', { formula: '1+1', result: 2 }, 2.5]);
-    sheet.addRow([new Date('2026-05-08T00:00:00Z'), 2, 1, 4, 5]);
-    book.addWorksheet('Notes').addRow(['hello']);
-    const file = Buffer.from(await book.xlsx.writeBuffer()).toString('base64');
+    const date = (day: string) => ({ value: new Date(`${day}T00:00:00Z`), type: Date, format: 'yyyy-mm-dd' });
+    const tray = [
+      ['date', 'Dry 1', 'Dry 2', 'Wet 1', 'Wet 2'],
+      [date('2026-05-04'), 1.5, 'not up', { type: 'Formula' as const, value: '1+1' }, 2.5],
+      [date('2026-05-08'), 2, 1, 4, 5],
+    ];
+    const file = await withResults(
+      await writeExcelFile([
+        { data: tray, sheet: 'Tray' },
+        { data: [['hello']], sheet: 'Notes' },
+      ]).toBuffer(),
+    );
     const teacher = await server.teacher();
-    const [tray] = (await teacher.post('/api/files/sheets').send({ file }).expect(200)).body;
-    expect(tray.rows[1]).toEqual(['2026-05-04', '1.5', 'not up', '2', '2.5']);
+    const [sheet, notes] = (
+      await teacher
+        .post('/api/files/sheets')
+        .send(await sendFile(teacher, file))
+        .expect(200)
+    ).body;
+    expect([sheet.name, notes.name, notes.rows]).toEqual(['Tray', 'Notes', [['hello']]]);
+    expect(sheet.rows[1]).toEqual(['2026-05-04', '1.5', 'not up', '2', '2.5']);
     const mapping = {
       shape: 'pots-in-columns',
       roles: ['date', 'value', 'value', 'value', 'value'],
@@ -182,11 +193,13 @@ describe('spreadsheets', () => {
       observedOn: '2026-05-08',
       control: 'Dry',
     };
-    const body = { fileName: 'tray.xlsx', rows: tray.rows, mapping };
+    const csv = (rows: string[][]) => rows.map((row) => row.join(',')).join('\n');
+    const body = { fileName: 'tray.xlsx', mapping, ...(await sendFile(teacher, csv(sheet.rows))) };
     const opened = (await teacher.put(`/api/files/${uuid()}/table`).send(body).expect(200)).body;
     expect(opened.treatments.map((one: { name: string }) => one.name)).toEqual(['Dry', 'Wet']);
     expect(opened.units).toHaveLength(4);
-    const faulty = { ...body, rows: [...tray.rows, ['2026-05-09', 'tall', '', '', '']] };
+    const rows = [...sheet.rows, ['2026-05-09', 'tall', '', '', '']];
+    const faulty = { ...body, ...(await sendFile(teacher, csv(rows))) };
     const refused = await teacher.put(`/api/files/${uuid()}/table`).send(faulty);
     expect([refused.status, refused.body.rows[0]]).toMatchObject([
       422,
@@ -194,11 +207,19 @@ describe('spreadsheets', () => {
     ]);
   });
 
-  test.each(['bm90IGEgc2hlZXQ=', Buffer.from(zipSync({ 'a.txt': strToU8('x') })).toString('base64')])(
+  test.each([Buffer.from('not a sheet'), zipSync({ 'a.txt': strToU8('x') })])(
     'what is no spreadsheet is refused in words',
     async (file) => {
-      const answer = await demo.post('/api/files/sheets').send({ file });
+      const answer = await demo.post('/api/files/sheets').send(await sendFile(demo, file));
       expect([answer.status, answer.body.code]).toEqual([422, 'unreadable_file']);
     },
   );
 });
+
+/** Gives the formulas of a written sheet the results that a spreadsheet program would store beside them. */
+async function withResults(book: Uint8Array): Promise<Uint8Array> {
+  const files = unzipSync(book);
+  const name = 'xl/worksheets/sheet1.xml';
+  files[name] = strToU8(strFromU8(files[name]!).replace('<f>1+1</f>', '<f>1+1</f><v>2</v>'));
+  return Promise.resolve(zipSync(files));
+}

@@ -1,7 +1,9 @@
 import { isCalendarDay } from '@bright-sprout/core/shared';
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import { strFromU8, strToU8, type Zippable, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { ApiError } from '../shared/index.ts';
+import { readCsv } from './read-csv.ts';
+import { unzipBounded } from './unzip-bounded.ts';
 
 /** The tables of a bundle beside its readings, with the type of each column. */
 export const BUNDLE_TABLES = {
@@ -77,11 +79,13 @@ const READING_TYPES: Readonly<Record<string, string>> = {
   recorded_at: 'datetime',
 };
 const MOST_UNPACKED = 120_000_000;
+const MOST_TABLE_ROWS = 20_000;
+const WANTED = /^(datapackage\.json|plan\.json|\w+\.csv|photos\/[\w-]+\.jpg)$/;
 
 /** A bundle as a zip with its description, `datapackage.json` (Data Package v1). */
 export function writeBundle(bundle: Bundle): Uint8Array {
   const [header = []] = bundle.readings;
-  const files: Record<string, Uint8Array> = { 'readings.csv': strToU8(csv(bundle.readings)) };
+  const files: Zippable = { 'readings.csv': strToU8(csv(bundle.readings)) };
   const resources: object[] = [
     resource(
       'readings',
@@ -103,7 +107,8 @@ export function writeBundle(bundle: Bundle): Uint8Array {
     resources.push({ name: 'plan', path: 'plan.json', format: 'json', mediatype: 'application/json' });
   }
   for (const [name, picture] of bundle.pictures) {
-    files[name] = picture;
+    // A JPEG is packed already.
+    files[name] = [picture, { level: 0 }];
     resources.push({ name: name.replaceAll(/[^a-z0-9]+/g, '-'), path: name, mediatype: 'image/jpeg' });
   }
   const description = {
@@ -140,28 +145,23 @@ function csv(rows: readonly (readonly string[])[]): string {
  * @throws ApiError `unreadable_file` for a zip that is no bundle, or that unpacks to more than 120 MB
  */
 export function readBundle(zip: Uint8Array): Bundle {
-  let size = 0;
-  let files: Record<string, Uint8Array>;
-  try {
-    files = unzipSync(zip, {
-      filter: (file) => {
-        size += file.originalSize;
-        return size <= MOST_UNPACKED;
-      },
-    });
-  } catch {
-    throw noBundle();
-  }
-  const text = (name: string): string => (files[name] ? strFromU8(files[name]) : '');
+  const files = unzipBounded(zip, MOST_UNPACKED, (name) => WANTED.test(name));
+  const readings = files?.get('readings.csv');
+  const text = (name: string): string => strFromU8(files?.get(name) ?? new Uint8Array());
   const description = parsed(text('datapackage.json'));
-  if (size > MOST_UNPACKED || description === undefined || !files['readings.csv']) throw noBundle();
-  const rowsOf = (name: BundleTable): BundleRow[] =>
-    Papa.parse<BundleRow>(text(`${name}.csv`), { header: true, skipEmptyLines: 'greedy' }).data;
+  if (!files || description === undefined || !readings) throw noBundle();
+  const rowsOf = (name: BundleTable): BundleRow[] => {
+    const bytes = files.get(`${name}.csv`);
+    if (!bytes || bytes.length === 0) return [];
+    const [header = [], ...rows] = readCsv(bytes);
+    if (rows.length > MOST_TABLE_ROWS) throw noBundle();
+    return rows.map((row) => Object.fromEntries(header.map((column, at) => [column, row[at] ?? ''])));
+  };
   return {
     title: textOf(description.title, 'Experiment'),
     status: textOf(description.status, ''),
     hypothesis: textOf(description.hypothesis, ''),
-    readings: Papa.parse<string[]>(text('readings.csv'), { skipEmptyLines: 'greedy' }).data,
+    readings: readCsv(readings),
     plan: text('plan.json'),
     tables: {
       care: rowsOf('care').filter((row) => isCalendarDay(row.happened_on ?? '')),
@@ -169,7 +169,7 @@ export function readBundle(zip: Uint8Array): Bundle {
       predictions: rowsOf('predictions'),
       conclusions: rowsOf('conclusions'),
     },
-    pictures: new Map(Object.entries(files).filter(([name]) => name.startsWith('photos/'))),
+    pictures: new Map([...files].filter(([name]) => name.startsWith('photos/'))),
   };
 }
 

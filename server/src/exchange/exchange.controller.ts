@@ -1,19 +1,16 @@
 import {
   exchangeRoutes,
-  OpenBundleRequest,
   OpenFileRequest,
   OpenTableRequest,
-  ReadSheetRequest,
-  type SheetView,
 } from '@bright-sprout/contract/exchange';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { UploadPart } from '@bright-sprout/contract/uploads';
 import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { PlanService } from '../plan/index.ts';
-import { Operation } from '../shared/index.ts';
-import { BundleService } from './bundle.service.ts';
-import { ExchangeService } from './exchange.service.ts';
-import { readSheets, writeSheet } from './sheets.ts';
+import { type HeavyTask, HeavyWork, jsonFile, Operation } from '../shared/index.ts';
+import { UploadsService } from '../uploads/index.ts';
+import { exchangeTasks, type ToOpen } from './heavy-tasks.ts';
 
 const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
@@ -21,63 +18,77 @@ const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.
 @Controller()
 export class ExchangeController {
   constructor(
-    private readonly exchange: ExchangeService,
-    private readonly bundles: BundleService,
+    private readonly heavy: HeavyWork,
+    private readonly uploads: UploadsService,
     private readonly plans: PlanService,
   ) {}
 
   @Operation(exchangeRoutes.exportTidy)
   @Header('Content-Disposition', 'attachment; filename="experiment.csv"')
-  exportTidy(@Param('experimentId') id: string): Promise<string> {
-    return this.exchange.tidyCsv(id);
-  }
-
-  @Operation(exchangeRoutes.openTidy)
-  async openTidy(
-    @Param('newExperimentId') id: string,
-    @Body() body: OpenFileRequest,
-    @CurrentTeacher() teacher: KnownTeacher,
-  ): Promise<ExperimentView> {
-    await this.exchange.openTidy(id, body, teacher);
-    return this.plans.view(id, teacher);
+  exportTidy(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.tidyCsv, id, 'text/csv; charset=utf-8');
   }
 
   @Operation(exchangeRoutes.exportSheet)
   @Header('Content-Disposition', 'attachment; filename="experiment.xlsx"')
-  async exportSheet(@Param('experimentId') id: string): Promise<StreamableFile> {
-    return new StreamableFile(await writeSheet(await this.exchange.tidyRows(id)), {
-      type: SHEET_TYPE,
-    });
+  exportSheet(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.tidySheet, id, SHEET_TYPE);
   }
 
   @Operation(exchangeRoutes.exportBundle)
   @Header('Content-Disposition', 'attachment; filename="experiment.zip"')
-  async exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
-    return new StreamableFile(await this.bundles.export(id), { type: 'application/zip' });
+  exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.bundle, id, 'application/zip');
   }
 
   @Operation(exchangeRoutes.readSheets)
-  readSheets(@Body() { file }: ReadSheetRequest): Promise<SheetView[]> {
-    return readSheets(Buffer.from(file, 'base64'));
+  async readSheets(
+    @Body() request: UploadPart,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<StreamableFile> {
+    const sheets = await this.heavy.bytes(exchangeTasks.readSheets, { request: { ...request }, teacher });
+    await this.uploads.forget(teacher.id, request);
+    return jsonFile(sheets);
+  }
+
+  @Operation(exchangeRoutes.openTidy)
+  openTidy(
+    @Param('newExperimentId') id: string,
+    @Body() body: OpenFileRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.#open(exchangeTasks.openTidy, { id, request: { ...body }, teacher });
   }
 
   @Operation(exchangeRoutes.openTable)
-  async openTable(
+  openTable(
     @Param('newExperimentId') id: string,
     @Body() body: OpenTableRequest,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
-    await this.exchange.openTable(id, body, teacher);
-    return this.plans.view(id, teacher);
+    const mapping = { ...body.mapping, variable: { ...body.mapping.variable } };
+    return this.#open(exchangeTasks.openTable, { id, request: { ...body, mapping }, teacher });
   }
 
   @Operation(exchangeRoutes.openBundle)
-  async openBundle(
+  openBundle(
     @Param('newExperimentId') id: string,
-    @Body() body: OpenBundleRequest,
+    @Body() body: OpenFileRequest,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
-    await this.bundles.open(id, body, teacher);
-    return this.plans.view(id, teacher);
+    return this.#open(exchangeTasks.openBundle, { id, request: { ...body }, teacher });
+  }
+
+  async #file(task: HeavyTask<string, Uint8Array>, id: string, type: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.heavy.bytes(task, id), { type });
+  }
+
+  async #open<Request extends UploadPart>(
+    task: HeavyTask<ToOpen<Request>, void>,
+    wanted: ToOpen<Request>,
+  ): Promise<ExperimentView> {
+    await this.heavy.value(task, wanted);
+    await this.uploads.forget(wanted.teacher.id, wanted.request);
+    return this.plans.view(wanted.id, wanted.teacher);
   }
 }

@@ -1,7 +1,8 @@
-import type { OpenFileRequest, OpenTableRequest } from '@bright-sprout/contract/exchange';
+import type { OpenFileRequest, OpenTableRequest, SheetView } from '@bright-sprout/contract/exchange';
+import type { UploadPart } from '@bright-sprout/contract/uploads';
 import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
-import { type ExchangedExperiment, readMapped, readTidy, writeTidy } from '@bright-sprout/core/exchange';
+import { type ExchangedExperiment, readMapped, readTidy, tidyRows } from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -10,11 +11,16 @@ import { DataSource, type EntityManager } from 'typeorm';
 import type { KnownTeacher } from '../people/index.ts';
 import { Crop, Experiment, ExperimentStore, PlanService, type StoredPlan, Variable } from '../plan/index.ts';
 import { Reading, ReadingsService, SetAside } from '../record/index.ts';
-import { ApiError, Clock, inTransaction, isDuplicate } from '../shared/index.ts';
+import { Clock, inTransaction, isDuplicate } from '../shared/index.ts';
+import { UploadsService } from '../uploads/index.ts';
 import { exchangedRows } from './exchanged-rows.ts';
+import { readCsv } from './read-csv.ts';
+import { readSheets } from './read-sheets.ts';
+import { unreadable } from './unreadable.ts';
+import { joined, writeSheet } from './write-sheet.ts';
 
-const MOST_ROWS_LISTED = 200;
 const INSERT_CHUNK = 1000;
+const ROWS_AT_ONCE = 2000;
 
 /** What a new experiment from outside is given beside its data. */
 export interface NewExperiment {
@@ -35,52 +41,73 @@ export class ExchangeService {
     private readonly store: ExperimentStore,
     private readonly plans: PlanService,
     private readonly readings: ReadingsService,
+    private readonly uploads: UploadsService,
     private readonly clock: Clock,
   ) {}
 
   /** The experiment as tidy CSV with its header, UTF-8, lines ended by CR LF (RFC 4180). */
-  async tidyCsv(experimentId: string): Promise<string> {
-    return `${Papa.unparse(await this.tidyRows(experimentId))}\r\n`;
+  async tidyCsv(experimentId: string): Promise<Uint8Array> {
+    const parts: Uint8Array[] = [];
+    let rows: string[][] = [];
+    const flush = (): void => {
+      if (rows.length > 0) parts.push(Buffer.from(`${Papa.unparse(rows)}\r\n`));
+      rows = [];
+    };
+    for (const row of await this.tidyRows(experimentId)) {
+      rows.push(row);
+      if (rows.length === ROWS_AT_ONCE) flush();
+    }
+    flush();
+    return joined(parts);
   }
 
-  /** The experiment as rows of a tidy table, the header first. */
-  async tidyRows(experimentId: string): Promise<string[][]> {
-    return writeTidy(await this.#exchanged(await this.store.load(experimentId)));
+  /** The experiment as a spreadsheet. */
+  async tidySheet(experimentId: string): Promise<Uint8Array> {
+    return writeSheet(await this.tidyRows(experimentId));
+  }
+
+  /** The experiment as rows of a tidy table, the header first, each made when it is taken. */
+  async tidyRows(experimentId: string): Promise<Iterable<string[]>> {
+    return tidyRows(await this.#exchanged(await this.store.load(experimentId)));
+  }
+
+  /** The sheets of a spreadsheet; nothing is stored. */
+  async readSheets(file: UploadPart, teacher: KnownTeacher): Promise<SheetView[]> {
+    return readSheets(await this.uploads.whole(teacher.id, file));
   }
 
   /**
    * Opens a tidy CSV as a new experiment, whole or not at all. Opening it again under the same id changes nothing.
-   * @throws ApiError `unreadable_file` with the rows that are wrong, `id_in_use`
+   * @throws ApiError `unreadable_file` with the rows that are wrong, `upload_incomplete`, `id_in_use`
    */
   async openTidy(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
-    const parsed = Papa.parse<string[]>(request.text, { skipEmptyLines: 'greedy' });
-    const [quoting] = parsed.errors.filter((error) => error.type === 'Quotes');
-    if (quoting) {
-      const row = {
-        row: (quoting.row ?? 0) + 1,
-        column: 'all',
-        found: 'a quotation mark that is never closed',
-        expected: 'each " to have its partner',
-      };
-      throw unreadable([row]);
-    }
-    const result = readTidy(parsed.data, nameOf(request.fileName));
+    if (await this.isOpen(id, teacher)) return;
+    const rows = readCsv(await this.uploads.whole(teacher.id, request));
+    const result = readTidy(rows, nameOf(request.fileName));
     if (!result.ok) throw unreadable(result.problems);
     await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
   }
 
   /**
    * Opens a foreign table by a mapping of its columns, whole or not at all.
-   * @throws ApiError `unreadable_file` with the cells that are wrong, `id_in_use`
+   * @throws ApiError `unreadable_file` with the cells that are wrong, `upload_incomplete`, `id_in_use`
    */
   async openTable(id: string, request: OpenTableRequest, teacher: KnownTeacher): Promise<void> {
-    const result = readMapped(
-      request.rows.map((row) => row.map(String)),
-      request.mapping,
-      nameOf(request.fileName),
-    );
+    if (await this.isOpen(id, teacher)) return;
+    const rows = readCsv(await this.uploads.whole(teacher.id, request));
+    const result = readMapped(rows, request.mapping, nameOf(request.fileName));
     if (!result.ok) throw unreadable(result.problems);
     await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
+  }
+
+  /**
+   * True when a file was opened under this id before, so that its parts are no longer needed.
+   * @throws ApiError `id_in_use`
+   */
+  async isOpen(id: string, teacher: KnownTeacher): Promise<boolean> {
+    const isThere = await this.source.getRepository(Experiment).existsBy({ id });
+    if (isThere) await this.plans.claim(id, teacher);
+    return isThere;
   }
 
   /**
@@ -192,18 +219,6 @@ function nameOf(fileName: string): string {
   return fileName.replace(/\.[a-z]{1,5}$/i, '');
 }
 
-/** A file with faults, as many of them listed as can be read. */
-export function unreadable(
-  problems: readonly { row: number; column: string; found: string; expected: string }[],
-): ApiError {
-  const count = problems.length;
-  const what = count === 1 ? 'one place needs' : `${count} places need`;
-  return new ApiError('unreadable_file', `Nothing was opened: ${what} mending first.`, {
-    rows: problems.slice(0, MOST_ROWS_LISTED),
-    rowCount: count,
-  });
-}
-
 function statusOf(from: ExchangedExperiment): ExperimentStatus {
   if (from.readings.some((reading) => reading.state === 'up')) return 'growing';
   const isStarted = from.readings.length > 0 || from.units.some((unit) => unit.sowedOn !== null);
@@ -222,17 +237,17 @@ function levelNames(plan: StoredPlan, treatmentId: string): string[] {
 
 /** Readings in an order in which each correction comes after what it corrects, as the foreign key asks. */
 function correctedFirst(readings: readonly Reading[]): Reading[] {
-  const placed = new Set<string>();
-  const ordered: Reading[] = [];
-  let waiting = [...readings];
-  while (waiting.length > 0) {
-    const ready = waiting.filter(
-      (reading) => reading.supersedesId === null || placed.has(reading.supersedesId),
-    );
-    if (ready.length === 0) throw new Error('corrections form a circle');
-    for (const reading of ready) placed.add(reading.id);
-    ordered.push(...ready);
-    waiting = waiting.filter((reading) => !placed.has(reading.id));
+  const byId = new Map(readings.map((reading) => [reading.id, reading]));
+  const placed = new Set<Reading>();
+  for (const reading of readings) {
+    const chain: Reading[] = [];
+    let next: Reading | undefined = reading;
+    while (next && !placed.has(next)) {
+      chain.push(next);
+      if (chain.length > readings.length) throw new Error('corrections form a circle');
+      next = next.supersedesId === null ? undefined : byId.get(next.supersedesId);
+    }
+    for (const earlier of chain.reverse()) placed.add(earlier);
   }
-  return ordered;
+  return [...placed];
 }

@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { countTeachers, loadDemo } from '../app/load-demo.ts';
 import { dayFromToday } from '../app/testing/experiments.ts';
-import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let other: TestServer;
@@ -73,7 +73,9 @@ describe('export and open', () => {
       const text = (await demo.get(`/api/experiments/${id}/tidy.csv`).expect(200)).text;
       const teacher = await other.teacher();
       const newId = uuid();
-      const opened = await teacher.put(`/api/files/${newId}`).send({ fileName: 'demo.csv', text });
+      const opened = await teacher
+        .put(`/api/files/${newId}`)
+        .send({ fileName: 'demo.csv', ...(await sendFile(teacher, text)) });
       expect([opened.status, opened.body.rows]).toEqual([200, undefined]);
       for (const rule of ['only-up', 'not-up-is-zero']) {
         expect(await figures(teacher, newId, `rule=${rule}&parts=answer`)).toBe(
@@ -95,7 +97,10 @@ describe('export and open', () => {
     const id = uuid();
     const text = 'unit,treatment,observed,value,unit_of_measure\n1,x,2026-01-05,3,cm\n2,y,2026-01-05,4,cm\n';
     for (let time = 0; time < 2; time += 1)
-      await teacher.put(`/api/files/${id}`).send({ fileName: 'a.csv', text }).expect(200);
+      await teacher
+        .put(`/api/files/${id}`)
+        .send({ fileName: 'a.csv', ...(await sendFile(teacher, text)) })
+        .expect(200);
     expect(await cards(teacher)).toHaveLength(1);
     expect((await teacher.get(`/api/experiments/${id}/readings`)).body).toHaveLength(2);
   });
@@ -105,7 +110,7 @@ describe('export and open', () => {
     const text = 'unit,treatment,observed,state\n1,x,2026-01-05,not_up\n2,y,2026-01-05,not_up';
     const opened = await teacher
       .put(`/api/files/${uuid()}`)
-      .send({ fileName: 'states.csv', text })
+      .send({ fileName: 'states.csv', ...(await sendFile(teacher, text)) })
       .expect(200);
     expect(opened.body.status).toBe('planted');
   });
@@ -114,7 +119,9 @@ describe('export and open', () => {
     const teacher = await server.teacher();
     const text =
       'unit,treatment,sown,observed,value,unit_of_measure\n1,x,2026-01-01,2026-02-31,3,cm\n2,y,2026-01-01,2026-01-09,tall,cm\n3,y,2026-01-01,2026-01-09,4,cm';
-    const answer = await teacher.put(`/api/files/${uuid()}`).send({ fileName: 'faulty.csv', text });
+    const answer = await teacher
+      .put(`/api/files/${uuid()}`)
+      .send({ fileName: 'faulty.csv', ...(await sendFile(teacher, text)) });
     expect([answer.status, answer.body.code, answer.body.rowCount]).toEqual([422, 'unreadable_file', 2]);
     expect(answer.body.rows).toEqual([
       { row: 2, column: 'observed', found: '2026-02-31', expected: 'a date that exists, as YYYY-MM-DD' },
@@ -125,12 +132,14 @@ describe('export and open', () => {
   });
 
   test.each([
-    ['an empty file', ''],
+    ['an empty file', '\n'],
     ['something else', '\u0000\u0001PNG'],
     ['an open quotation mark', 'unit,treatment,observed,value\n1,"x,2026-01-05,3\n'],
   ])('%s is refused in words', async (_, text) => {
     const teacher = await server.teacher();
-    const answer = await teacher.put(`/api/files/${uuid()}`).send({ fileName: 'a.csv', text });
+    const answer = await teacher
+      .put(`/api/files/${uuid()}`)
+      .send({ fileName: 'a.csv', ...(await sendFile(teacher, text)) });
     expect([answer.status, answer.body.rows.length > 0]).toEqual([422, true]);
   });
 
@@ -138,8 +147,12 @@ describe('export and open', () => {
     const teacher = await server.teacher();
     const text =
       '\uFEFFunit;treatment;observed;value;unit_of_measure\r\n1;<img src=x onerror=alert(1)>;2026-01-05;3,5;cm\r\n2;=1+1;2026-01-05;4;cm\r\n';
-    const opened = (await teacher.put(`/api/files/${uuid()}`).send({ fileName: 'a.csv', text }).expect(200))
-      .body;
+    const opened = (
+      await teacher
+        .put(`/api/files/${uuid()}`)
+        .send({ fileName: 'a.csv', ...(await sendFile(teacher, text)) })
+        .expect(200)
+    ).body;
     expect(opened.treatments.map(({ name }: { name: string }) => name)).toEqual([
       '<img src=x onerror=alert(1)>',
       '=1+1',

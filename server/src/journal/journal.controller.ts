@@ -19,9 +19,9 @@ export class JournalController {
     @Param('experimentId') experimentId: string,
     @Param('entryId') entryId: string,
     @Body() body: EntryRequest,
-    @CurrentTeacher() { displayName, timeZone }: KnownTeacher,
+    @CurrentTeacher() { id, displayName, timeZone }: KnownTeacher,
   ): Promise<EntryView> {
-    return this.journal.keep(experimentId, entryId, body, { displayName, timeZone });
+    return this.journal.keep(experimentId, entryId, body, { displayName, timeZone }, id);
   }
 
   @Operation(journalRoutes.removeEntry)

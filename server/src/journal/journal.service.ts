@@ -1,12 +1,16 @@
 import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type FindOptionsWhere } from 'typeorm';
+import { DataSource, type FindOptionsWhere, Not } from 'typeorm';
 import { Unit } from '../plan/index.ts';
 import type { Observer } from '../record/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
+import { UploadsService } from '../uploads/index.ts';
 import { cleanPicture } from './clean-picture.ts';
 import { JournalEntry } from './journal-entry.entity.ts';
+
+/** Twenty pictures a day for a year. */
+const MOST_PICTURES = 8000;
 
 /** Photos, drawings and sentences. */
 @Injectable()
@@ -14,6 +18,7 @@ export class JournalService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clock: Clock,
+    private readonly uploads: UploadsService,
   ) {}
 
   /** The entries of an experiment or of one unit, the newest last. */
@@ -26,13 +31,15 @@ export class JournalService {
 
   /**
    * Keeps an entry. Sent twice under the same id it is stored once.
-   * @throws ApiError `invalid_fields`, `not_a_picture`, `too_large`, `id_in_use`
+   * @param ownerId the teacher, or the class of the device, that sent the picture
+   * @throws ApiError `invalid_fields`, `not_a_picture`, `too_large`, `upload_incomplete`, `id_in_use`
    */
   async keep(
     experimentId: string,
     id: string,
     request: EntryRequest,
     observer: Observer,
+    ownerId: string,
   ): Promise<EntryView> {
     const { kind, happenedOn, words } = request;
     const unitId = request.unitId ?? null;
@@ -58,13 +65,25 @@ export class JournalService {
       studentId: observer.studentId ?? null,
       recordedAt: this.clock.now(),
     };
-    const picture = kind === 'words' ? null : await cleanPicture(request.picture ?? '');
+    if (kind !== 'words') await this.#refuseTooMany(experimentId);
+    const sent = kind === 'words' ? null : request.picture;
+    const picture = sent ? await cleanPicture(await this.uploads.whole(ownerId, sent)) : null;
     try {
       await entries.insert({ ...entry, picture });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
+    if (sent) await this.uploads.forget(ownerId, sent);
     return entryView(entry);
+  }
+
+  async #refuseTooMany(experimentId: string): Promise<void> {
+    const count = await this.source.getRepository(JournalEntry).countBy({ experimentId, kind: Not('words') });
+    if (count < MOST_PICTURES) return;
+    throw new ApiError(
+      'too_large',
+      `This experiment holds ${MOST_PICTURES} pictures, which is as many as it can. Remove some first.`,
+    );
   }
 
   /**

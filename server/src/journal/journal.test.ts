@@ -4,7 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { dayFromToday, startSown } from '../app/testing/experiments.ts';
-import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let teacher: Client;
@@ -20,13 +20,13 @@ afterAll(() => server.close());
 const path = (end = ''): string => `/api/experiments/${experiment.id}/journal${end}`;
 
 /** A photo of a size, with the place it was taken in its metadata. */
-async function photo(width = 400, height = 300): Promise<string> {
+async function photo(width = 400, height = 300): Promise<Buffer> {
   const picture = sharp({ create: { width, height, channels: 3, background: '#4f9a3a' } });
   const place = {
     IFD0: { Copyright: 'somebody' },
     IFD3: { GPSLatitude: '38/1 42/1 0/1', GPSLatitudeRef: 'N' },
   };
-  return (await picture.jpeg().withExif(place).toBuffer()).toString('base64');
+  return picture.jpeg().withExif(place).toBuffer();
 }
 
 function entry(changes: object = {}) {
@@ -44,10 +44,10 @@ describe('a photo', () => {
   test('loses its place and its size, and is served to its teacher only', async () => {
     const id = uuid();
     const sent = await photo(3000, 2000);
-    expect((await sharp(Buffer.from(sent, 'base64')).metadata()).exif).toBeDefined();
+    expect((await sharp(sent).metadata()).exif).toBeDefined();
     const kept = await teacher
       .put(path(`/${id}`))
-      .send(entry({ picture: sent }))
+      .send(entry({ picture: await sendFile(teacher, sent) }))
       .expect(200);
     expect(kept.body).toMatchObject({ kind: 'photo', hasPicture: true, words: 'A seed leaf!' });
     const answer = await teacher.get(path(`/${id}/picture`)).expect(200);
@@ -69,7 +69,7 @@ describe('a photo', () => {
 
   test('sent twice is kept once, and removed for good', async () => {
     const id = uuid();
-    const body = entry({ picture: await photo() });
+    const body = entry({ picture: await sendFile(teacher, await photo()) });
     await teacher
       .put(path(`/${id}`))
       .send(body)
@@ -86,24 +86,43 @@ describe('a photo', () => {
   });
 
   test.each([
-    ['text that says it is a picture', Buffer.from('<script>alert(1)</script>').toString('base64')],
-    ['half a picture', undefined],
+    ['text that says it is a picture', '<script>alert(1)</script>', /JPEG, PNG or WebP/],
+    ['half a picture', undefined, /JPEG, PNG or WebP/],
+    ['a HEIC picture', '\0\0\0\x18ftypheic\0\0\0\0mif1heic', /HEIC/],
     [
       'a drawing with a script in it',
-      Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script/>').toString('base64'),
+      '<svg xmlns="http://www.w3.org/2000/svg"><script/>',
+      /JPEG, PNG or WebP/,
     ],
-  ])('%s is refused in words', async (_, text) => {
-    const picture = text ?? (await photo()).slice(0, 600);
+  ])('%s is refused in words', async (_, text, words) => {
+    const picture = await sendFile(teacher, text ?? (await photo()).subarray(0, 600));
     const answer = await teacher.put(path(`/${uuid()}`)).send(entry({ picture }));
     expect([answer.status, answer.body.code]).toEqual([422, 'not_a_picture']);
-    expect(answer.body.message).toContain('Choose a JPEG, PNG or WebP');
+    expect(answer.body.message).toMatch(words);
   });
 
-  test('that is too large is refused before it is looked at', async () => {
-    const answer = await teacher.put(path(`/${uuid()}`)).send(entry({ picture: 'A'.repeat(3_000_000) }));
-    expect(answer.body.fields).toEqual([
-      { field: 'picture', message: 'This picture is too large. Take it again, smaller.' },
-    ]);
+  test('that is too large is refused before it is drawn', async () => {
+    const picture = await sendFile(teacher, Buffer.alloc(2_100_000, 0xff));
+    const answer = await teacher.put(path(`/${uuid()}`)).send(entry({ picture }));
+    expect([answer.status, answer.body.code]).toEqual([413, 'too_large']);
+  });
+
+  test('of which a part is missing is asked for again, and nobody else can use its parts', async () => {
+    const picture = await sendFile(teacher, await photo());
+    const short = await teacher
+      .put(path(`/${uuid()}`))
+      .send(entry({ picture: { ...picture, size: picture.size + 1 } }));
+    expect([short.status, short.body.code]).toEqual([409, 'upload_incomplete']);
+    const stranger = await server.teacher();
+    const own = await startSown(stranger);
+    const body = { ...entry({ picture }), unitId: own.units[0]!.id };
+    const taken = await stranger.put(`/api/experiments/${own.id}/journal/${uuid()}`).send(body);
+    expect([taken.status, taken.body.code]).toEqual([409, 'upload_incomplete']);
+    await stranger
+      .put(`/api/uploads/${picture.uploadId}/parts/90000`)
+      .type('application/octet-stream')
+      .send(Buffer.from('x'))
+      .expect(404);
   });
 });
 

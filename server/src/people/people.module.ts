@@ -5,12 +5,13 @@ import { Session } from './session.entity.ts';
 import { SessionsService } from './sessions.service.ts';
 import { Teacher } from './teacher.entity.ts';
 import { TeachersService } from './teachers.service.ts';
+import { TriesService } from './tries.service.ts';
 
 /** Accounts, sessions and the limit on sign-in tries. */
 @Module({
   imports: [TypeOrmModule.forFeature([Teacher, Session])],
   controllers: [PeopleController],
-  providers: [TeachersService, SessionsService],
-  exports: [TeachersService, SessionsService],
+  providers: [TeachersService, SessionsService, TriesService],
+  exports: [TeachersService, SessionsService, TriesService],
 })
 export class PeopleModule {}

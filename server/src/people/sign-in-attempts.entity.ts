@@ -1,6 +1,6 @@
 import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
-/** Tries counted against one account or address, in the columns of the rate limiter; shared by all servers. */
+/** Tries counted against one account or address, with the end of the time they count in; shared by all servers. */
 @Entity('sign_in_attempts')
 export class SignInAttempts {
   @PrimaryColumn('varchar', { length: 255 })

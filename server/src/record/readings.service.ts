@@ -1,12 +1,20 @@
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type FindOptionsWhere, IsNull, type Repository } from 'typeorm';
+import { DataSource, IsNull } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ClosedDay, Experiment } from '../plan/index.ts';
-import { ApiError, Clock, isDuplicate, notFound } from '../shared/index.ts';
+import { ApiError, Clock, isDuplicate, notFound, retried } from '../shared/index.ts';
 import { checkReading, type ReadingPlace } from './check-reading.ts';
-import { Reading, SetAside } from './reading.entity.ts';
+import { SetAside } from './reading.entity.ts';
+import {
+  READING_BY_ID,
+  READING_OF_EXPERIMENT,
+  READINGS_OF_EXPERIMENT,
+  type ReadingRow,
+  readingView,
+  RECENT_READINGS,
+} from './reading-rows.ts';
 
 interface PlaceRow {
   status: ReadingPlace['status'];
@@ -33,24 +41,22 @@ export interface Observer {
 /** Readings: added, never changed. */
 @Injectable()
 export class ReadingsService {
-  readonly #readings: Repository<Reading>;
-
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clock: Clock,
-  ) {
-    this.#readings = source.getRepository(Reading);
+  ) {}
+
+  /** Every reading of an experiment in the order they were made: for a class of a year a hundred thousand of them. */
+  async all(experimentId: string): Promise<ReadingView[]> {
+    const rows = await this.source.query<ReadingRow[]>(READINGS_OF_EXPERIMENT, [experimentId]);
+    return rows.map(readingView);
   }
 
-  /** Every reading of an experiment in the order they were made. */
-  async all(experimentId: string): Promise<ReadingView[]> {
-    const readings = await this.#readings.find({
-      where: { unit: { experimentId } },
-      order: { recordedAt: 'ASC', id: 'ASC' },
-    });
-    const superseded = new Set(readings.map((reading) => reading.supersedesId));
-    const aside = await this.#asideOf({ reading: { unit: { experimentId } } });
-    return readings.map((reading) => readingView(reading, superseded.has(reading.id), aside.get(reading.id)));
+  /** Readings of some units on a day, and of the last day before it that each was read. */
+  async recent(unitIds: readonly string[], day: string): Promise<ReadingView[]> {
+    if (unitIds.length === 0) return [];
+    const rows = await this.source.query<ReadingRow[]>(RECENT_READINGS, [day, unitIds, day]);
+    return rows.map(readingView);
   }
 
   /**
@@ -58,7 +64,7 @@ export class ReadingsService {
    * @throws ApiError `not_found`
    */
   async setAside(experimentId: string, id: string, reason: string, byName: string): Promise<ReadingView> {
-    await this.#one(experimentId, id);
+    await this.#view(experimentId, id);
     const rows = this.source.getRepository(SetAside);
     if (!(await rows.existsBy({ readingId: id, liftedAt: IsNull() }))) {
       await rows.insert({ id: uuid(), readingId: id, reason, byName, setAt: this.clock.now() });
@@ -71,7 +77,7 @@ export class ReadingsService {
    * @throws ApiError `not_found`
    */
   async putBack(experimentId: string, id: string, byName: string): Promise<ReadingView> {
-    await this.#one(experimentId, id);
+    await this.#view(experimentId, id);
     await this.source
       .getRepository(SetAside)
       .update({ readingId: id, liftedAt: IsNull() }, { liftedAt: this.clock.now(), liftedBy: byName });
@@ -92,22 +98,11 @@ export class ReadingsService {
     return closed?.closedAt;
   }
 
-  async #one(experimentId: string, id: string): Promise<Reading> {
-    const reading = await this.#readings.findOneBy({ id, unit: { experimentId } });
-    if (!reading) throw notFound();
-    return reading;
-  }
-
+  /** @throws ApiError `not_found` */
   async #view(experimentId: string, id: string): Promise<ReadingView> {
-    const reading = await this.#one(experimentId, id);
-    const isSuperseded = await this.#readings.existsBy({ supersedesId: id });
-    return readingView(reading, isSuperseded, (await this.#asideOf({ readingId: id })).get(id));
-  }
-
-  /** Reasons by reading, of those that are set aside now. */
-  async #asideOf(where: FindOptionsWhere<SetAside>): Promise<Map<string, string>> {
-    const rows = await this.source.getRepository(SetAside).findBy({ ...where, liftedAt: IsNull() });
-    return new Map(rows.map(({ readingId, reason }) => [readingId, reason]));
+    const [row] = await this.source.query<ReadingRow[]>(READING_OF_EXPERIMENT, [id, experimentId]);
+    if (!row) throw notFound();
+    return readingView(row);
   }
 
   /**
@@ -122,68 +117,72 @@ export class ReadingsService {
   ): Promise<ReadingView> {
     const place = await this.#placeOf(experimentId, request);
     checkReading(request, place, this.clock.today(observer.timeZone));
-    const reading = this.#readings.create({
-      id,
-      unitId: request.unitId,
-      variableId: request.variableId,
-      observedOn: request.observedOn,
-      state: request.state,
-      value: request.value ?? null,
-      entered: request.entered,
-      unitOfMeasure: request.unitOfMeasure,
-      precision: request.precision,
-      supersedesId: request.supersedesId ?? null,
-      observer: observer.displayName,
-      studentId: observer.studentId ?? null,
-      recordedAt: this.clock.now(),
-      isReread: request.isReread ?? false,
-    });
+    const recordedAt = this.clock.now();
+    const { unitId, variableId, observedOn, state, entered, unitOfMeasure, precision } = request;
+    const value = request.value ?? null;
+    const supersedesId = request.supersedesId ?? null;
+    const isReread = request.isReread ?? false;
     try {
-      await this.source.query(INSERT, [
-        id,
-        reading.unitId,
-        reading.variableId,
-        reading.observedOn,
-        reading.state,
-        reading.value,
-        reading.entered,
-        reading.unitOfMeasure,
-        reading.precision,
-        reading.observer,
-        reading.recordedAt,
-        reading.supersedesId,
-        reading.studentId,
-        reading.isReread,
-      ]);
+      await retried(() =>
+        this.source.query(INSERT, [
+          id,
+          unitId,
+          variableId,
+          observedOn,
+          state,
+          value,
+          entered,
+          unitOfMeasure,
+          precision,
+          observer.displayName,
+          recordedAt,
+          supersedesId,
+          observer.studentId ?? null,
+          isReread,
+        ]),
+      );
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
-      return this.#keptBefore(reading);
+      return this.#keptBefore(id, request);
     }
-    if (place.status === 'planted' && request.state === 'up' && place.kind !== 'score') {
-      await this.source
-        .getRepository(Experiment)
-        .update({ id: experimentId, status: 'planted' }, { status: 'growing' });
+    if (place.status === 'planted' && state === 'up' && place.kind !== 'score') {
+      const planted = { id: experimentId, status: 'planted' as const };
+      await retried(() => this.source.getRepository(Experiment).update(planted, { status: 'growing' }));
     }
-    return readingView(reading, false, undefined);
+    return {
+      id,
+      unitId,
+      variableId,
+      observedOn,
+      state,
+      value,
+      entered,
+      unitOfMeasure,
+      precision,
+      observer: observer.displayName,
+      recordedAt: recordedAt.toISOString(),
+      supersedesId,
+      isReread,
+      counts: true,
+      setAside: null,
+    };
   }
 
-  async #keptBefore(sent: Reading): Promise<ReadingView> {
-    const kept = await this.#readings.findOneBy({ id: sent.id });
+  async #keptBefore(id: string, sent: ReadingRequest): Promise<ReadingView> {
+    const [kept] = await this.source.query<ReadingRow[]>(READING_BY_ID, [id]);
     const same =
-      kept !== null &&
-      kept.unitId === sent.unitId &&
+      kept?.unitId === sent.unitId &&
       kept.variableId === sent.variableId &&
       kept.observedOn === sent.observedOn &&
       kept.state === sent.state &&
-      kept.value === sent.value &&
-      kept.supersedesId === sent.supersedesId;
+      kept.value === (sent.value ?? null) &&
+      kept.supersedesId === (sent.supersedesId ?? null);
     if (!same)
       throw new ApiError(
         'id_in_use',
         'Another reading was kept under this id. Reload the page and enter it again.',
       );
-    const isSuperseded = await this.#readings.existsBy({ supersedesId: kept.id });
-    return readingView(kept, isSuperseded, (await this.#asideOf({ readingId: kept.id })).get(kept.id));
+    return readingView(kept);
   }
 
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
@@ -205,26 +204,4 @@ export class ReadingsService {
         : { unitId: correctedUnit, variableId: correctedVariable ?? '', observedOn: correctedDay ?? '' };
     return { status: row.status, sowedOn: row.sowedOn, kind: row.kind, corrected };
   }
-}
-
-function readingView(reading: Reading, isSuperseded: boolean, aside: string | undefined): ReadingView {
-  const { id, unitId, variableId, observedOn, state, value, entered } = reading;
-  const { unitOfMeasure, precision, observer, supersedesId } = reading;
-  return {
-    id,
-    unitId,
-    variableId,
-    observedOn,
-    state,
-    value,
-    entered,
-    unitOfMeasure,
-    precision,
-    observer,
-    recordedAt: reading.recordedAt.toISOString(),
-    supersedesId,
-    isReread: reading.isReread,
-    counts: !isSuperseded && aside === undefined,
-    setAside: aside ?? null,
-  };
 }

@@ -7,10 +7,11 @@ import {
   SetAsideRequest,
 } from '@bright-sprout/contract/record';
 import { isCalendarDay } from '@bright-sprout/core/shared';
-import { Body, Controller, Param } from '@nestjs/common';
+import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { PlanService } from '../plan/index.ts';
-import { invalidField, Operation } from '../shared/index.ts';
+import { HeavyWork, jsonFile, invalidField, Operation } from '../shared/index.ts';
+import { recordTasks } from './heavy-tasks.ts';
 import { ReadingsService } from './readings.service.ts';
 
 /** Readings. */
@@ -19,11 +20,12 @@ export class RecordController {
   constructor(
     private readonly readings: ReadingsService,
     private readonly plans: PlanService,
+    private readonly heavy: HeavyWork,
   ) {}
 
   @Operation(recordRoutes.readings)
-  all(@Param('experimentId') experimentId: string): Promise<ReadingView[]> {
-    return this.readings.all(experimentId);
+  async all(@Param('experimentId') experimentId: string): Promise<StreamableFile> {
+    return jsonFile(await this.heavy.bytes(recordTasks.readings, experimentId));
   }
 
   @Operation(recordRoutes.keepReading)

@@ -3,7 +3,7 @@ import type { ReadingView } from '@bright-sprout/contract/record';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
-import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let teacher: Client;
@@ -71,7 +71,10 @@ describe('setting a reading aside', () => {
     await teacher.put(`${readingsPath()}/${second!.id}/set-aside`).send({ reason: 'pot fell' }).expect(200);
     const { text } = await teacher.get(`/api/experiments/${experiment.id}/tidy.csv`).expect(200);
     const copy = uuid();
-    await teacher.put(`/api/files/${copy}`).send({ fileName: 'a.csv', text }).expect(200);
+    await teacher
+      .put(`/api/files/${copy}`)
+      .send({ fileName: 'a.csv', ...(await sendFile(teacher, text)) })
+      .expect(200);
     const readings = (await teacher.get(`/api/experiments/${copy}/readings`)).body as ReadingView[];
     expect(readings.filter((reading) => !reading.counts).map((reading) => reading.setAside)).toEqual([
       'pot fell',

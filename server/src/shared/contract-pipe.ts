@@ -1,6 +1,6 @@
 import { check } from '@bright-sprout/contract/shared';
 import { type ArgumentMetadata, Injectable, type PipeTransform } from '@nestjs/common';
-import { invalidFields, notFound } from './api-error.ts';
+import { invalidField, invalidFields, notFound } from './api-error.ts';
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
@@ -17,8 +17,17 @@ export class ContractPipe implements PipeTransform {
       return value.toLowerCase();
     }
     if (metadata.type === 'custom' || metadata.metatype === undefined) return value;
-    const checked = check(metadata.metatype as new () => object, { ...(value as object | undefined) });
+    if (metadata.metatype === Buffer) {
+      if (Buffer.isBuffer(value) && value.length > 0) return value;
+      throw invalidField('', 'Send the bytes of the file as application/octet-stream.');
+    }
+    const checked = check(metadata.metatype as new () => object, plainObject(value));
     if (!checked.ok) throw invalidFields(checked.fields);
     return checked.value;
   }
+}
+
+/** What was sent; no body at all is an object without fields. */
+function plainObject(value: unknown): unknown {
+  return value === undefined || value === null ? {} : value;
 }

@@ -2,7 +2,7 @@ import { type ErrorBody, ERROR_STATUS, type ErrorCode } from '@bright-sprout/con
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
 import { ApiError } from './api-error.ts';
-import { isConnectionLoss } from './transactions.ts';
+import { isConnectionLoss, isDeadlock, isDiskFull } from './transactions.ts';
 
 /** Turns everything thrown into the one error format; what is not known is logged and not told. */
 @Catch()
@@ -12,8 +12,9 @@ export class ErrorFilter implements ExceptionFilter {
   catch(thrown: unknown, host: ArgumentsHost): void {
     const response = host.switchToHttp().getResponse<Response>();
     const body = this.#bodyOf(thrown);
-    if (response.headersSent) return;
-    response.status(ERROR_STATUS[body.code]).json(body);
+    // An answer that has begun cannot be taken back: the reader must see that it is not whole.
+    if (response.headersSent) response.destroy();
+    else response.status(ERROR_STATUS[body.code]).json(body);
   }
 
   #bodyOf(thrown: unknown): ErrorBody {
@@ -24,6 +25,18 @@ export class ErrorFilter implements ExceptionFilter {
         'database_unavailable',
         'The database cannot be reached just now. Nothing was saved; try again in a moment.',
       );
+    }
+    if (isDiskFull(thrown)) {
+      this.#log.error(
+        'there is no room left where the data is kept; make room, and saving works again by itself',
+      );
+      return bodyFor(
+        'storage_full',
+        'There is no room left where the data is kept, so this was not saved. Tell whoever runs Bright Sprout; once there is room, try again.',
+      );
+    }
+    if (isDeadlock(thrown)) {
+      return bodyFor('too_busy', 'Many save at the same moment. Nothing was saved; try again.');
     }
     const status = statusOf(thrown);
     if (status === 404) return bodyFor('not_found', 'There is nothing at this address.');
@@ -45,6 +58,7 @@ function bodyFor(code: ErrorCode, message: string): ErrorBody {
 
 function statusOf(thrown: unknown): number | undefined {
   if (thrown instanceof HttpException) return thrown.getStatus();
+  if (thrown instanceof URIError) return 400;
   const status = (thrown as { status?: unknown } | null)?.status;
   return typeof status === 'number' ? status : undefined;
 }

@@ -1,3 +1,6 @@
+/** Injection token of the {@link Settings}. */
+export const SETTINGS = Symbol('settings');
+
 /** What the server is told from outside. */
 export interface Settings {
   readonly host: string;

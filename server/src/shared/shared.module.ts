@@ -1,19 +1,22 @@
 import { type DynamicModule, Global, Module } from '@nestjs/common';
 import { Clock } from './clock.ts';
-import type { Settings } from './settings.ts';
+import { HeavyWork, WORKER_FILE, type WorkerFile } from './heavy-work.ts';
+import { SETTINGS, type Settings } from './settings.ts';
 
-/** Injection token of the {@link Settings}. */
-export const SETTINGS = Symbol('settings');
-
-/** The clock and the settings, for every feature. */
+/** The clock, the settings and the threads for heavy work, for every feature. */
 @Global()
 @Module({})
 export class SharedModule {
-  static with(settings: Settings): DynamicModule {
+  static with(settings: Settings, workerFile: WorkerFile): DynamicModule {
     return {
       module: SharedModule,
-      providers: [Clock, { provide: SETTINGS, useValue: settings }],
-      exports: [Clock, SETTINGS],
+      providers: [
+        Clock,
+        HeavyWork,
+        { provide: SETTINGS, useValue: settings },
+        { provide: WORKER_FILE, useValue: workerFile },
+      ],
+      exports: [Clock, HeavyWork, SETTINGS],
     };
   }
 }

@@ -1,8 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { InjectDataSource } from '@nestjs/typeorm';
 import type { Request } from 'express';
-import { RateLimiterMySQL, RateLimiterRes } from 'rate-limiter-flexible';
-import { DataSource } from 'typeorm';
+import { type TriesLimit, TriesService } from '../people/index.ts';
 import { ApiError, type Settings, SETTINGS } from '../shared/index.ts';
 
 /** Wrong codes that an address may try for each sign-in try: a class shares one address, and children mistype. */
@@ -12,42 +10,31 @@ const WRONG: readonly string[] = ['wrong_code', 'wrong_pin'];
 /** Limits wrong class codes by address; right ones cost nothing, so a whole class joins at once. */
 @Injectable()
 export class ClassCodeLimiter {
-  readonly #limiter: RateLimiterMySQL;
+  readonly #limit: TriesLimit;
 
-  constructor(@InjectDataSource() source: DataSource, @Inject(SETTINGS) settings: Settings) {
-    this.#limiter = new RateLimiterMySQL({
-      storeClient: (source.driver as unknown as { pool: unknown }).pool,
-      storeType: 'mysql2',
-      dbName: String(source.driver.database),
-      tableName: 'sign_in_attempts',
-      tableCreated: true,
-      keyPrefix: 'class-code',
-      points: settings.signInTries * WRONG_CODES_PER_TRY,
-      duration: settings.signInWindowMs / 1000,
-    });
+  constructor(
+    private readonly tries: TriesService,
+    @Inject(SETTINGS) { signInTries, signInWindowMs: windowMs }: Settings,
+  ) {
+    this.#limit = { name: 'class-code', tries: signInTries * WRONG_CODES_PER_TRY, windowMs };
   }
 
   /**
-   * Runs `join`; a wrong code counts.
+   * Runs `join`, which counts unless it turns out to be right.
    * @throws ApiError `too_many_tries`
    */
   async guard<T>(request: Request, join: () => Promise<T>): Promise<T> {
     const address = request.ip ?? 'unknown';
-    const spent = await this.#limiter.get(address);
-    if (spent && spent.remainingPoints <= 0) throw tooMany();
+    const { isAllowed } = await this.tries.take(this.#limit, address);
+    if (!isAllowed) throw tooMany();
     try {
-      return await join();
+      const joined = await join();
+      await this.tries.giveBack(this.#limit, address);
+      return joined;
     } catch (thrown) {
-      if (thrown instanceof ApiError && WRONG.includes(thrown.body.code)) await this.#spend(address);
+      const isWrong = thrown instanceof ApiError && WRONG.includes(thrown.body.code);
+      if (!isWrong) await this.tries.giveBack(this.#limit, address);
       throw thrown;
-    }
-  }
-
-  async #spend(address: string): Promise<void> {
-    try {
-      await this.#limiter.consume(address);
-    } catch (thrown) {
-      if (!(thrown instanceof RateLimiterRes)) throw thrown;
     }
   }
 }

@@ -70,19 +70,20 @@ export class PotsService {
     today: string,
     readingErrorMm: number | null,
   ): Promise<StudentPotView[]> {
-    const [stored, readings] = await Promise.all([
-      this.store.load(experimentId),
-      this.readings.all(experimentId),
-    ]);
+    const stored = await this.store.load(experimentId);
+    const sown = ownUnits(stored.units, student).filter(
+      (unit) => unit.sowedOn !== null && unit.sowedOn <= today,
+    );
+    const readings = await this.readings.recent(
+      sown.map(({ id }) => id),
+      today,
+    );
     const [variable, ...others] = stored.variables;
     if (!variable) return [];
     const ownIds = await this.#ownIds(student, today);
     const read = others.map((other) => readOf(other, readings, ownIds, today));
     const main = readOf(variable, readings, ownIds, today);
     const { crop, planDocument } = stored.experiment;
-    const sown = ownUnits(stored.units, student).filter(
-      (unit) => unit.sowedOn !== null && unit.sowedOn <= today,
-    );
     return sown.flatMap((unit): StudentPotView[] => {
       const { last, own, isRead } = main.of(unit);
       if (last?.state === 'dead' || last?.state === 'removed') return [];

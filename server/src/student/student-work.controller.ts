@@ -13,6 +13,7 @@ import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { CareService } from '../care/index.ts';
 import { JournalService } from '../journal/index.ts';
 import { notFound, Operation } from '../shared/index.ts';
+import { UploadsService } from '../uploads/index.ts';
 import { CurrentDevice } from './current-device.ts';
 import type { JoinedDevice } from './devices.service.ts';
 import { OwnWorkService } from './own-work.service.ts';
@@ -28,6 +29,7 @@ export class StudentWorkController {
     private readonly cares: CareService,
     private readonly journal: JournalService,
     private readonly practices: PracticeService,
+    private readonly uploads: UploadsService,
   ) {}
 
   @Operation(studentRoutes.sowing)
@@ -75,7 +77,18 @@ export class StudentWorkController {
     await this.work.refuseClosed(experimentId, work);
     if (!entry.unitId) throw notFound();
     await this.work.unit(device, work.student, entry.unitId);
-    return this.journal.keep(experimentId, entryId, { ...entry, happenedOn: work.day }, work.observer);
+    const dated = { ...entry, happenedOn: work.day };
+    return this.journal.keep(experimentId, entryId, dated, work.observer, device.classId);
+  }
+
+  @Operation(studentRoutes.keepOwnPart)
+  keepPart(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('newUploadId') uploadId: string,
+    @Param('offsetKey') offset: string,
+    @Body() bytes: Buffer,
+  ): Promise<void> {
+    return this.uploads.keep(device.classId, uploadId, offset, bytes);
   }
 
   @Operation(studentRoutes.classPicture)

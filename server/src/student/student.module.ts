@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { CareModule } from '../care/index.ts';
 import { ClassesModule } from '../classes/index.ts';
 import { JournalModule } from '../journal/index.ts';
+import { PeopleModule } from '../people/index.ts';
 import { PlanModule } from '../plan/index.ts';
 import { RecordModule } from '../record/index.ts';
 import { SowModule } from '../sow/index.ts';
@@ -13,10 +14,20 @@ import { PracticeService } from './practice.service.ts';
 import { StudentController } from './student.controller.ts';
 import { StudentSowingService } from './student-sowing.service.ts';
 import { StudentWorkController } from './student-work.controller.ts';
+import { UploadsModule } from '../uploads/index.ts';
 
 /** Students on shared devices. */
 @Module({
-  imports: [ClassesModule, PlanModule, RecordModule, CareModule, JournalModule, SowModule],
+  imports: [
+    PeopleModule,
+    UploadsModule,
+    ClassesModule,
+    PlanModule,
+    RecordModule,
+    CareModule,
+    JournalModule,
+    SowModule,
+  ],
   controllers: [StudentController, StudentWorkController],
   providers: [
     DevicesService,

@@ -1,10 +1,11 @@
 import { type ChangeEvent, liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
+import { lastDayMostRead } from '@bright-sprout/core/growth';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useMemo } from 'react';
-import { Link, NavLink, Outlet, useParams, useSearchParams } from 'react-router';
+import { Link, NavLink, Outlet, useLocation, useParams, useSearchParams } from 'react-router';
 import { useChanges } from '../shared/live/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
 import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
@@ -36,8 +37,15 @@ function Frame({
   const [first] = experiment.variables;
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
   const findings = useMemo(() => findingsOf(readings, variable?.id ?? ''), [readings, variable]);
+  const { pathname } = useLocation();
   const asked = search.get('day');
-  const day = isCalendarDay(asked) ? asked : firstDay(experiment, readings);
+  const lastRead = lastDayMostRead(findings, experiment.units.length);
+  const isReadToday = readings.some(({ observedOn }) => observedOn === experiment.today);
+  const looksBack =
+    pathname.endsWith('/compare') || (search.get('view') === 'progress' && !isReadToday);
+  const begun = firstDay(experiment, readings, looksBack ? lastRead : undefined);
+  const day = isCalendarDay(asked) ? asked : begun;
+  const isLookingBack = looksBack && day === lastRead && day < experiment.today;
   if (!variable) return <CannotOpen error={new Error('no variable')} />;
   const setDay = (next: string): void =>
     setSearch(
@@ -70,6 +78,11 @@ function Frame({
         </header>
         <Ribbon />
         <main className="frame-work">
+          {isLookingBack && (
+            <p className="day-note" role="status">
+              Shown: {shortDay(day)}, the last day that most pots were read.
+            </p>
+          )}
           <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
             <Outlet />
           </Suspense>
@@ -148,11 +161,19 @@ function lastAge(experiment: ExperimentView, findings: Findings): number {
   return daysBetween(calendarDay(experiment.sowOn), last);
 }
 
-/** The day to begin with: today while it lasts, else the last day read. */
-function firstDay(experiment: ExperimentView, readings: readonly ReadingView[]): string {
-  const days = readings.map((reading) => reading.observedOn).sort();
+/**
+ * The day to begin with: where a class looks back, the last day that most pots were read; else today while the
+ * experiment lasts, and the last day read when it is over.
+ */
+function firstDay(
+  experiment: ExperimentView,
+  readings: readonly ReadingView[],
+  lastRead: string | undefined,
+): string {
   if (experiment.status === 'draft') return experiment.sowOn;
+  if (lastRead !== undefined) return lastRead;
   const isOver = experiment.status === 'finished' || experiment.today > experiment.lessonOn;
+  const days = readings.map((reading) => reading.observedOn).sort();
   return isOver ? (days.at(-1) ?? experiment.sowOn) : experiment.today;
 }
 

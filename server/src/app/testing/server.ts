@@ -1,7 +1,9 @@
 import { randomBytes } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
+import { MOST_PART_BYTES } from '@bright-sprout/contract/uploads';
 import mysql from 'mysql2/promise';
 import supertest from 'supertest';
+import { v7 as uuid } from 'uuid';
 import { createApp } from '../create-app.ts';
 import { migrate } from '../migrate.ts';
 
@@ -66,4 +68,22 @@ export async function startTestServer(settings: { signInTries?: number } = {}): 
       await root.end();
     },
   };
+}
+
+/** Sends a file in parts, as a device does, and gives how a request names it. */
+export async function sendFile(
+  client: Client,
+  file: string | Uint8Array,
+  address = '/api/uploads',
+): Promise<{ uploadId: string; size: number }> {
+  const bytes = Buffer.from(file);
+  const uploadId = uuid();
+  for (let at = 0; at < bytes.length; at += MOST_PART_BYTES) {
+    await client
+      .put(`${address}/${uploadId}/parts/${at}`)
+      .type('application/octet-stream')
+      .send(bytes.subarray(at, at + MOST_PART_BYTES))
+      .expect(204);
+  }
+  return { uploadId, size: bytes.length };
 }

@@ -1,0 +1,27 @@
+import 'reflect-metadata';
+import { workerData } from 'node:worker_threads';
+import { NestFactory } from '@nestjs/core';
+import { move } from 'piscina';
+import { sentFailure, type Settings, type WorkerJob } from '../shared/index.ts';
+import { AppModule } from './app.module.ts';
+import { HEAVY_TASKS } from './heavy-tasks.ts';
+
+/** Connections of a thread: it does one thing at a time. */
+const CONNECTIONS = 4;
+
+const settings = workerData as Settings;
+const services = NestFactory.createApplicationContext(AppModule.with(settings, CONNECTIONS), {
+  logger: settings.logLevel === 'silent' ? false : ['error', 'warn'],
+});
+
+/** Does one piece of heavy work in this thread, with services and database connections of its own. */
+export default async function work({ task, input }: WorkerJob): Promise<unknown> {
+  try {
+    const known = HEAVY_TASKS.get(task);
+    if (!known) throw new Error(`no heavy task is called ${task}`);
+    const done = await known.run(await services, input as never);
+    return move(done instanceof Uint8Array ? done : new TextEncoder().encode(JSON.stringify(done) ?? ''));
+  } catch (thrown) {
+    return { failure: sentFailure(thrown) };
+  }
+}

@@ -1,0 +1,47 @@
+import { Unzip, UnzipInflate } from 'fflate';
+import { joined } from './write-sheet.ts';
+
+const MOST_ENTRIES = 6000;
+const STEP_BYTES = 65_536;
+
+/**
+ * The files of a zip that are wanted; undefined when it is none, when it has thousands of entries, or when it unpacks
+ * to more than `most` bytes. What it says of its own sizes is not believed: bytes are counted as they come out.
+ */
+export function unzipBounded(
+  zip: Uint8Array,
+  most: number,
+  isWanted: (name: string) => boolean,
+): Map<string, Uint8Array> | undefined {
+  const files = new Map<string, Uint8Array[]>();
+  let isSound = true;
+  let entries = 0;
+  let unpacked = 0;
+  const unzip = new Unzip((file) => {
+    entries += 1;
+    if (entries > MOST_ENTRIES) isSound = false;
+    if (!isSound || !isWanted(file.name)) return;
+    const parts: Uint8Array[] = [];
+    files.set(file.name, parts);
+    file.ondata = (error, part) => {
+      if (error) isSound = false;
+      else {
+        unpacked += part.length;
+        if (unpacked > most) isSound = false;
+        else parts.push(part);
+      }
+      if (!isSound) file.terminate();
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  try {
+    for (let at = 0; at < zip.length && isSound; at += STEP_BYTES) {
+      unzip.push(zip.subarray(at, at + STEP_BYTES), at + STEP_BYTES >= zip.length);
+    }
+  } catch {
+    return undefined;
+  }
+  if (!isSound || entries === 0) return undefined;
+  return new Map([...files].map(([name, parts]) => [name, joined(parts)]));
+}

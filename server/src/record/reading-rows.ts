@@ -1,0 +1,84 @@
+import type { ReadingView } from '@bright-sprout/contract/record';
+
+/** A reading as the database gives it, with what was made of it since. */
+export interface ReadingRow {
+  id: string;
+  unitId: string;
+  variableId: string;
+  observedOn: string;
+  state: ReadingView['state'];
+  value: number | null;
+  entered: string;
+  unitOfMeasure: string;
+  precision: number;
+  observer: string;
+  recordedAt: Date;
+  supersedesId: string | null;
+  isReread: number;
+  isSuperseded: number;
+  setAside: string | null;
+}
+
+/** True of a reading `r` that another one corrects. */
+const IS_SUPERSEDED = 'EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)';
+
+/** Why a reading `r` is set aside now; null when it is not. */
+const SET_ASIDE =
+  '(SELECT s.reason FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL LIMIT 1)';
+
+/** Columns of a {@link ReadingRow} of a reading `r`. */
+export const READING_COLUMNS = `
+  r.id, r.unit_id AS unitId, r.variable_id AS variableId, r.observed_on AS observedOn, r.state, r.value, r.entered,
+  r.unit_of_measure AS unitOfMeasure, r.precision, r.observer, r.recorded_at AS recordedAt,
+  r.supersedes_id AS supersedesId, r.is_reread AS isReread, ${IS_SUPERSEDED} AS isSuperseded, ${SET_ASIDE} AS setAside`;
+
+/** Every reading of an experiment, in the order they were made. */
+export const READINGS_OF_EXPERIMENT = `
+  SELECT ${READING_COLUMNS}
+  FROM unit u JOIN reading r ON r.unit_id = u.id
+  WHERE u.experiment_id = ?
+  ORDER BY r.recorded_at, r.id`;
+
+/** One reading. */
+export const READING_BY_ID = `SELECT ${READING_COLUMNS} FROM reading r WHERE r.id = ?`;
+
+/** One reading of an experiment. */
+export const READING_OF_EXPERIMENT = `
+  SELECT ${READING_COLUMNS} FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.id = ? AND u.experiment_id = ?`;
+
+/** Readings of some units on a day, and of the last day before it on which each unit and variable was read. */
+export const RECENT_READINGS = `
+  SELECT ${READING_COLUMNS}
+  FROM (
+    SELECT u.id AS unit_id, v.id AS variable_id, (
+      SELECT r.observed_on FROM reading r
+      WHERE r.unit_id = u.id AND r.variable_id = v.id AND r.observed_on < ?
+        AND NOT ${IS_SUPERSEDED} AND ${SET_ASIDE} IS NULL
+      ORDER BY r.observed_on DESC LIMIT 1
+    ) AS day
+    FROM unit u JOIN variable v ON v.experiment_id = u.experiment_id WHERE u.id IN (?)
+  ) last
+  JOIN reading r ON r.unit_id = last.unit_id AND r.variable_id = last.variable_id
+    AND (r.observed_on = last.day OR r.observed_on = ?)
+  ORDER BY r.recorded_at, r.id`;
+
+/** A row as it crosses the wire. */
+export function readingView(row: ReadingRow): ReadingView {
+  return {
+    id: row.id,
+    unitId: row.unitId,
+    variableId: row.variableId,
+    observedOn: row.observedOn,
+    state: row.state,
+    value: row.value,
+    entered: row.entered,
+    unitOfMeasure: row.unitOfMeasure,
+    precision: row.precision,
+    observer: row.observer,
+    recordedAt: row.recordedAt.toISOString(),
+    supersedesId: row.supersedesId,
+    isReread: row.isReread === 1,
+    counts: row.isSuperseded === 0 && row.setAside === null,
+    setAside: row.setAside,
+  };
+}

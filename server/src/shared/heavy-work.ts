@@ -1,0 +1,129 @@
+import { Inject, Injectable, Logger, type OnModuleDestroy, StreamableFile, type Type } from '@nestjs/common';
+import { Piscina } from 'piscina';
+import { ApiError } from './api-error.ts';
+import { SETTINGS, type Settings } from './settings.ts';
+import type { SentFailure } from './worker-failure.ts';
+import { failureFrom } from './worker-failure.ts';
+
+/** Where a task finds the services that do it. */
+export interface Services {
+  get<S>(type: Type<S>): S;
+}
+
+/** Work of one service that would hold others up, done in a thread of its own. */
+export interface HeavyTask<Input, Output> {
+  readonly name: string;
+  /** Threads it runs in: figures are many and quick, files are strangers' and have less memory. */
+  readonly pool: keyof typeof POOLS;
+  run(services: Services, input: Input): Promise<Output>;
+}
+
+/** What a thread is asked. */
+export interface WorkerJob {
+  readonly task: string;
+  readonly input: unknown;
+}
+
+/** What a thread answers: a file, or JSON, as bytes that are handed over, so that nobody else has to make or copy them. */
+export type WorkerAnswer = Uint8Array | { readonly failure: SentFailure };
+
+/** How a pool is run; times are for work that is stuck, far above what the largest class takes. */
+const POOLS = {
+  figures: { maxThreads: 2, memoryMb: 768, mostMs: 60_000 },
+  files: { maxThreads: 1, memoryMb: 256, mostMs: 60_000 },
+} as const;
+
+const MOST_WAITING = 200;
+const IDLE_MS = 5 * 60_000;
+
+/** Injection token of the file that threads run. */
+export const WORKER_FILE = Symbol('worker file');
+
+/** Where and how threads are started. */
+export interface WorkerFile {
+  readonly url: URL;
+  readonly execArgv: readonly string[];
+}
+
+/** Runs heavy tasks in pools of threads. A task that takes too long, or too much, ends its thread and nothing else. */
+@Injectable()
+export class HeavyWork implements OnModuleDestroy {
+  readonly #log = new Logger('HeavyWork');
+  readonly #pools = new Map<string, Piscina<WorkerJob, WorkerAnswer>>();
+
+  constructor(
+    @Inject(SETTINGS) private readonly settings: Settings,
+    @Inject(WORKER_FILE) private readonly file: WorkerFile,
+  ) {}
+
+  /** Starts a thread for figures, so that the first who asks need not wait for it. */
+  warm(): void {
+    this.#pool('figures');
+  }
+
+  /**
+   * The answer of a task as bytes: a file as it is, anything else as JSON.
+   * @throws ApiError what the task threw; `took_too_long`, `too_busy`
+   */
+  async bytes<Input, Output>(task: HeavyTask<Input, Output>, input: Input): Promise<Uint8Array> {
+    const { mostMs } = POOLS[task.pool];
+    const tooLong = AbortSignal.timeout(mostMs);
+    let answer: WorkerAnswer;
+    try {
+      answer = await this.#pool(task.pool).run({ task: task.name, input }, { signal: tooLong });
+    } catch (thrown) {
+      throw this.#inWords(task.name, thrown, tooLong.aborted);
+    }
+    if ('failure' in answer) throw failureFrom(answer.failure);
+    return answer;
+  }
+
+  /** The answer of a task; small ones only, as it is read here. */
+  async value<Input, Output>(task: HeavyTask<Input, Output>, input: Input): Promise<Awaited<Output>> {
+    const text = Buffer.from(await this.bytes(task, input)).toString();
+    return (text === '' ? undefined : JSON.parse(text)) as Awaited<Output>;
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await Promise.all([...this.#pools.values()].map((pool) => pool.destroy()));
+  }
+
+  #inWords(name: string, thrown: unknown, isTooLong: boolean): unknown {
+    const { code, message } = thrown as { code?: unknown; message?: string };
+    if (isTooLong || code === 'ERR_WORKER_OUT_OF_MEMORY') {
+      this.#log.warn(`${name} was ended: ${isTooLong ? 'it took too long' : 'it took too much memory'}`);
+      return new ApiError(
+        'took_too_long',
+        'This is too much to work through. If it is a file, keep only the table of readings in it and try again.',
+      );
+    }
+    if (message?.includes('queue') === true) {
+      return new ApiError('too_busy', 'Too much is asked at once. Wait a moment, then try again.');
+    }
+    return thrown;
+  }
+
+  #pool(name: keyof typeof POOLS): Piscina<WorkerJob, WorkerAnswer> {
+    const known = this.#pools.get(name);
+    if (known) return known;
+    const { maxThreads, memoryMb } = POOLS[name];
+    const pool = new Piscina<WorkerJob, WorkerAnswer>({
+      filename: this.file.url.href,
+      execArgv: [...this.file.execArgv],
+      minThreads: name === 'figures' ? 1 : 0,
+      maxThreads,
+      idleTimeout: IDLE_MS,
+      maxQueue: MOST_WAITING,
+      workerData: this.settings,
+      resourceLimits: { maxOldGenerationSizeMb: memoryMb },
+    });
+    pool.on('error', (thrown) => this.#log.error(thrown instanceof Error ? thrown.stack : String(thrown)));
+    this.#pools.set(name, pool);
+    return pool;
+  }
+}
+
+/** JSON that a thread made, as an answer. */
+export function jsonFile(json: Uint8Array): StreamableFile {
+  return new StreamableFile(json, { type: 'application/json; charset=utf-8' });
+}

@@ -1,0 +1,3 @@
+export { UploadPartRow } from './upload-part.entity.ts';
+export { UploadsModule } from './uploads.module.ts';
+export { UploadsService } from './uploads.service.ts';

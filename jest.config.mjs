@@ -49,6 +49,7 @@ export default {
       testEnvironment: 'jest-fixed-jsdom',
       testEnvironmentOptions: { customExportConditions: ['brightsprout-src', 'browser'] },
       setupFiles: ['reflect-metadata'],
+      setupFilesAfterEnv: ['<rootDir>/web/src/app/testing/patience.ts'],
       moduleNameMapper: { '\\.(scss|css|svg)$': '<rootDir>/web/src/app/testing/style-stub.ts' },
     },
   ],

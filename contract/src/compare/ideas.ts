@@ -10,6 +10,7 @@ import {
   MaxLength,
 } from 'class-validator';
 import { NestedOrNull, Trimmed } from '../shared/index.ts';
+import { MadeOnDevicePart } from '../student/index.ts';
 
 /** The most characters of a claim, and of the reasoning. */
 export const MOST_CLAIM_CHARACTERS = 600;
@@ -25,6 +26,9 @@ export class PredictionRequest {
 export class StudentPredictionRequest extends PredictionRequest {
   @IsUUID()
   experimentId: string;
+
+  @NestedOrNull(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
 }
 
 /** A guess as it is kept. */
@@ -65,6 +69,9 @@ export class ConclusionRequest {
 export class StudentConclusionRequest extends ConclusionRequest {
   @IsUUID()
   experimentId: string;
+
+  @NestedOrNull(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
 }
 
 /** A conclusion as it is kept. */

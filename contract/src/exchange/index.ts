@@ -1,7 +1,7 @@
 import { listRoute, route } from '../shared/index.ts';
 import { ExperimentView } from '../plan/index.ts';
 import { UploadPart } from '../uploads/index.ts';
-import { OpenFileRequest, OpenTableRequest, UploadPart, SheetView } from './requests.ts';
+import { OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
 
 export {
   MappedVariablePart,

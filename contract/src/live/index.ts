@@ -4,6 +4,9 @@ import { route } from '../shared/index.ts';
 export const CHANGED_THINGS = ['readings', 'care', 'journal', 'sowing'] as const;
 export type ChangedThing = (typeof CHANGED_THINGS)[number];
 
+/** How often a stream says `beat`, so that a reader notices one that is dead, in milliseconds. */
+export const BEAT_MS = 15_000;
+
 /** One change, as the data of a server-sent event of the type `change`. */
 export interface ChangeEvent {
   readonly experimentId: string;
@@ -15,7 +18,7 @@ export const liveRoutes = {
   changes: route({
     method: 'GET',
     path: '/experiments/:experimentId/changes',
-    summary: 'Server-sent events: an event `change` for each kind of thing that was saved',
+    summary: 'Server-sent events: `change` for each kind of thing that was saved, `beat` now and then',
     access: 'owner',
     file: 'text/event-stream',
   }),

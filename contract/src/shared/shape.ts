@@ -78,7 +78,7 @@ function walkList(
   for (const [index, item] of list.entries()) {
     if (problems.length >= MOST_PROBLEMS) return;
     const at = `${field}.${index}`;
-    if (!shape.nested) checkPlain(item, shape, at, problems);
+    if (!shape.nested) checkPlain(item, shape, field, problems);
     else if (typeof item === 'object' && item !== null && !Array.isArray(item)) {
       walk(shape.nested.type(), item, `${at}.`, problems);
     } else problems.push({ field: at, message: 'A part with fields of its own is expected here.' });

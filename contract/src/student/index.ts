@@ -89,6 +89,12 @@ export class StudentCareRequest extends CareRequest {
   made?: MadeOnDevicePart;
 }
 
+/** A student's tick of sowing. */
+export class StudentTickRequest extends TickRequest {
+  @NestedOrNull(() => MadeOnDevicePart)
+  made?: MadeOnDevicePart;
+}
+
 /** A class as a device that joined it sees it. */
 export class DoorView {
   @IsUUID()
@@ -159,6 +165,11 @@ export class CropGrowthView {
 export class StudentPotView {
   @IsUUID()
   experimentId: string;
+
+  /** The team that has it; `null` when it is everybody's. */
+  @IsOptional()
+  @IsUUID()
+  teamId: string | null;
 
   @IsString()
   question: string;
@@ -280,7 +291,7 @@ export const studentRoutes = {
     path: '/door/sowing/ticks',
     summary: 'Tick an item of the sowing of the team’s own pots',
     access: 'student',
-    body: TickRequest,
+    body: StudentTickRequest,
     answer: TickView,
   }),
   keepOwnCare: route({

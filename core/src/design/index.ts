@@ -25,6 +25,7 @@ export {
   numberReplicates,
   randomLayout,
 } from './layout.ts';
+export { isSamePart, type MergedPlan, mergePlans, type PlanPart } from './merge-plans.ts';
 export {
   type Aspect,
   ASPECTS,

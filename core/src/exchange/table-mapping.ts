@@ -2,14 +2,8 @@ import { addDays, type CalendarDay } from '../shared/index.ts';
 import { dateOf, type DateOrder, isEmptyText, plainNumber, stateOf } from './foreign-cells.ts';
 import { MOST_ROW_PROBLEMS, type RowProblem } from './cells.ts';
 import type { VariableKind } from './model.ts';
-import {
-  MOST_CELL_CHARACTERS,
-  MOST_TABLE_COLUMNS,
-  MOST_TIDY_ROWS,
-  type TidyResult,
-  readTidy,
-  tooManyColumns,
-} from './read-tidy.ts';
+import { type TidyResult, readTidy } from './read-tidy.ts';
+import { sizeProblems } from './table-size.ts';
 import { FACTOR_PREFIX } from './tidy-columns.ts';
 
 /** How a foreign table holds its values: a row each, a column a pot, or a row a pot. */
@@ -97,7 +91,7 @@ export function readMapped(
   name: string,
 ): TidyResult {
   const [header = []] = rows;
-  const problems: RowProblem[] = sizeProblems(rows, mapping);
+  const problems: RowProblem[] = sizeProblems(rows, columnsWith(mapping.roles, 'value').length);
   if (problems.length === 0) problems.push(...mappingProblems(mapping, header));
   if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
   const cells = cellsOf(rows, mapping);
@@ -141,25 +135,6 @@ export function readMapped(
   return result.ok
     ? result
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
-}
-
-/** What makes a table larger than a class can have filled; counted before anything is made of its cells. */
-function sizeProblems(rows: readonly (readonly string[])[], { roles }: TableMapping): RowProblem[] {
-  const [header = []] = rows;
-  if (header.length > MOST_TABLE_COLUMNS) return [tooManyColumns(header.length)];
-  const values = columnsWith(roles, 'value').length;
-  if (values * rows.length > 2 * MOST_TIDY_ROWS) {
-    const found = `${rows.length} rows of ${values} values`;
-    return [{ row: 0, column: 'all', found, expected: `at most ${MOST_TIDY_ROWS} values` }];
-  }
-  for (const [index, row] of rows.entries()) {
-    const long = row.findIndex((cell) => cell.length > MOST_CELL_CHARACTERS);
-    if (long < 0) continue;
-    const found = `a text of ${row[long]?.length ?? 0} characters`;
-    const expected = `at most ${MOST_CELL_CHARACTERS} characters in a cell`;
-    return [{ row: index + 1, column: String(long + 1), found, expected }];
-  }
-  return [];
 }
 
 /** A row with one bad date has a problem in each of its pots; it is said once. */

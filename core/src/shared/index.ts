@@ -12,6 +12,7 @@ export {
   amountText,
   computedLengthText,
   fromMillimetres,
+  LENGTH_UNITS,
   lengthText,
   LONGEST_MM,
   type LengthProblem,

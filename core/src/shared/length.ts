@@ -1,5 +1,6 @@
 /** Units a length can be read in. */
-export type LengthUnit = 'mm' | 'cm' | 'in';
+export const LENGTH_UNITS = ['mm', 'cm', 'in'] as const;
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 /** A ruler as the plan agreed it: its unit and the smallest step that is read, in that unit. */
 export interface LengthScale {

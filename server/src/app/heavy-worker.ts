@@ -20,7 +20,11 @@ export default async function work({ task, input }: WorkerJob): Promise<unknown>
     const known = HEAVY_TASKS.get(task);
     if (!known) throw new Error(`no heavy task is called ${task}`);
     const done = await known.run(await services, input as never);
-    return move(done instanceof Uint8Array ? done : new TextEncoder().encode(JSON.stringify(done) ?? ''));
+    return move(
+      done instanceof Uint8Array
+        ? done
+        : new TextEncoder().encode(done === undefined ? '' : JSON.stringify(done)),
+    );
   } catch (thrown) {
     return { failure: sentFailure(thrown) };
   }

@@ -128,7 +128,7 @@ export class IdeasService {
 
   /** @throws ApiError `not_found`, `no_tile` and those of {@link predict} */
   async predictAsStudent(device: JoinedDevice, id: string, request: StudentPredictionRequest): Promise<void> {
-    const author = await this.#author(device, request.experimentId);
+    const author = await this.#author(device, request);
     await this.predict(request.experimentId, id, request.choice, author);
   }
 
@@ -138,12 +138,15 @@ export class IdeasService {
     id: string,
     request: StudentConclusionRequest,
   ): Promise<ConclusionView> {
-    const author = await this.#author(device, request.experimentId);
+    const author = await this.#author(device, request);
     return this.conclude(request.experimentId, id, request, author);
   }
 
-  async #author(device: JoinedDevice, experimentId: string): Promise<Author> {
-    const student = await this.work.student(device, undefined);
+  async #author(
+    device: JoinedDevice,
+    { experimentId, made }: StudentPredictionRequest | StudentConclusionRequest,
+  ): Promise<Author> {
+    const { student } = await this.work.of(device, made);
     await this.work.experiment(device, experimentId);
     return { displayName: student.displayName, studentId: student.id };
   }

@@ -1,8 +1,4 @@
-import {
-  exchangeRoutes,
-  OpenFileRequest,
-  OpenTableRequest,
-} from '@bright-sprout/contract/exchange';
+import { exchangeRoutes, OpenFileRequest, OpenTableRequest } from '@bright-sprout/contract/exchange';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { UploadPart } from '@bright-sprout/contract/uploads';
 import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';

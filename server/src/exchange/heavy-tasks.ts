@@ -1,8 +1,4 @@
-import type {
-  OpenFileRequest,
-  OpenTableRequest,
-  SheetView,
-} from '@bright-sprout/contract/exchange';
+import type { OpenFileRequest, OpenTableRequest, SheetView } from '@bright-sprout/contract/exchange';
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import type { KnownTeacher } from '../people/index.ts';
 import type { HeavyTask } from '../shared/index.ts';

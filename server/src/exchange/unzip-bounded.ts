@@ -14,34 +14,32 @@ export function unzipBounded(
   isWanted: (name: string) => boolean,
 ): Map<string, Uint8Array> | undefined {
   const files = new Map<string, Uint8Array[]>();
-  let isSound = true;
-  let entries = 0;
-  let unpacked = 0;
+  const counted = { entries: 0, bytes: 0, isBroken: false };
+  const isSound = (): boolean =>
+    !counted.isBroken && counted.entries <= MOST_ENTRIES && counted.bytes <= most;
   const unzip = new Unzip((file) => {
-    entries += 1;
-    if (entries > MOST_ENTRIES) isSound = false;
-    if (!isSound || !isWanted(file.name)) return;
+    counted.entries += 1;
+    if (!isSound() || !isWanted(file.name)) return;
     const parts: Uint8Array[] = [];
     files.set(file.name, parts);
     file.ondata = (error, part) => {
-      if (error) isSound = false;
+      if (error) counted.isBroken = true;
       else {
-        unpacked += part.length;
-        if (unpacked > most) isSound = false;
-        else parts.push(part);
+        counted.bytes += part.length;
+        parts.push(part);
       }
-      if (!isSound) file.terminate();
+      if (!isSound()) file.terminate();
     };
     file.start();
   });
   unzip.register(UnzipInflate);
   try {
-    for (let at = 0; at < zip.length && isSound; at += STEP_BYTES) {
+    for (let at = 0; at < zip.length && isSound(); at += STEP_BYTES) {
       unzip.push(zip.subarray(at, at + STEP_BYTES), at + STEP_BYTES >= zip.length);
     }
   } catch {
     return undefined;
   }
-  if (!isSound || entries === 0) return undefined;
+  if (!isSound() || counted.entries === 0) return undefined;
   return new Map([...files].map(([name, parts]) => [name, joined(parts)]));
 }

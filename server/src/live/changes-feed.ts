@@ -40,6 +40,7 @@ export class ChangesFeed implements OnModuleDestroy {
   readonly #listeners = new Map<Listener, ReadonlySet<string>>();
   readonly #told = new Map<string, number>();
   #timer: NodeJS.Timeout | undefined;
+  #isAsking = false;
 
   constructor(
     @InjectDataSource() private readonly source: DataSource,
@@ -67,8 +68,12 @@ export class ChangesFeed implements OnModuleDestroy {
     this.#timer = undefined;
   }
 
+  /** Asks once at a time: a database that answers slowly is not asked more for it. */
   async #ask(): Promise<void> {
+    if (this.#isAsking) return;
+    this.#isAsking = true;
     const rows = await this.#saved().catch(() => []);
+    this.#isAsking = false;
     const fresh = rows.filter((row) => !this.#told.has(keyOf(row)));
     for (const row of fresh) this.#remember(row);
     this.#forget();

@@ -1,20 +1,24 @@
-import { liveRoutes } from '@bright-sprout/contract/live';
+import { BEAT_MS, liveRoutes } from '@bright-sprout/contract/live';
 import { Controller, type OnModuleDestroy, Param, Res } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import type { Response } from 'express';
 import { DataSource } from 'typeorm';
+import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Experiment } from '../plan/index.ts';
-import { Operation } from '../shared/index.ts';
+import { ApiError, Operation } from '../shared/index.ts';
 import { CurrentDevice, type JoinedDevice } from '../student/index.ts';
 import { ChangesFeed } from './changes-feed.ts';
 
-/** A line now and then keeps proxies from closing a quiet stream. */
-const HEARTBEAT_MS = 20_000;
+/** Streams that one teacher or one device may have open: some windows, and one that was not closed well. */
+const MOST_STREAMS = 12;
+
+/** What may wait for a reader who does not read, in bytes. */
+const MOST_UNREAD = 262_144;
 
 /** Server-sent events. */
 @Controller()
 export class LiveController implements OnModuleDestroy {
-  readonly #open = new Set<Response>();
+  readonly #open = new Map<Response, string>();
 
   constructor(
     @InjectDataSource() private readonly source: DataSource,
@@ -22,8 +26,12 @@ export class LiveController implements OnModuleDestroy {
   ) {}
 
   @Operation(liveRoutes.changes)
-  changes(@Param('experimentId') experimentId: string, @Res() response: Response): Promise<void> {
-    return this.#stream(new Set([experimentId]), response);
+  changes(
+    @Param('experimentId') experimentId: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.#stream(new Set([experimentId]), teacher.id, response);
   }
 
   @Operation(liveRoutes.classChanges)
@@ -31,27 +39,37 @@ export class LiveController implements OnModuleDestroy {
     const experiments = await this.source
       .getRepository(Experiment)
       .find({ where: { classId: device.classId }, select: { id: true } });
-    return this.#stream(new Set(experiments.map(({ id }) => id)), response);
+    return this.#stream(new Set(experiments.map(({ id }) => id)), device.id, response);
   }
 
   onModuleDestroy(): void {
-    for (const response of this.#open) response.end();
+    for (const response of this.#open.keys()) response.end();
   }
 
-  async #stream(experimentIds: ReadonlySet<string>, response: Response): Promise<void> {
-    response.setHeader('Cache-Control', 'no-store, no-transform');
-    response.setHeader('X-Accel-Buffering', 'no');
-    response.flushHeaders();
-    this.#open.add(response);
-    const stop = await this.feed.listen(experimentIds, (event) => {
-      response.write(`event: change\ndata: ${JSON.stringify(event)}\n\n`);
-    });
-    const heartbeat = setInterval(() => response.write(': still here\n\n'), HEARTBEAT_MS);
-    response.write(': open\n\n');
+  async #stream(experimentIds: ReadonlySet<string>, listener: string, response: Response): Promise<void> {
+    const own = [...this.#open.values()].filter((one) => one === listener).length;
+    if (own >= MOST_STREAMS) {
+      throw new ApiError('too_busy', 'Too many windows are open at once. Close some of them.');
+    }
+    this.#open.set(response, listener);
+    const send = (text: string): void => {
+      if (response.writableLength > MOST_UNREAD) response.destroy();
+      else if (!response.writableEnded) response.write(text);
+    };
+    const listening = this.feed.listen(experimentIds, (event) =>
+      send(`event: change\ndata: ${JSON.stringify(event)}\n\n`),
+    );
+    const heartbeat = setInterval(() => send('event: beat\ndata: {}\n\n'), BEAT_MS);
     response.once('close', () => {
       clearInterval(heartbeat);
       this.#open.delete(response);
-      stop();
+      void listening.then((stop) => stop()).catch(() => undefined);
     });
+    await listening;
+    response.setHeader('Content-Type', 'text/event-stream; charset=utf-8');
+    response.setHeader('Cache-Control', 'no-store, no-transform');
+    response.setHeader('X-Accel-Buffering', 'no');
+    response.flushHeaders();
+    send('event: beat\ndata: {}\n\n');
   }
 }

@@ -6,6 +6,7 @@ import { ClassesService } from '../classes/index.ts';
 import type { KnownTeacher } from '../people/index.ts';
 import { invalidField } from '../shared/index.ts';
 import { Unit } from './design.entities.ts';
+import { Drafts } from './drafts.service.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
@@ -18,6 +19,7 @@ export class ClassOfExperiment {
     private readonly store: ExperimentStore,
     private readonly classes: ClassesService,
     private readonly plans: PlanService,
+    private readonly drafts: Drafts,
   ) {}
 
   /** Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. */
@@ -52,14 +54,16 @@ export class ClassOfExperiment {
   /**
    * Lets another class run the same plan: a copy from the class's next day on, bound to the first by a study.
    * Asking again under the same id gives the same copy.
+   * @throws ApiError `id_in_use` for the id of an experiment that is no run of this plan
    */
   async run(fromId: string, id: string, classId: string, teacher: KnownTeacher): Promise<ExperimentView> {
-    await this.#own(classId, teacher);
-    await this.plans.copy(fromId, id, teacher);
+    const schoolClass = await this.#own(classId, teacher);
+    if (!schoolClass) throw invalidField('classId', 'Choose one of your classes.');
     const studyId = (await this.store.load(fromId)).experiment.studyId ?? fromId;
+    const plan = await this.drafts.moved(fromId, teacher);
+    const calendar = { ...plan.calendar, ...daysOf(schoolClass) };
+    await this.drafts.insert(id, { ...plan, calendar }, teacher, { studyId, classId });
     await this.store.locked(fromId, (manager) => manager.update(Experiment, fromId, { studyId }).then(none));
-    await this.store.locked(id, (manager) => manager.update(Experiment, id, { studyId }).then(none));
-    await this.give(id, { classId, units: [] }, teacher);
     return this.plans.view(id, teacher);
   }
 

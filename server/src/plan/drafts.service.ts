@@ -20,6 +20,12 @@ import { planRows, variablesOf } from './plan-rows.ts';
 
 const DAYS_TO_LESSON = 25;
 
+/** Where a draft stands that is one of several classes' runs of a plan. */
+export interface StudyPlace {
+  readonly studyId: string;
+  readonly classId: string;
+}
+
 /** Starts drafts: from a kind, a template or another plan. */
 @Injectable()
 export class Drafts {
@@ -42,6 +48,11 @@ export class Drafts {
 
   /** Starts a draft with the plan of another experiment, its dates moved to come. */
   async copy(fromId: string, id: string, teacher: KnownTeacher): Promise<void> {
+    await this.insert(id, await this.moved(fromId, teacher), teacher);
+  }
+
+  /** The plan of another experiment from the next class day on. */
+  async moved(fromId: string, teacher: KnownTeacher): Promise<Plan> {
     const plan = planOf(await this.store.load(fromId));
     if (!plan) {
       throw new ApiError(
@@ -49,17 +60,21 @@ export class Drafts {
         'This design came from a file and has more to it than a plan holds, so it cannot be copied.',
       );
     }
-    await this.insert(id, this.#moved(plan, teacher), teacher);
+    return this.#moved(plan, teacher);
   }
 
   /** @throws ApiError `id_in_use` when the id is another teacher's */
   async claim(id: string, teacher: KnownTeacher): Promise<void> {
     if ((await this.store.ownerOf(id)) === teacher.id) return;
-    throw new ApiError('id_in_use', 'This could not be started under its id. Reload the page and try again.');
+    throw inUse();
   }
 
-  /** Stores a draft with the rows of its plan, once. */
-  async insert(id: string, plan: Plan, teacher: KnownTeacher): Promise<void> {
+  /**
+   * Stores a draft with the rows of its plan, once.
+   * @param study the class that runs it and the study that it is part of
+   * @throws ApiError `id_in_use` when the id is another teacher's, or another run's
+   */
+  async insert(id: string, plan: Plan, teacher: KnownTeacher, study?: StudyPlace): Promise<void> {
     const crop = await this.drawer.crop(plan.cropId, teacher);
     try {
       await inTransaction(this.source, async (manager) => {
@@ -76,6 +91,7 @@ export class Drafts {
           seedsPerUnit: plan.seedsPerUnit,
           layoutSeed: plan.layoutSeed,
           createdAt: this.clock.now(),
+          ...study,
         });
         await manager.save(Experiment, { id, planDocument: plan });
         await this.store.insertRows(manager, planRows(id, plan));
@@ -92,7 +108,14 @@ export class Drafts {
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       await this.claim(id, teacher);
+      if (study) await this.#refuseOtherRun(id, study);
     }
+  }
+
+  /** The id of an experiment that is no run of this study must not take it over. */
+  async #refuseOtherRun(id: string, { studyId }: StudyPlace): Promise<void> {
+    const isSame = await this.source.getRepository(Experiment).existsBy({ id, studyId });
+    if (!isSame) throw inUse();
   }
 
   async #ofKind(request: StartRequest, teacher: KnownTeacher): Promise<Plan> {
@@ -137,6 +160,10 @@ export class Drafts {
   #nextClassDay(teacher: KnownTeacher): CalendarDay {
     return classDayFrom(addDays(this.clock.today(teacher.timeZone), 1), SCHOOL_DAYS);
   }
+}
+
+function inUse(): ApiError {
+  return new ApiError('id_in_use', 'This could not be started under its id. Reload the page and try again.');
 }
 
 /** Other crops, those that come up about as fast first. */

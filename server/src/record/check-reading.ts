@@ -1,5 +1,5 @@
 import type { ReadingRequest } from '@bright-sprout/contract/record';
-import { LONGEST_MM } from '@bright-sprout/core/shared';
+import { LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
 import { ApiError, invalidField } from '../shared/index.ts';
 
@@ -8,6 +8,8 @@ export interface ReadingPlace {
   readonly status: ExperimentStatus;
   readonly sowedOn: string | null;
   readonly kind: string;
+  /** Unit that the variable is planned in. */
+  readonly unit: string;
   /** Unit, variable and day of the reading to be corrected, when one was named and exists. */
   readonly corrected: { unitId: string; variableId: string; observedOn: string } | null;
 }
@@ -34,6 +36,10 @@ export function checkReading(request: ReadingRequest, place: ReadingPlace, today
   if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
   if (value != null && state !== 'up') {
     throw invalidField('value', 'Give a value, or a state in its place, not both.');
+  }
+  const units: readonly string[] = place.kind === 'length' ? LENGTH_UNITS : [place.unit];
+  if (!units.includes(request.unitOfMeasure)) {
+    throw invalidField('unitOfMeasure', `Give the unit of what was read: ${units.join(', ')}.`);
   }
   if (value != null) checkValue(place.kind, value);
   if (request.supersedesId && !isSamePlace(request, place.corrected)) {

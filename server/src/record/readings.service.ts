@@ -20,6 +20,7 @@ interface PlaceRow {
   status: ReadingPlace['status'];
   sowedOn: string | null;
   kind: string;
+  unit: string;
   correctedUnit: string | null;
   correctedVariable: string | null;
   correctedDay: string | null;
@@ -187,7 +188,7 @@ export class ReadingsService {
 
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
     const [row] = await this.source.query<PlaceRow[]>(
-      `SELECT e.status, u.sowed_on AS sowedOn, v.kind,
+      `SELECT e.status, u.sowed_on AS sowedOn, v.kind, v.unit,
               c.unit_id AS correctedUnit, c.variable_id AS correctedVariable, c.observed_on AS correctedDay
        FROM experiment e
        JOIN unit u ON u.experiment_id = e.id AND u.id = ?
@@ -202,6 +203,6 @@ export class ReadingsService {
       correctedUnit === null
         ? null
         : { unitId: correctedUnit, variableId: correctedVariable ?? '', observedOn: correctedDay ?? '' };
-    return { status: row.status, sowedOn: row.sowedOn, kind: row.kind, corrected };
+    return { status: row.status, sowedOn: row.sowedOn, kind: row.kind, unit: row.unit, corrected };
   }
 }

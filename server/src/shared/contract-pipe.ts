@@ -21,13 +21,8 @@ export class ContractPipe implements PipeTransform {
       if (Buffer.isBuffer(value) && value.length > 0) return value;
       throw invalidField('', 'Send the bytes of the file as application/octet-stream.');
     }
-    const checked = check(metadata.metatype as new () => object, plainObject(value));
+    const checked = check(metadata.metatype as new () => object, value ?? {});
     if (!checked.ok) throw invalidFields(checked.fields);
     return checked.value;
   }
-}
-
-/** What was sent; no body at all is an object without fields. */
-function plainObject(value: unknown): unknown {
-  return value === undefined || value === null ? {} : value;
 }

@@ -13,6 +13,9 @@ import type { JoinedDevice } from './devices.service.ts';
 const LATEST_DAYS = 14;
 const DAY_MS = 86_400_000;
 
+/** What was on its way when the day was closed still counts. */
+const ON_ITS_WAY_MS = 2 * 60_000;
+
 /** Who made something, and on which day of the class. */
 export interface OwnWork {
   readonly student: Student;
@@ -70,13 +73,28 @@ export class OwnWorkService {
    * @throws ApiError `not_found`
    */
   async unit(device: JoinedDevice, student: Student, unitId: string): Promise<Unit> {
-    const unit = await this.source
-      .getRepository(Unit)
-      .findOne({ where: { id: unitId, experiment: { classId: device.classId } } });
+    const [unit] = await this.units(device, student, [unitId]);
     if (!unit) throw notFound();
-    const units = await this.source.getRepository(Unit).findBy({ experimentId: unit.experimentId });
-    if (!ownUnits(units, student).some((one) => one.id === unitId)) throw notFound();
     return unit;
+  }
+
+  /**
+   * Some units, when all are the student's own and of one experiment.
+   * @throws ApiError `not_found`
+   */
+  async units(device: JoinedDevice, student: Student, unitIds: readonly string[]): Promise<Unit[]> {
+    const units = this.source.getRepository(Unit);
+    const first = await units.findOne({
+      where: { id: unitIds[0] ?? '', experiment: { classId: device.classId } },
+    });
+    if (!first) throw notFound();
+    const all = await units.findBy({ experimentId: first.experimentId });
+    const own = new Map(ownUnits(all, student).map((unit) => [unit.id, unit]));
+    return unitIds.map((id) => {
+      const unit = own.get(id);
+      if (!unit) throw notFound();
+      return unit;
+    });
   }
 
   /**
@@ -90,13 +108,17 @@ export class OwnWorkService {
 
   /**
    * Refuses what was made after the teacher closed its day.
+   * @returns true when it says that it was made before, but comes late: a clock can be made to say so, and the teacher
+   *   decides
    * @throws ApiError `day_closed`
    */
-  async refuseClosed(experimentId: string, { day, madeAt }: OwnWork): Promise<void> {
+  async refuseClosed(experimentId: string, { day, madeAt }: OwnWork): Promise<{ isLate: boolean }> {
     const closedAt = await this.readings.closedAt(experimentId, day);
-    if (closedAt && madeAt > closedAt) {
+    if (!closedAt) return { isLate: false };
+    if (madeAt > closedAt) {
       throw new ApiError('day_closed', 'Your teacher closed this day. Show your teacher what you read.');
     }
+    return { isLate: this.clock.now().getTime() - closedAt.getTime() > ON_ITS_WAY_MS };
   }
 }
 

@@ -13,6 +13,10 @@ import type { JoinedDevice } from './devices.service.ts';
 import { OwnWorkService, ownUnits } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
 
+/** Why a reading is set aside that arrives after its day was closed. */
+export const LATE_WORDS = 'arrived after this day was closed';
+const BY_ITSELF = 'Bright Sprout';
+
 /** The pots of a student today, and the readings made of them. */
 @Injectable()
 export class PotsService {
@@ -53,7 +57,7 @@ export class PotsService {
       );
     }
     const unit = await this.work.unit(device, work.student, reading.unitId);
-    await this.work.refuseClosed(unit.experimentId, work);
+    const { isLate } = await this.work.refuseClosed(unit.experimentId, work);
     if (reading.supersedesId) {
       const corrected = await this.source.getRepository(Reading).findOneBy({ id: reading.supersedesId });
       if (corrected?.studentId !== work.student.id || corrected.observedOn !== work.day) {
@@ -61,7 +65,9 @@ export class PotsService {
       }
     }
     const dated = { ...reading, observedOn: work.day };
-    return this.readings.keep(unit.experimentId, readingId, dated, work.observer);
+    const kept = await this.readings.keep(unit.experimentId, readingId, dated, work.observer);
+    if (!isLate || kept.setAside !== null) return kept;
+    return this.readings.setAside(unit.experimentId, readingId, LATE_WORDS, BY_ITSELF);
   }
 
   async #potsOf(
@@ -90,6 +96,7 @@ export class PotsService {
       return [
         {
           experimentId,
+          teamId: unit.teamId,
           question: stored.experiment.question,
           unitId: unit.id,
           number: unit.number,

@@ -1,5 +1,5 @@
-import type { SowingItem, TickRequest, TickView } from '@bright-sprout/contract/sow';
-import type { StudentSowingView } from '@bright-sprout/contract/student';
+import type { SowingItem, TickView } from '@bright-sprout/contract/sow';
+import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
 import { treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -46,10 +46,9 @@ export class StudentSowingService {
    * Ticks an item of the team's own pots.
    * @throws ApiError `not_found`
    */
-  async tick(device: JoinedDevice, request: TickRequest): Promise<TickView[]> {
-    const { student, observer } = await this.work.of(device, undefined);
-    const units = await Promise.all(request.unitIds.map((id) => this.work.unit(device, student, id)));
-    const [first] = units;
+  async tick(device: JoinedDevice, { made, ...request }: StudentTickRequest): Promise<TickView[]> {
+    const { student, observer } = await this.work.of(device, made);
+    const [first] = await this.work.units(device, student, request.unitIds);
     return this.ticks.tick(first?.experimentId ?? '', request, observer.displayName, student.id);
   }
 

@@ -1,6 +1,6 @@
 import { type CareView } from '@bright-sprout/contract/care';
 import { type EntryView } from '@bright-sprout/contract/journal';
-import { TickRequest, type TickView } from '@bright-sprout/contract/sow';
+import type { TickView } from '@bright-sprout/contract/sow';
 import {
   PracticeRequest,
   type PracticeView,
@@ -8,6 +8,7 @@ import {
   StudentEntryRequest,
   studentRoutes,
   type StudentSowingView,
+  StudentTickRequest,
 } from '@bright-sprout/contract/student';
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { CareService } from '../care/index.ts';
@@ -38,7 +39,7 @@ export class StudentWorkController {
   }
 
   @Operation(studentRoutes.tickPot)
-  tick(@CurrentDevice() device: JoinedDevice, @Body() body: TickRequest): Promise<TickView[]> {
+  tick(@CurrentDevice() device: JoinedDevice, @Body() body: StudentTickRequest): Promise<TickView[]> {
     return this.sowings.tick(device, body);
   }
 
@@ -52,7 +53,7 @@ export class StudentWorkController {
     await this.work.experiment(device, experimentId);
     await this.work.refuseClosed(experimentId, work);
     if (!care.unitIds) throw notFound();
-    for (const unitId of care.unitIds) await this.work.unit(device, work.student, unitId);
+    await this.work.units(device, work.student, care.unitIds);
     return this.cares.keep(experimentId, careId, { ...care, happenedOn: work.day }, work.observer);
   }
 

@@ -21,6 +21,8 @@ const IDS_IN_PATHS = {
   entryId: uuid(),
   unitId: uuid(),
   practiceId: uuid(),
+  newUploadId: uuid(),
+  offsetKey: '0',
 };
 
 const IDS = { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() };

@@ -32,7 +32,7 @@ function Frame({
   readings: readonly ReadingView[];
 }) {
   const readings = useWithWaiting(stored, experiment.id);
-  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), keysOfChange);
+  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), keysOfChange, 'experiment');
   const [search, setSearch] = useSearchParams();
   const [first] = experiment.variables;
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
@@ -41,8 +41,7 @@ function Frame({
   const asked = search.get('day');
   const lastRead = lastDayMostRead(findings, experiment.units.length);
   const isReadToday = readings.some(({ observedOn }) => observedOn === experiment.today);
-  const looksBack =
-    pathname.endsWith('/compare') || (search.get('view') === 'progress' && !isReadToday);
+  const looksBack = pathname.endsWith('/compare') || (search.get('view') === 'progress' && !isReadToday);
   const begun = firstDay(experiment, readings, looksBack ? lastRead : undefined);
   const day = isCalendarDay(asked) ? asked : begun;
   const isLookingBack = looksBack && day === lastRead && day < experiment.today;

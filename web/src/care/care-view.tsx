@@ -71,6 +71,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
         madeAt: new Date().toISOString(),
         label: careText(body),
         reading: null,
+        picture: null,
         problem: null,
       });
     },
@@ -244,7 +245,6 @@ function potsText(
 function SillPhotos() {
   const { experiment, day } = useExperiment();
   const teacher = useQuery(sessionQuery).data;
-  const queries = useQueryClient();
   const file = useRef<HTMLInputElement>(null);
   const photos = (useQuery(journalQuery(experiment.id)).data ?? []).filter(
     (entry) => entry.unitId === null && entry.hasPicture && entry.happenedOn === day,
@@ -259,15 +259,15 @@ function SillPhotos() {
         experimentId: experiment.id,
         route: 'keepEntry',
         params: { experimentId: experiment.id, entryId },
-        body: { unitId: null, happenedOn: day, kind: 'photo', words: '', picture },
+        body: { unitId: null, happenedOn: day, kind: 'photo', words: '', picture: null },
         studentId: null,
         madeAt: new Date().toISOString(),
         label: 'Photo of the sill',
         reading: null,
+        picture,
         problem: null,
       });
     },
-    onSuccess: () => queries.invalidateQueries(journalQuery(experiment.id)),
   });
   return (
     <div className="sill-photos">

@@ -1,18 +1,20 @@
-import { compareRoutes, MOST_CLAIM_CHARACTERS } from '@bright-sprout/contract/compare';
+import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/contract/compare';
 import { claimDoubts, claimDoubtWords } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { call, conclusionsQuery } from '../shared/api/index.ts';
+import { conclusionsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { outbox, useTeacherItem } from '../shared/outbox/index.ts';
 import { ClaimNotes, FailureNote, shortDay } from '../shared/ui/index.ts';
 
 /** Claim, evidence, reasoning: the evidence is drafted from the numbers, the rest is written by people. */
 export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
   const { experiment } = useExperiment();
   const queries = useQueryClient();
+  const itemOf = useTeacherItem();
   const conclusions = useQuery(conclusionsQuery(experiment.id)).data ?? [];
   const [isOpen, setIsOpen] = useState(false);
   const [claim, setClaim] = useState('');
@@ -22,10 +24,16 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
   const text = ownEvidence ?? evidence.join('\n');
   const keep = useMutation({
     mutationFn: () =>
-      call(compareRoutes.keepConclusion, {
-        params: { experimentId: experiment.id, conclusionId: id },
-        body: { claim, reasoning, evidence: text },
-      }),
+      outbox.put(
+        itemOf({
+          id,
+          route: 'keepConclusion',
+          experimentId: experiment.id,
+          params: { experimentId: experiment.id, conclusionId: id },
+          body: { claim, reasoning, evidence: text },
+          label: 'A conclusion',
+        }),
+      ),
     onSuccess: () => {
       setClaim('');
       setReasoning('');

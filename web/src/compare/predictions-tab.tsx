@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, predictionsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { outbox, useTeacherItem } from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
 import { type ShownComparison, useComparison } from './compare-context.tsx';
@@ -116,13 +117,17 @@ function Choice({
   const { experiment } = useExperiment();
   const queries = useQueryClient();
   const experimentId = experiment.id;
+  const itemOf = useTeacherItem();
   const onSuccess = () => queries.invalidateQueries(predictionsQuery(experimentId));
   const add = useMutation({
-    mutationFn: () =>
-      call(compareRoutes.keepPrediction, {
-        params: { experimentId, predictionId: uuid() },
-        body: { choice },
-      }),
+    mutationFn: () => {
+      const id = uuid();
+      const params = { experimentId, predictionId: id };
+      const label = `A guess: ${choice}`;
+      return outbox.put(
+        itemOf({ id, route: 'keepPrediction', experimentId, params, body: { choice }, label }),
+      );
+    },
     onSuccess,
   });
   const last = guesses.at(-1);

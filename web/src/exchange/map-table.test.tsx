@@ -6,11 +6,17 @@ import MapTable from './map-table.tsx';
 function show(text: string): {
   sent: { path: string; body: { mapping: { roles: string[] } } }[];
   opened: string[];
+  parts: string[];
 } {
   const sent: { path: string; body: { mapping: { roles: string[] } } }[] = [];
   const opened: string[] = [];
+  const parts: string[] = [];
   globalThis.fetch = ((path: string, init: RequestInit) => {
-    sent.push({ path, body: JSON.parse(init.body as string) as never });
+    if (typeof init.body !== 'string') {
+      parts.push(new TextDecoder().decode(init.body as Uint8Array));
+      return Promise.resolve(new Response(null, { status: 204 }));
+    }
+    sent.push({ path, body: JSON.parse(init.body) as never });
     return Promise.resolve(new Response(JSON.stringify({ id: 'new' }), { status: 200 }));
   }) as unknown as typeof fetch;
   const rows = text.split('\n').map((line) => line.split(','));
@@ -23,7 +29,7 @@ function show(text: string): {
       />
     </QueryClientProvider>,
   );
-  return { sent, opened };
+  return { sent, opened, parts };
 }
 
 const roleOf = (column: string): string =>
@@ -33,7 +39,7 @@ const openButton = (): HTMLButtonElement =>
 
 describe('a foreign table', () => {
   test('is guessed, shown with what it gives, and sent with its mapping', async () => {
-    const { sent, opened } = show('weight,group\n4.1,dry\n5.2,dry\n6.3,wet\n6.1,wet');
+    const { sent, opened, parts } = show('weight,group\n4.1,dry\n5.2,dry\n6.3,wet\n6.1,wet');
     expect([roleOf('weight'), roleOf('group')]).toEqual(['value', 'treatment']);
     expect(
       screen.getByText('This gives 4 pots in 2 treatments (dry, wet) and 4 readings of weight.'),
@@ -41,6 +47,7 @@ describe('a foreign table', () => {
     fireEvent.change(screen.getByLabelText('Control'), { target: { value: 'dry' } });
     fireEvent.click(openButton());
     await waitFor(() => expect(opened).toEqual(['new']));
+    expect(parts.join('')).toBe('weight,group\r\n4.1,dry\r\n5.2,dry\r\n6.3,wet\r\n6.1,wet');
     expect(sent[0]).toMatchObject({
       path: '/api/files/new/table',
       body: {

@@ -11,11 +11,12 @@ import {
 } from '@bright-sprout/core/exchange';
 import { calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useMutation } from '@tanstack/react-query';
+import Papa from 'papaparse';
 import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Modal from 'react-bootstrap/Modal';
-import { call } from '../shared/api/index.ts';
+import { call, sendFile } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { ProblemTable } from './file-problems.tsx';
 import type { ForeignTable } from './open-file.tsx';
@@ -67,15 +68,17 @@ export default function MapTable({
   const change = (changes: Partial<TableMapping>): void => setMapping({ ...mapping, ...changes });
   const result = useMemo(() => readMapped(rows, mapping, table.fileName), [rows, mapping, table.fileName]);
   const open = useMutation({
-    mutationFn: () =>
-      call(exchangeRoutes.openTable, {
+    mutationFn: async () => {
+      const csv = new TextEncoder().encode(Papa.unparse(rows));
+      return call(exchangeRoutes.openTable, {
         params: { newExperimentId: table.id },
         body: {
           fileName: table.fileName,
-          rows: rows.map((row) => [...row]),
+          ...(await sendFile(csv)),
           mapping: { ...mapping, roles: [...mapping.roles] },
         },
-      }),
+      });
+    },
     onSuccess: onOpened,
   });
   const [header = [], ...body] = rows;

@@ -1,5 +1,7 @@
-import { exchangeRoutes, MOST_FILE_CHARACTERS } from '@bright-sprout/contract/exchange';
+import { exchangeRoutes } from '@bright-sprout/contract/exchange';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { MOST_FILE_BYTES } from '@bright-sprout/contract/uploads';
+import { MOST_TABLE_COLUMNS, MOST_TIDY_ROWS } from '@bright-sprout/core/exchange';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { FolderOpen } from 'lucide-react';
 import Papa from 'papaparse';
@@ -7,9 +9,11 @@ import { lazy, Suspense, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ApiFailure, call, experimentQuery, shelfQuery } from '../shared/api/index.ts';
+import { ApiFailure, call, experimentQuery, sendFile, shelfQuery } from '../shared/api/index.ts';
 import { FileProblems } from './file-problems.tsx';
-import { base64Of } from './base64.ts';
+
+/** Long enough for the header of any table. */
+const HEADER_CHARACTERS = 1_000_000;
 
 const MapTable = lazy(() => import('./map-table.tsx'));
 
@@ -73,28 +77,32 @@ export function OpenFile() {
 }
 
 async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | ForeignTable> {
-  if (file.size > MOST_FILE_CHARACTERS) throw tooLarge();
+  if (file.size > MOST_FILE_BYTES) throw tooLarge();
+  if (file.size === 0) throw emptyTable();
   const params = { newExperimentId: id };
-  if (/\.zip$/i.test(file.name)) {
-    return call(exchangeRoutes.openBundle, {
-      params,
-      body: { fileName: file.name, file: await base64Of(file) },
-    });
+  const fileName = file.name;
+  const bytes = new Uint8Array(await file.arrayBuffer());
+  if (/\.zip$/i.test(fileName)) {
+    return call(exchangeRoutes.openBundle, { params, body: { fileName, ...(await sendFile(bytes)) } });
   }
-  if (/\.xlsx$/i.test(file.name)) {
-    const sheets = await call(exchangeRoutes.readSheets, { body: { file: await base64Of(file) } });
-    return { id, fileName: file.name, sheets };
+  if (/\.xlsx$/i.test(fileName)) {
+    const sheets = await call(exchangeRoutes.readSheets, { body: await sendFile(bytes) });
+    return { id, fileName, sheets };
   }
-  const text = await file.text();
-  if (isOurs(text)) return call(exchangeRoutes.openTidy, { params, body: { fileName: file.name, text } });
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const text = new TextDecoder().decode(bytes);
+  if (isOurs(text)) {
+    return call(exchangeRoutes.openTidy, { params, body: { fileName, ...(await sendFile(bytes)) } });
+  }
+  const first = Papa.parse<string[]>(text.slice(0, HEADER_CHARACTERS), { preview: 1 }).data[0] ?? [];
+  if (first.length > MOST_TABLE_COLUMNS) throw tooWide(first.length);
+  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: MOST_TIDY_ROWS + 2 });
   if (data.length < 2) throw emptyTable();
-  return { id, fileName: file.name, sheets: [{ name: file.name, rows: data }] };
+  return { id, fileName, sheets: [{ name: fileName, rows: data }] };
 }
 
 /** A tidy table has the columns that one cannot do without; others are mapped by hand. */
 function isOurs(text: string): boolean {
-  const columns = (Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { preview: 1 }).data[0] ?? []).map(
+  const columns = (Papa.parse<string[]>(text.slice(0, HEADER_CHARACTERS), { preview: 1 }).data[0] ?? []).map(
     (cell) => cell.trim(),
   );
   const has = (...names: string[]): boolean => names.some((name) => columns.includes(name));
@@ -112,10 +120,18 @@ function emptyTable(): ApiFailure {
   });
 }
 
+function tooWide(columns: number): ApiFailure {
+  return new ApiFailure({
+    code: 'unreadable_file',
+    message: `This table has ${columns} columns; up to ${MOST_TABLE_COLUMNS} can be opened. Keep only the columns with readings.`,
+    fields: [],
+  });
+}
+
 function tooLarge(): ApiFailure {
   return new ApiFailure({
     code: 'too_large',
-    message: 'This file is too large: up to 20 million characters can be opened.',
+    message: 'This file is too large: files of up to 30 MB can be opened.',
     fields: [],
   });
 }

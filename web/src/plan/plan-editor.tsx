@@ -1,13 +1,22 @@
 import { PlanRequest } from '@bright-sprout/contract/plan';
-import type { Plan } from '@bright-sprout/core/design';
+import { isSamePart, type Plan, type PlanPart } from '@bright-sprout/core/design';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { createContext, type ReactNode, useContext, useEffect, useMemo, useState } from 'react';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
 import { FormProvider, get, useForm, type UseFormReturn, useWatch } from 'react-hook-form';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { fieldMessage } from '../shared/ui/index.ts';
 import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
-import { useSavePlan } from './use-save-plan.ts';
+import { type PlanBase, type PlanChange, PlanConflict, useSavePlan } from './use-save-plan.ts';
 
 const AUTOSAVE_MS = 500;
 
@@ -24,6 +33,10 @@ export interface PlanEditor {
   readonly problem: (field: string) => string | undefined;
   readonly state: 'saved' | 'saving' | 'not-valid' | 'failed';
   readonly error: unknown;
+  /** Parts that another window changed as well, and not alike. */
+  readonly conflict: readonly PlanPart[];
+  /** Says whose parts stand. */
+  readonly settle: (prefer: 'mine' | 'theirs') => void;
 }
 
 const Context = createContext<PlanEditor | undefined>(undefined);
@@ -39,46 +52,69 @@ export function usePlanEditor(): PlanEditor {
 export function PlanEditorProvider({ plan, children }: { plan: Plan; children: ReactNode }) {
   const { experiment } = useExperiment();
   const save = useSavePlan(experiment.id);
-  const [unsaved] = useState(() => unsavedOf(experiment.id, experiment.version));
+  const [unsaved] = useState(() => unsavedOf(experiment.id));
+  const base = useRef<PlanBase>(unsaved?.base ?? { version: experiment.version, plan });
   const form = useForm<PlanRequest>({
     resolver: classValidatorResolver(PlanRequest),
-    defaultValues: unsaved ?? { ...(structuredClone(plan) as PlanRequest), version: experiment.version },
+    defaultValues: formValues(unsaved?.plan ?? plan),
     mode: 'onChange',
   });
   const { control, formState, watch, handleSubmit, setValue, getValues } = form;
   const { mutate } = save;
+  const submit = useCallback(
+    (change: Pick<PlanChange, 'layout' | 'prefer'> = {}): void =>
+      void handleSubmit((request) => {
+        const sent = planIn(request);
+        mutate(
+          { base: base.current, plan: sent, ...change },
+          {
+            onSuccess: (saved) => {
+              if (!saved.plan) return;
+              base.current = { version: saved.version, plan: saved.plan };
+              takeOver(form, sent, saved.plan);
+            },
+          },
+        );
+      })(),
+    [form, handleSubmit, mutate],
+  );
   useEffect(() => {
-    if (unsaved) void handleSubmit((request) => mutate({ plan: structuredClone({ ...request }) }))();
-  }, [unsaved, handleSubmit, mutate]);
-
+    if (unsaved) submit();
+  }, [unsaved, submit]);
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
-    const submit = (): void => {
+    const now = (): void => {
       timer = undefined;
-      void handleSubmit((request) => mutate({ plan: structuredClone({ ...request }) }))();
+      submit();
     };
     const subscription = watch((_, { type }) => {
       if (type === undefined) return;
       clearTimeout(timer);
-      timer = setTimeout(submit, AUTOSAVE_MS);
+      timer = setTimeout(now, AUTOSAVE_MS);
     });
     return () => {
       subscription.unsubscribe();
       if (timer === undefined) return;
       clearTimeout(timer);
-      submit();
+      now();
     };
-  }, [watch, handleSubmit, mutate]);
-
+  }, [watch, submit]);
+  // What another window saved comes into a form that nothing was typed into since.
+  useEffect(() => {
+    if (!experiment.plan || experiment.version <= base.current.version || save.isPending) return;
+    const before = base.current.plan;
+    if (!isUntouched(before, planIn(getValues()))) return;
+    base.current = { version: experiment.version, plan: experiment.plan };
+    takeOver(form, before, experiment.plan);
+  }, [experiment.version, experiment.plan, save.isPending, form, getValues]);
   const isSaved = save.isSuccess || save.isIdle;
   useEffect(() => {
-    const keep = (): void => keepUnsaved(experiment.id, { ...getValues(), version: experiment.version });
+    const keep = (): void => keepUnsaved(experiment.id, { base: base.current, plan: planIn(getValues()) });
     if (!formState.isValid || !isSaved) keep();
     else forgetUnsaved(experiment.id);
     const subscription = watch(keep);
     return () => subscription.unsubscribe();
-  }, [formState.isValid, isSaved, save.submittedAt, experiment.id, experiment.version, watch, getValues]);
-
+  }, [formState.isValid, isSaved, save.submittedAt, experiment.id, watch, getValues]);
   const values = useWatch({ control }) as PlanRequest;
   const { layoutSeed, layoutMethod } = experiment.plan ?? plan;
   const { errors, isValid } = formState;
@@ -104,8 +140,10 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
           ...(changes.layoutSeed === undefined ? {} : { layoutSeed: changes.layoutSeed }),
           ...(changes.layoutMethod === undefined ? {} : { layoutMethod: changes.layoutMethod }),
         };
-        void handleSubmit((request) => mutate({ plan: structuredClone({ ...request }), layout }))();
+        submit({ layout });
       },
+      conflict: save.error instanceof PlanConflict ? save.error.parts : [],
+      settle: (prefer) => submit({ prefer }),
       problem: (field) => messageOf(get(errors, field)) ?? fieldMessage(save.error, field),
       state: save.isPending ? 'saving' : !isValid ? 'not-valid' : save.isError ? 'failed' : 'saved',
       error: save.error,
@@ -123,14 +161,39 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       save.isPending,
       save.isError,
       setValue,
-      handleSubmit,
-      mutate,
+      submit,
     ],
   );
   return (
     <FormProvider {...form}>
       <Context.Provider value={editor}>{children}</Context.Provider>
     </FormProvider>
+  );
+}
+
+/** A form's own copy of a plan: the version is the editor's. */
+function formValues(plan: Plan): PlanRequest {
+  return { ...(structuredClone(plan) as PlanRequest), version: 0 };
+}
+
+function planIn(values: PlanRequest): Plan {
+  const plan: Plan & { version?: number } = structuredClone(values);
+  delete plan.version;
+  return plan;
+}
+
+/** Brings what was saved into the form, but for parts that were typed on since they were sent. */
+function takeOver(form: UseFormReturn<PlanRequest>, sent: Plan, saved: Plan): void {
+  const now = planIn(form.getValues());
+  for (const part of Object.keys(saved) as PlanPart[]) {
+    if (isSamePart(now[part], saved[part]) || !isSamePart(now[part], sent[part])) continue;
+    form.setValue(part, structuredClone(saved[part]) as never, { shouldValidate: true });
+  }
+}
+
+function isUntouched(before: Plan, now: Plan): boolean {
+  return (Object.keys(before) as PlanPart[]).every(
+    (part) => part === 'layoutSeed' || part === 'layoutMethod' || isSamePart(before[part], now[part]),
   );
 }
 

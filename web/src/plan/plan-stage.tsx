@@ -1,5 +1,7 @@
+import type { PlanPart } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { experimentQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
@@ -72,7 +74,7 @@ function useIsCurrent(experimentId: string): boolean {
 
 function PlanPanel() {
   const [search, setSearch] = useSearchParams();
-  const { state, isPlanted } = usePlanEditor();
+  const { state, isPlanted, conflict, settle } = usePlanEditor();
   const asked = search.get('part');
   const part: Part = asked && asked in PARTS ? (asked as Part) : 'question';
   const open = (next: Part): void =>
@@ -116,6 +118,22 @@ function PlanPanel() {
         </span>
       </div>
       <div className="plan-part" id="plan-part" role="tabpanel" aria-labelledby={`part-${part}`}>
+        {conflict.length > 0 && (
+          <div className="note-attention" role="alert">
+            <p>
+              Another window changed {listWords(conflict.map((one) => PART_WORDS[one] ?? 'the plan'))} too.
+              What you typed is still here. Everything else is kept from both.
+            </p>
+            <div className="button-row">
+              <Button size="sm" onClick={() => settle('mine')}>
+                Keep mine
+              </Button>
+              <Button size="sm" variant="light" onClick={() => settle('theirs')}>
+                Take theirs
+              </Button>
+            </div>
+          </div>
+        )}
         {isPlanted && (
           <p className="note-attention">
             The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is
@@ -126,6 +144,36 @@ function PlanPanel() {
       </div>
     </section>
   );
+}
+
+/** Parts of a plan as they are called on the page. */
+const PART_WORDS: Partial<Record<PlanPart, string>> = {
+  question: 'the question',
+  hypothesis: 'the prediction',
+  kind: 'the kind',
+  cropId: 'the crop',
+  lotId: 'the packet',
+  factors: 'what is changed',
+  leftOut: 'the combinations',
+  replicates: 'the number of pots',
+  seedsPerUnit: 'the seeds in a pot',
+  plantsPerUnit: 'the plants in a pot',
+  containers: 'the containers',
+  measure: 'what is read',
+  alsoRead: 'what else is read',
+  sowOn: 'the sowing date',
+  lessonOn: 'the lesson date',
+  goal: 'the goal',
+  conditions: 'the conditions',
+  constants: 'what stays the same',
+  steps: 'the steps',
+  calendar: 'the days',
+  prediction: 'the guess',
+};
+
+function listWords(words: readonly string[]): string {
+  const each = [...new Set(words)];
+  return each.length < 2 ? (each[0] ?? '') : `${each.slice(0, -1).join(', ')} and ${each.at(-1) ?? ''}`;
 }
 
 const STATE_WORDS = {

@@ -1,4 +1,5 @@
 import { type ExperimentView, planRoutes } from '@bright-sprout/contract/plan';
+import type { Plan } from '@bright-sprout/core/design';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { call, experimentQuery } from '../shared/api/index.ts';
@@ -43,13 +44,14 @@ export function useLayout(): LayoutActions {
   return {
     shuffle: () => {
       if (!experiment.plan) return;
-      const { layoutMethod } = experiment.plan;
+      const plan = experiment.plan as Plan;
+      const { layoutMethod } = plan;
       const layout = {
         layoutSeed: freshSeed(),
         layoutMethod: layoutMethod === 'by_hand' ? ('random' as const) : layoutMethod,
       };
       savePlan.mutate(
-        { plan: { ...experiment.plan, version: experiment.version }, layout },
+        { base: { version: experiment.version, plan }, plan, layout },
         { onSuccess: () => setPast([...past, present]) },
       );
     },

@@ -57,8 +57,10 @@ export function FastSheet() {
         refuse(key, error instanceof ApiFailure ? error.message : 'Not kept. Try again.'),
       );
   };
-  const move = (row: number, column: number, rows: number): void => {
-    table.current?.querySelector<HTMLInputElement>(`[data-cell="${row + rows}:${column}"]`)?.focus();
+  const move = (row: number, column: number, rows: number): boolean => {
+    const next = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row + rows}:${column}"]`);
+    next?.focus();
+    return next != null;
   };
   const paste = (row: number, column: number, text: string): boolean => {
     const block = readBlock(text);

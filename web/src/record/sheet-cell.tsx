@@ -39,7 +39,8 @@ export function SheetCell({
   justRead: ((unit: UnitView, valueMm: number) => JustRead) | undefined;
   onText: (text: string) => void;
   onLeave: () => void;
-  onMove: (rows: number) => void;
+  /** Goes some rows down; false where there is none. */
+  onMove: (rows: number) => boolean;
   onPaste: (text: string) => boolean;
 }) {
   const text = state?.text ?? keptText(kept, variable);
@@ -56,7 +57,8 @@ export function SheetCell({
     const move = moves[event.key];
     if (move === undefined) return;
     event.preventDefault();
-    onMove(move);
+    // Leaving a cell keeps it; on the last row Enter leaves it where it is.
+    if (!onMove(move) && event.key === 'Enter') onLeave();
   };
   return (
     <td className={kept && !isNew ? 'is-kept' : isNew ? 'is-new' : ''}>

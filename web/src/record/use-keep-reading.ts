@@ -56,6 +56,7 @@ export function useKeepReadings() {
           madeAt: new Date().toISOString(),
           label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
           reading,
+          picture: null,
           problem: null,
         },
         (kept) => {

@@ -1,5 +1,11 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
-import { SOWING_ITEMS, type SowingItem, sowRoutes, type TickView } from '@bright-sprout/contract/sow';
+import {
+  SOWING_ITEMS,
+  type SowingItem,
+  sowRoutes,
+  type TickRequest,
+  type TickView,
+} from '@bright-sprout/contract/sow';
 import { treatmentsOf } from '@bright-sprout/core/design';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
@@ -10,8 +16,11 @@ import { useForm } from 'react-hook-form';
 import { StepTimer, useKeepExperiment } from '../plan/index.ts';
 import { call, ticksQuery } from '../shared/api/index.ts';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { outbox, useTeacherItem, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
+
+const NO_TICKS: readonly TickView[] = [];
 
 const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
   seeds: 'Seeds in',
@@ -23,7 +32,7 @@ const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
 /** What is ticked of each unit, kept up to date while tablets tick. */
 export function useTicks(): readonly TickView[] {
   const { experiment } = useExperiment();
-  return useQuery(ticksQuery(experiment.id)).data ?? [];
+  return useWithWaitingTicks(useQuery(ticksQuery(experiment.id)).data ?? NO_TICKS, experiment.id);
 }
 
 /** True when everything of a unit's sowing is ticked. */
@@ -130,10 +139,19 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
 function useTick() {
   const { experiment } = useExperiment();
   const queries = useQueryClient();
+  const itemOf = useTeacherItem();
   return useMutation({
-    mutationFn: (body: { unitIds: string[]; item: SowingItem; isDone: boolean }) =>
-      call(sowRoutes.tick, { params: { experimentId: experiment.id }, body }),
-    onSuccess: (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks),
+    mutationFn: (body: TickRequest) =>
+      outbox.put(
+        itemOf({
+          route: 'tick',
+          experimentId: experiment.id,
+          params: { experimentId: experiment.id },
+          body,
+          label: `Sowing: ${ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
+        }),
+        (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks as TickView[]),
+      ),
   });
 }
 

@@ -1,16 +1,18 @@
-import { compareRoutes, MOST_CLAIM_CHARACTERS, type StudentIdeasView } from '@bright-sprout/contract/compare';
+import { MOST_CLAIM_CHARACTERS, type StudentIdeasView } from '@bright-sprout/contract/compare';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { call } from '../shared/api/index.ts';
+import { outbox, useOutboxItems } from '../shared/outbox/index.ts';
 import { ClaimNotes, FailureNote } from '../shared/ui/index.ts';
 import { ideasQuery } from './queries.ts';
+import { type AtDevice, ownItem } from './use-keep-own.ts';
 
 /** What a student thinks: a guess before, a conclusion after. */
-export function IdeasScreen({ onBack }: { onBack: () => void }) {
-  const { data: ideas, error } = useQuery(ideasQuery);
+export function IdeasScreen({ at, onBack }: { at: AtDevice; onBack: () => void }) {
+  const { data, error } = useQuery(ideasQuery);
+  const ideas = useWithWaitingIdeas(data);
   return (
     <main className="ideas-screen">
       <Button variant="light" onClick={onBack}>
@@ -21,22 +23,29 @@ export function IdeasScreen({ onBack }: { onBack: () => void }) {
       {ideas?.map((idea) => (
         <section key={idea.experimentId} className="panel" aria-label={idea.question}>
           <h1>{idea.question}</h1>
-          {idea.choices.length > 0 && <Guess idea={idea} />}
-          {idea.measured > 0 && <Conclude idea={idea} />}
+          {idea.choices.length > 0 && <Guess idea={idea} at={at} />}
+          {idea.measured > 0 && <Conclude idea={idea} at={at} />}
         </section>
       ))}
     </main>
   );
 }
 
-function Guess({ idea }: { idea: StudentIdeasView }) {
+function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
   const queries = useQueryClient();
   const guess = useMutation({
-    mutationFn: (choice: string) =>
-      call(compareRoutes.keepOwnPrediction, {
-        params: { predictionId: uuid() },
-        body: { choice, experimentId: idea.experimentId },
-      }),
+    mutationFn: (choice: string) => {
+      const predictionId = uuid();
+      return outbox.put(
+        ownItem(at, {
+          route: 'keepOwnPrediction',
+          experimentId: idea.experimentId,
+          params: { predictionId },
+          body: { choice, experimentId: idea.experimentId },
+          label: `${at.displayName}: a guess`,
+        }),
+      );
+    },
     onSuccess: () => queries.invalidateQueries(ideasQuery),
   });
   if (!idea.canGuess) return idea.ownChoice ? <p>You guessed: {idea.ownChoice}.</p> : null;
@@ -67,17 +76,22 @@ function Guess({ idea }: { idea: StudentIdeasView }) {
   );
 }
 
-function Conclude({ idea }: { idea: StudentIdeasView }) {
+function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
   const queries = useQueryClient();
   const [claim, setClaim] = useState(idea.own?.claim ?? '');
   const [reasoning, setReasoning] = useState(idea.own?.reasoning ?? '');
   const [id, setId] = useState(() => uuid());
   const keep = useMutation({
     mutationFn: () =>
-      call(compareRoutes.keepOwnConclusion, {
-        params: { conclusionId: id },
-        body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
-      }),
+      outbox.put(
+        ownItem(at, {
+          route: 'keepOwnConclusion',
+          experimentId: idea.experimentId,
+          params: { conclusionId: id },
+          body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
+          label: `${at.displayName}: a conclusion`,
+        }),
+      ),
     onSuccess: () => {
       setId(uuid());
       return queries.invalidateQueries(ideasQuery);
@@ -129,4 +143,18 @@ function Conclude({ idea }: { idea: StudentIdeasView }) {
       </div>
     </Form>
   );
+}
+
+/** What a student thinks with the guesses that wait on this device. */
+function useWithWaitingIdeas(
+  ideas: readonly StudentIdeasView[] | undefined,
+): readonly StudentIdeasView[] | undefined {
+  const items = useOutboxItems();
+  return ideas?.map((idea) => {
+    const waiting = items.filter(
+      ({ route, experimentId }) => route === 'keepOwnPrediction' && experimentId === idea.experimentId,
+    );
+    const last = waiting.at(-1)?.body as { choice: string } | undefined;
+    return last ? { ...idea, ownChoice: last.choice } : idea;
+  });
 }

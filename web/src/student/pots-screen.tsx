@@ -29,7 +29,7 @@ export function PotsScreen({
   student: StudentPart;
   onAnother: () => void;
 }) {
-  const { pots, error, isLoading } = usePots(student.id);
+  const { pots, error, isLoading } = usePots(student);
   const sowingAnswer = useQuery(sowingQuery);
   const sowings = sowingAnswer.data ?? [];
   const [search, setSearch] = useSearchParams();
@@ -69,9 +69,9 @@ export function PotsScreen({
       />
     );
   }
-  if (place === 'ideas') return <IdeasScreen onBack={() => setPlace(undefined)} />;
+  if (place === 'ideas') return <IdeasScreen at={at} onBack={() => setPlace(undefined)} />;
   if (place === 'practice') return <PracticeScreen onBack={() => setPlace(undefined)} />;
-  if (sowing) return <SowingScreen sowing={sowing} onBack={() => setPlace(undefined)} />;
+  if (sowing) return <SowingScreen sowing={sowing} at={at} onBack={() => setPlace(undefined)} />;
   return (
     <main>
       <div className="student-who">

@@ -1,7 +1,8 @@
 import { compareRoutes } from '@bright-sprout/contract/compare';
+import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
-import { queryOptions, useQuery } from '@tanstack/react-query';
+import { type QueryClient, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call } from '../shared/api/index.ts';
 import { useOutboxItems } from '../shared/outbox/index.ts';
@@ -19,12 +20,35 @@ export const doorQuery = queryOptions({
   staleTime: DAY_MAY_END_MS,
 });
 
-/** The pots of the student at this device. */
-export const potsQuery = queryOptions({
-  queryKey: ['door', 'pots'],
-  queryFn: () => call(studentRoutes.pots, {}),
-  refetchInterval: ASK_AGAIN_MS,
-});
+/** The pots of the student at this device. What another student was shown is kept beside it. */
+export function potsQuery(studentId: string) {
+  return queryOptions({
+    queryKey: ['door', 'pots', studentId],
+    queryFn: () => call(studentRoutes.pots, {}),
+    refetchInterval: ASK_AGAIN_MS,
+  });
+}
+
+/**
+ * Pots that this device knows from other students, as they are for one who was not here before: without anybody's own
+ * reading, and only the team's.
+ */
+function potsOfOthers(
+  queries: QueryClient,
+  { teamId }: Pick<StudentPart, 'teamId'>,
+): StudentPotView[] | undefined {
+  const known = queries
+    .getQueriesData<StudentPotView[]>({ queryKey: ['door', 'pots'] })
+    .flatMap(([, pots]) => pots ?? []);
+  if (known.length === 0) return undefined;
+  const isShared = teamId === null || known.every((pot) => pot.teamId === null);
+  const own = known.filter((pot) => isShared || pot.teamId === teamId);
+  return [...new Map(own.map((pot) => [pot.unitId, pot])).values()].map((pot) => ({
+    ...pot,
+    own: null,
+    others: pot.others.map((other) => ({ ...other, own: null })),
+  }));
+}
 
 /** What the student's team sows now. */
 export const sowingQuery = queryOptions({
@@ -40,12 +64,19 @@ export const ideasQuery = queryOptions({
 });
 
 /** The pots with what still waits on this device in its place. */
-export function usePots(studentId: string): {
+export function usePots(student: StudentPart): {
   pots: readonly StudentPotView[] | undefined;
   error: unknown;
   isLoading: boolean;
 } {
-  const { data, error, isLoading } = useQuery(potsQuery);
+  const queries = useQueryClient();
+  const studentId = student.id;
+  const answer = useQuery(potsQuery(studentId));
+  const isOut = answer.error !== null || answer.fetchStatus === 'paused';
+  const data = useMemo(
+    () => answer.data ?? (isOut ? potsOfOthers(queries, student) : undefined),
+    [answer.data, isOut, queries, student],
+  );
   const items = useOutboxItems();
   const pots = useMemo(() => {
     const waiting = items
@@ -64,5 +95,5 @@ export function usePots(studentId: string): {
       };
     });
   }, [data, items, studentId]);
-  return { pots, error, isLoading };
+  return { pots, error: pots ? null : answer.error, isLoading: answer.isLoading };
 }

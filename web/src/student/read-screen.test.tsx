@@ -10,6 +10,7 @@ afterEach(cleanup);
 
 const POT: StudentPotView = {
   experimentId: 'e',
+  teamId: null,
   question: 'Why?',
   unitId: 'u',
   number: 4,

@@ -1,13 +1,14 @@
-import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/contract/sow';
-import { studentRoutes, type SowingPotView, type StudentSowingView } from '@bright-sprout/contract/student';
+import { SOWING_ITEMS, type SowingItem, type TickRequest, type TickView } from '@bright-sprout/contract/sow';
+import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Check } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { StepTimer } from '../plan/index.ts';
-import { call } from '../shared/api/index.ts';
+import { outbox, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { sowingQuery } from './queries.ts';
+import { type AtDevice, ownItem } from './use-keep-own.ts';
 
 const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
   seeds: 'Seeds in',
@@ -17,12 +18,33 @@ const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
 };
 
 /** Sowing day on a tablet: the steps, and ticks for the team's own pots. */
-export function SowingScreen({ sowing, onBack }: { sowing: StudentSowingView; onBack: () => void }) {
+export function SowingScreen({
+  sowing: stored,
+  at,
+  onBack,
+}: {
+  sowing: StudentSowingView;
+  at: AtDevice;
+  onBack: () => void;
+}) {
   const queries = useQueryClient();
+  const sowing = useWithWaitingPots(stored);
   const tick = useMutation({
-    mutationFn: (body: { unitIds: string[]; item: SowingItem; isDone: boolean }) =>
-      call(studentRoutes.tickPot, { body }),
-    onSuccess: () => queries.invalidateQueries({ queryKey: sowingQuery.queryKey }),
+    mutationFn: (body: TickRequest) =>
+      outbox.put(
+        ownItem(at, {
+          route: 'tickPot',
+          experimentId: sowing.experimentId,
+          params: {},
+          body,
+          label: `${at.displayName}: ${ITEM_WORDS[body.item]}`,
+        }),
+        (ticks) =>
+          queries.setQueryData(sowingQuery.queryKey, (known = []) =>
+            withTicks(known, sowing, ticks as TickView[]),
+          ),
+      ),
+    onSettled: () => queries.invalidateQueries({ queryKey: sowingQuery.queryKey }),
   });
   const done = sowing.pots.filter((pot) => SOWING_ITEMS.every((item) => pot.ticked.includes(item))).length;
   return (
@@ -97,4 +119,29 @@ function PotTicks({
       </div>
     </section>
   );
+}
+
+/** The pots with the ticks that wait on this device. */
+function useWithWaitingPots(sowing: StudentSowingView): StudentSowingView {
+  const ticks = sowing.pots.flatMap(({ unitId, ticked }) => ticked.map((item) => ({ unitId, item, by: '' })));
+  const shown = useWithWaitingTicks(ticks, sowing.experimentId);
+  return ticked(sowing, shown);
+}
+
+function ticked(sowing: StudentSowingView, ticks: readonly TickView[]): StudentSowingView {
+  return {
+    ...sowing,
+    pots: sowing.pots.map((pot) => ({
+      ...pot,
+      ticked: ticks.filter((tick) => tick.unitId === pot.unitId).map((tick) => tick.item),
+    })),
+  };
+}
+
+function withTicks(
+  known: readonly StudentSowingView[],
+  { experimentId }: StudentSowingView,
+  ticks: readonly TickView[],
+): StudentSowingView[] {
+  return known.map((one) => (one.experimentId === experimentId ? ticked(one, ticks) : one));
 }

@@ -2,8 +2,9 @@ import type { StudentIdeasView } from '@bright-sprout/contract/compare';
 import type { DoorView, StudentPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
+import { outbox } from '../shared/outbox/index.ts';
 import StudentApp from './student-app.tsx';
 
 const STUDENTS = [
@@ -23,6 +24,7 @@ const DOOR: DoorView = {
 
 const POT: StudentPotView = {
   experimentId: 'e',
+  teamId: null,
   question: 'Why?',
   unitId: 'u',
   number: 4,
@@ -151,6 +153,27 @@ describe('who is at the tablet', () => {
     fireEvent.submit(pin.closest('form')!);
     await waitFor(() => expect(sent[0]?.body).toEqual({ studentId: 'ada', pin: '1234' }));
   });
+
+  test('a picture can be chosen without network: its pots are the team’s, and the choice is sent before the rest', async () => {
+    const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+    const own = { id: 'r', value: 30, state: 'up', variableId: 'v' } as StudentPotView['own'];
+    client.setQueryData(['door', 'pots', 'ada'], [{ ...POT, own, isReadToday: false }]);
+    open(client);
+    fireEvent.click(await button('Somebody else'));
+    const network = globalThis.fetch;
+    globalThis.fetch = () => Promise.reject(new TypeError('Failed to fetch'));
+    fireEvent.click(await button('Ben'));
+    await screen.findByRole('heading', { name: 'Ben, your pots today' });
+    fireEvent.click(await button(/^4/));
+    fireEvent.click(await button(/not up|nothing/i));
+    await waitFor(() => expect(outbox.items().map(({ route }) => route)).toEqual(['chooseTile', 'keepPot']));
+    globalThis.fetch = network;
+    answers['PUT /api/door/student'] = () => ({ ...DOOR, studentId: 'ben' });
+    await act(() => outbox.flush());
+    await waitFor(() => expect(outbox.items()).toEqual([]));
+    expect(sent.map(({ path }) => path.split('/')[3])).toEqual(['student', 'readings']);
+    expect(sent[1]!.body).toMatchObject({ unitId: 'u', supersedesId: null, made: { studentId: 'ben' } });
+  });
 });
 
 describe('what a student thinks', () => {
@@ -159,7 +182,7 @@ describe('what a student thinks', () => {
     fireEvent.click(await button('What we think'));
     fireEvent.click(await button('Fed'));
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]!.body).toEqual({ choice: 'Fed', experimentId: 'e' });
+    expect(sent[0]!.body).toMatchObject({ choice: 'Fed', experimentId: 'e', made: { studentId: 'ada' } });
   });
 
   test('a guess that can no longer change is only shown', async () => {
@@ -199,6 +222,6 @@ describe('sowing day on a tablet', () => {
     const labels = screen.getAllByRole('button', { name: /Label in place/ });
     fireEvent.click(labels[0]!);
     await waitFor(() => expect(sent).toHaveLength(1));
-    expect(sent[0]!.body).toEqual({ unitIds: ['u'], item: 'label', isDone: true });
+    expect(sent[0]!.body).toMatchObject({ unitIds: ['u'], item: 'label', isDone: true });
   });
 });

@@ -1,17 +1,21 @@
 import { liveRoutes } from '@bright-sprout/contract/live';
-import { studentRoutes } from '@bright-sprout/contract/student';
+import { type DoorView, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import { v7 as uuid } from 'uuid';
 import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
 import { useChanges } from '../shared/live/index.ts';
 import { forgetQueries } from '../shared/offline/index.ts';
-import { confirmLeaving, useOutboxItems, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
+import { confirmLeaving, outbox, useOutboxItems, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { CodeScreen } from './code-screen.tsx';
 import { PotsScreen } from './pots-screen.tsx';
 import { doorQuery } from './queries.ts';
 import { TilesScreen } from './tiles-screen.tsx';
 import { ownerOf } from './use-keep-own.ts';
+
+/** What depends on who is at the device. */
+const OF_STUDENT = ['pots', 'sowing', 'ideas'] as const;
 
 const CHANGES = addressOf(liveRoutes.classChanges, {});
 
@@ -30,23 +34,24 @@ export default function StudentApp() {
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
   useOutboxOf(shown && ownerOf(shown));
-  useChanges(shown?.studentId ? CHANGES : undefined, keysOfChange);
+  useChanges(shown?.studentId ? CHANGES : undefined, keysOfChange, 'door');
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
     onSuccess: async () => {
-      await forgetQueries();
       setChoosing(false);
+      await queries.cancelQueries();
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'door' });
       await queries.resetQueries({ queryKey: ['door'] });
+      await forgetQueries();
     },
   });
   const choose = useMutation({
-    mutationFn: (body: { studentId: string; pin?: string }) => call(studentRoutes.chooseTile, { body }),
+    mutationFn: ({ studentId, pin }: { studentId: string; pin?: string }) =>
+      chosenDoor(door.data as DoorView, studentId, pin),
     onSuccess: async (chosen) => {
-      await queries.cancelQueries({ queryKey: doorQuery.queryKey });
+      await queries.cancelQueries({ queryKey: ['door'] });
       queries.setQueryData(doorQuery.queryKey, chosen);
-      void queries.resetQueries({ queryKey: ['door', 'pots'] });
-      void queries.resetQueries({ queryKey: ['door', 'sowing'] });
-      void queries.resetQueries({ queryKey: ['door', 'ideas'] });
+      for (const key of OF_STUDENT) void queries.invalidateQueries({ queryKey: ['door', key] });
       setChoosing(false);
     },
   });
@@ -114,4 +119,27 @@ function useChoosing(): [boolean, (isChoosing: boolean) => void] {
     setChoosing(next);
   };
   return [isChoosing, keep];
+}
+
+/**
+ * The door with a student in it. Without network a picture can be chosen all the same: the choice waits on this device
+ * before what the student makes, and a PIN is checked when it is sent.
+ */
+async function chosenDoor(door: DoorView, studentId: string, pin: string | undefined): Promise<DoorView> {
+  const student = door.students.find(({ id }) => id === studentId);
+  const result = await outbox.put({
+    id: uuid(),
+    owner: ownerOf(door),
+    experimentId: '',
+    route: 'chooseTile',
+    params: {},
+    body: { studentId, ...(pin ? { pin } : {}) },
+    studentId,
+    madeAt: new Date().toISOString(),
+    label: `${student?.displayName ?? 'Somebody'} is here`,
+    reading: null,
+    picture: null,
+    problem: null,
+  });
+  return result.isSent ? (result.answer as DoorView) : { ...door, studentId };
 }

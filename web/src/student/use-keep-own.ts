@@ -5,6 +5,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { findingText } from '../shared/experiment/index.ts';
+import type { OutboxItem } from '../shared/offline/index.ts';
 import { outbox, waitingReading } from '../shared/outbox/index.ts';
 import { potsQuery } from './queries.ts';
 
@@ -53,10 +54,11 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
           madeAt: new Date().toISOString(),
           label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
           reading,
+          picture: null,
           problem: null,
         },
         (own) =>
-          queries.setQueryData(potsQuery.queryKey, (pots = []) =>
+          queries.setQueryData(potsQuery(at.studentId).queryKey, (pots = []) =>
             pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own as ReadingView) : one)),
           ),
       );
@@ -68,11 +70,16 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
   });
 }
 
+/** What is shown of a pot; a picture as JPEG in base64. */
+export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'words'> {
+  readonly picture: string | null;
+}
+
 /** Keeps a photo, drawing or sentence of a pot. */
 export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => void) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (entry: Pick<StudentEntryRequest, 'kind' | 'words' | 'picture'>) => {
+    mutationFn: ({ picture, ...entry }: OwnEntry) => {
       const entryId = uuid();
       return outbox.put({
         id: entryId,
@@ -80,11 +87,18 @@ export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => vo
         experimentId: pot.experimentId,
         route: 'keepOwnEntry',
         params: { entryId },
-        body: { ...entry, experimentId: pot.experimentId, unitId: pot.unitId, happenedOn: at.door.today },
+        body: {
+          ...entry,
+          experimentId: pot.experimentId,
+          unitId: pot.unitId,
+          happenedOn: at.door.today,
+          picture: null,
+        },
         studentId: at.studentId,
         madeAt: new Date().toISOString(),
         label: `${at.displayName}, pot ${pot.number}: ${entry.kind}`,
         reading: null,
+        picture,
         problem: null,
       });
     },
@@ -120,11 +134,29 @@ export function useWater(at: AtDevice) {
           madeAt: new Date().toISOString(),
           label: `${at.displayName}: watered ${unitIds.length} pots`,
           reading: null,
+          picture: null,
           problem: null,
         });
       }
     },
   });
+}
+
+/** What a student ticks, guesses or concludes, written down before it is sent. */
+export function ownItem(
+  at: AtDevice,
+  item: Pick<OutboxItem, 'route' | 'params' | 'body' | 'experimentId' | 'label'>,
+): OutboxItem {
+  return {
+    id: uuid(),
+    owner: ownerOf(at.door),
+    studentId: at.studentId,
+    madeAt: new Date().toISOString(),
+    reading: null,
+    picture: null,
+    problem: null,
+    ...item,
+  };
 }
 
 /** To whom what a class makes on this device belongs. */

@@ -20,7 +20,7 @@ type Input<Path extends string, Body, Query> = ([ParamsOf<Path>] extends [never]
   ? object
   : { params: Record<ParamsOf<Path>, string> }) &
   ([Body] extends [never] ? object : { body: Body }) &
-  ([Query] extends [never] ? object : { query?: Query }) & { signal?: AbortSignal };
+  ([Query] extends [never] ? object : { query?: Query }) & { signal?: AbortSignal; bytes?: Uint8Array };
 
 /**
  * Calls an operation of the API.
@@ -43,7 +43,13 @@ export async function call<
 >(route: Route<Path, Body, Query, Answer>, input: Input<Path, Body, Query>): Promise<Answer>;
 export async function call(
   route: Route,
-  input: { params?: Record<string, string>; body?: object; query?: object; signal?: AbortSignal },
+  input: {
+    params?: Record<string, string>;
+    body?: object;
+    query?: object;
+    bytes?: Uint8Array;
+    signal?: AbortSignal;
+  },
 ): Promise<unknown> {
   const address = addressOf(route, input.params ?? {}, input.query);
   const answer = await fetch(address, {
@@ -51,6 +57,9 @@ export async function call(
     ...(input.signal ? { signal: input.signal } : {}),
     ...(input.body
       ? { headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(input.body) }
+      : {}),
+    ...(input.bytes
+      ? { headers: { 'Content-Type': 'application/octet-stream' }, body: input.bytes as BodyInit }
       : {}),
   }).catch(() => undefined);
   if (!answer) throw new ApiFailure(NO_ANSWER);

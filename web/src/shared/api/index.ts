@@ -1,4 +1,5 @@
 export { addressOf, ApiFailure, call } from './call.ts';
+export { isPassing, sendFile, timeFor } from './send-file.ts';
 export {
   careQuery,
   classesQuery,

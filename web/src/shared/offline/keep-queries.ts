@@ -10,46 +10,68 @@ const WRITE_AFTER_MS = 800;
 const READ_WITHIN_MS = 1000;
 
 interface KeptQueries {
+  readonly version: number;
   readonly keptAt: number;
   readonly state: DehydratedState;
 }
 
+/** Version of what is kept; another one is not read. */
+const VERSION = 2;
+
 const store = deviceStore();
-let isForgotten = false;
+let timer: ReturnType<typeof setTimeout> | undefined;
 
 /** Brings back what was fetched when this device was last online; it is fetched again as soon as it is used. */
 export async function restoreQueries(client: QueryClient): Promise<void> {
   const late = new Promise<undefined>((resolve) => setTimeout(() => resolve(undefined), READ_WITHIN_MS));
   const kept = (await Promise.race([store.kept(KEY).catch(() => undefined), late])) as
     KeptQueries | undefined;
-  if (!kept || Date.now() - kept.keptAt > OLDEST_MS) return;
+  if (!isReadable(kept, Date.now())) return;
   hydrate(client, kept.state);
   void client.invalidateQueries({ refetchType: 'none' });
 }
 
+/** True for what this version of the page wrote down in the last seven days. */
+export function isReadable(kept: KeptQueries | undefined, now: number): kept is KeptQueries {
+  return kept?.version === VERSION && now - kept.keptAt <= OLDEST_MS;
+}
+
 /** Writes down what was fetched, a moment after each change. */
 export function keepQueries(client: QueryClient): void {
-  let timer: ReturnType<typeof setTimeout> | undefined;
   client.getQueryCache().subscribe((event) => {
     if (event.type !== 'updated' || event.action.type !== 'success') return;
     clearTimeout(timer);
     timer = setTimeout(() => {
-      if (isForgotten) return;
-      const state = dehydrate(client, {
-        shouldDehydrateMutation: () => false,
-        shouldDehydrateQuery: ({ queryKey, state: { status } }) =>
-          status === 'success' &&
-          KEPT.includes(queryKey[0]) &&
-          !queryKey.some((word) => NOT_KEPT.includes(word)),
-      });
-      const kept: KeptQueries = { keptAt: Date.now(), state };
-      void store.keep(KEY, kept).catch(() => undefined);
+      void store.keep(KEY, keptOf(client, Date.now())).catch(() => undefined);
     }, WRITE_AFTER_MS);
   });
 }
 
-/** Removes the copies when somebody leaves this device. Nothing more is kept until the page is loaded anew. */
+/**
+ * What is to be kept: everything that was fetched once, also when asking for it again failed since. Else a second
+ * outage would find nothing.
+ */
+export function keptOf(client: QueryClient, keptAt: number): KeptQueries {
+  const state = dehydrate(client, {
+    shouldDehydrateMutation: () => false,
+    shouldDehydrateQuery: ({ queryKey, state: { data } }) =>
+      data !== undefined && KEPT.includes(queryKey[0]) && !queryKey.some((word) => NOT_KEPT.includes(word)),
+  });
+  const queries = state.queries.map((query) => ({
+    ...query,
+    state: {
+      ...query.state,
+      status: 'success' as const,
+      error: null,
+      fetchFailureCount: 0,
+      fetchFailureReason: null,
+    },
+  }));
+  return { version: VERSION, keptAt, state: { ...state, queries } };
+}
+
+/** Removes the copies when somebody leaves this device, and what was about to be written. */
 export async function forgetQueries(): Promise<void> {
-  isForgotten = true;
+  clearTimeout(timer);
   await store.forget(KEY).catch(() => undefined);
 }

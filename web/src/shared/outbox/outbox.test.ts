@@ -1,27 +1,47 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
-import { memoryStore, type OutboxItem } from '../offline/index.ts';
-import { ApiFailure } from '../api/index.ts';
+import { type DeviceStore, memoryStore, type OutboxItem } from '../offline/index.ts';
+import { ApiFailure, timeFor } from '../api/index.ts';
 import { Outbox } from './outbox.ts';
 
 const real = globalThis.fetch;
 let answers: (number | 'lost')[] = [];
+let open: (() => void)[] = [];
+let limits: AbortSignal[] = [];
 let sent: { path: string; body: Record<string, unknown> }[] = [];
 
 beforeEach(() => {
   answers = [];
   sent = [];
+  limits = [];
   globalThis.fetch = ((path: string, init: RequestInit) => {
     const answer = answers[sent.length] ?? 200;
-    sent.push({ path, body: JSON.parse(init.body as string) as Record<string, unknown> });
+    const body = init.body;
+    sent.push({
+      path,
+      body:
+        typeof body === 'string'
+          ? (JSON.parse(body) as Record<string, unknown>)
+          : { bytes: (body as Uint8Array).length },
+    });
+    if (init.signal) limits.push(init.signal);
     if (answer === 'lost') return Promise.reject(new TypeError('Failed to fetch'));
-    const code = { 400: 'invalid_fields', 401: 'not_joined', 409: 'no_tile', 503: 'database_unavailable' }[
-      answer
-    ];
-    const body = code ? { code, message: `Refused: ${code}.`, fields: [] } : { id: 'kept' };
-    return Promise.resolve(Response.json(body, { status: answer }));
+    if (typeof body !== 'string' && answer === 200)
+      return Promise.resolve(new Response(null, { status: 204 }));
+    const code = {
+      400: 'invalid_fields',
+      401: 'not_joined',
+      409: 'no_tile',
+      429: 'too_many_tries',
+      503: 'database_unavailable',
+      507: 'storage_full',
+    }[answer];
+    const content = code ? { code, message: `Refused: ${code}.`, fields: [] } : { id: 'kept' };
+    return Promise.resolve(Response.json(content, { status: answer }));
   }) as unknown as typeof fetch;
 });
 afterEach(() => {
+  for (const close of open) close();
+  open = [];
   globalThis.fetch = real;
 });
 
@@ -37,6 +57,7 @@ function item(id: string, changes: Partial<OutboxItem> = {}): OutboxItem {
     madeAt: '2026-05-04T09:00:00.000Z',
     label: 'Pot 1',
     reading: null,
+    picture: null,
     problem: null,
     ...changes,
   };
@@ -54,13 +75,16 @@ describe('the outbox', () => {
     expect(Date.parse((sent[0]!.body.made as { sentAt: string }).sentAt)).toBeGreaterThan(0);
   });
 
-  test.each([['lost'], [503], [401], [409]] as const)('keeps what could not be sent: %s', async (answer) => {
-    const store = memoryStore();
-    const outbox = new Outbox(store);
-    answers = [answer];
-    expect(await outbox.put(item('a'))).toEqual({ isSent: false });
-    expect((await store.items()).map(({ id, problem }) => [id, problem])).toEqual([['a', null]]);
-  });
+  test.each([['lost'], [503], [401], [409], [429], [507]] as const)(
+    'keeps what could not be sent: %s',
+    async (answer) => {
+      const store = memoryStore();
+      const outbox = new Outbox(store);
+      answers = [answer];
+      expect(await outbox.put(item('a'))).toEqual({ isSent: false });
+      expect((await store.items()).map(({ id, problem }) => [id, problem])).toEqual([['a', null]]);
+    },
+  );
 
   test('a refusal is said where it was typed, and is not kept', async () => {
     const outbox = new Outbox(memoryStore());
@@ -73,7 +97,7 @@ describe('the outbox', () => {
     const outbox = new Outbox(memoryStore());
     answers = ['lost', 400, 200];
     await outbox.put(item('a'));
-    const close = outbox.openFor('class c');
+    const close = opened(outbox, 'class c');
     await outbox.flush();
     expect(outbox.items()[0]?.problem).toBe('Refused: invalid_fields.');
     await outbox.flush();
@@ -88,7 +112,7 @@ describe('the outbox', () => {
     answers = ['lost', 'lost'];
     await outbox.put(item('a'));
     await outbox.put(item('b', { owner: 'teacher t', studentId: null }));
-    const close = outbox.openFor('teacher t');
+    const close = opened(outbox, 'teacher t');
     await outbox.flush();
     close();
     expect(outbox.items().map(({ id }) => id)).toEqual(['a']);
@@ -100,13 +124,15 @@ describe('the outbox', () => {
 
   test('goes out in the order it was made, and stops at the first that finds no way', async () => {
     const outbox = new Outbox(memoryStore());
-    answers = ['lost', 'lost', 'lost'];
+    answers = Array(50).fill('lost');
     await outbox.put(item('b', { madeAt: '2026-05-04T09:02:00.000Z' }));
     await outbox.put(item('a', { madeAt: '2026-05-04T09:01:00.000Z' }));
-    const close = outbox.openFor('class c');
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    expect(new Set(sent.slice(1).map(({ path }) => path))).toEqual(new Set(['/api/door/readings/a']));
+    answers = [];
     await outbox.flush();
-    expect(sent.at(2)?.path).toBe('/api/door/readings/a');
-    await outbox.flush();
+    await settled(outbox);
     close();
     expect(sent.slice(-2).map(({ path }) => path)).toEqual(['/api/door/readings/a', '/api/door/readings/b']);
     expect(outbox.items()).toEqual([]);
@@ -117,7 +143,7 @@ describe('the outbox', () => {
     const [one, other] = [new Outbox(store), new Outbox(store)];
     answers = ['lost'];
     await one.put(item('a'));
-    const closes = [one.openFor('class c'), other.openFor('class c')];
+    const closes = [opened(one, 'class c'), opened(other, 'class c')];
     await Promise.all([one.flush(), other.flush()]);
     for (const close of closes) close();
     expect(new Set(sent.map(({ path }) => path)).size).toBe(1);
@@ -130,9 +156,189 @@ describe('the outbox', () => {
     outbox.onSent(({ id }) => late.push(id));
     answers = ['lost'];
     await outbox.put(item('a'));
-    const close = outbox.openFor('class c');
+    const close = opened(outbox, 'class c');
     await outbox.flush();
     close();
     expect(late).toEqual(['a']);
   });
+
+  test('behind others that wait an item keeps its place, and its answer is still taken over', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    answers = ['lost'];
+    await outbox.put(item('a'));
+    const taken: unknown[] = [];
+    const next = item('b', { madeAt: '2026-05-04T09:01:00.000Z' });
+    expect(await outbox.put(next, (answer) => taken.push(answer))).toEqual({ isSent: false });
+    await settled(outbox);
+    close();
+    expect(sent.map(({ path }) => path.at(-1))).toEqual(['a', 'a', 'b']);
+    expect([taken, outbox.items()]).toEqual([[{ id: 'kept' }], []]);
+  });
+
+  test('trying again sends the very same id', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    answers = ['lost', 'lost', 200];
+    await outbox.put(item('a'));
+    await outbox.flush();
+    await outbox.flush();
+    close();
+    expect(sent.map(({ path }) => path)).toEqual(Array(3).fill('/api/door/readings/a'));
+  });
 });
+
+describe('a device that refuses to write', () => {
+  function refusing(): DeviceStore {
+    const full = (): Promise<never> => Promise.reject(new DOMException('full', 'QuotaExceededError'));
+    return { ...memoryStore(), putItem: full, keep: full };
+  }
+
+  test('holds what was made in memory, says so, and sends it when it can', async () => {
+    const outbox = new Outbox(refusing());
+    answers = ['lost'];
+    expect(await outbox.put(item('a'))).toEqual({ isSent: false });
+    expect([outbox.items().map(({ id }) => id), outbox.isUnsafe()]).toEqual([['a'], true]);
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    close();
+    expect(sent.at(-1)?.path).toBe('/api/door/readings/a');
+    expect([outbox.items(), outbox.isUnsafe()]).toEqual([[], false]);
+  });
+
+  test('that cannot even be read goes on with what it knew', async () => {
+    const outbox = new Outbox({ ...refusing(), items: () => Promise.reject(new Error('closed')) });
+    answers = ['lost', 'lost'];
+    await outbox.put(item('a'));
+    await outbox.put(item('b'));
+    expect(outbox.items().map(({ id }) => id)).toEqual(['a', 'b']);
+  });
+
+  test('keeps the words of a refusal that comes late', async () => {
+    const outbox = new Outbox(refusing());
+    answers = ['lost', 400];
+    await outbox.put(item('a'));
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    close();
+    expect(outbox.items()[0]?.problem).toBe('Refused: invalid_fields.');
+  });
+});
+
+describe('a picture', () => {
+  const BYTES = 150_000;
+  const picture = btoa('x'.repeat(BYTES));
+  const entry = (id: string) =>
+    item(id, { route: 'keepOwnEntry', params: { entryId: id }, body: { kind: 'photo' }, picture });
+
+  test('waits in the list and goes out in parts, then by its name', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    expect(await outbox.put(entry('p'))).toEqual({ isSent: false });
+    await settled(outbox);
+    close();
+    expect(sent.slice(0, -1).map(({ body }) => body.bytes)).toEqual([65_536, 65_536, BYTES - 131_072]);
+    const { uploadId } = sent.at(-1)!.body.picture as { uploadId: string };
+    expect(sent[1]!.path).toBe(`/api/door/uploads/${uploadId}/parts/65536`);
+    expect(sent.at(-1)).toMatchObject({
+      path: '/api/door/journal/p',
+      body: { kind: 'photo', picture: { size: BYTES } },
+    });
+  });
+
+  test('that finds no way holds no reading up, and goes on where it stopped, over a reload too', async () => {
+    const store = memoryStore();
+    const before = new Outbox(store);
+    const closeBefore = opened(before, 'class c');
+    await settled(before);
+    answers = [200, ...Array(50).fill('lost')];
+    await before.put(entry('p'));
+    await settled(before);
+    answers = [];
+    expect(before.progressOf('p')).toBeCloseTo(65_536 / BYTES);
+    await before.put(item('r', { madeAt: '2026-05-04T09:30:00.000Z' }));
+    expect(before.items().map(({ id }) => id)).toEqual(['p']);
+    closeBefore();
+    const after = new Outbox(store);
+    sent = [];
+    answers = [];
+    const close = opened(after, 'class c');
+    await settled(after);
+    close();
+    expect(sent.map(({ path }) => path.split('/').slice(-2).join('/'))).toEqual([
+      'parts/65536',
+      'parts/131072',
+      'journal/p',
+    ]);
+  });
+
+  test('is tried after all else that waits', async () => {
+    const outbox = new Outbox(memoryStore());
+    answers = Array(20).fill('lost');
+    await outbox.put(entry('p'));
+    await outbox.put(item('r', { madeAt: '2026-05-04T09:30:00.000Z' }));
+    sent = [];
+    answers = [];
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    close();
+    expect(sent[0]?.path).toBe('/api/door/readings/r');
+    expect(sent.at(-1)?.path).toBe('/api/door/journal/p');
+  });
+
+  test('of which the server lost parts is sent anew', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    globalThis.fetch = wrapped(globalThis.fetch, 'upload_incomplete');
+    await outbox.put(entry('p'));
+    await settled(outbox);
+    await outbox.flush();
+    await settled(outbox);
+    close();
+    expect(sent.filter(({ path }) => path.endsWith('/parts/0'))).toHaveLength(2);
+    expect(outbox.items()).toEqual([]);
+  });
+
+  test('as an earlier version of this page wrote it down is still sent', async () => {
+    const store = memoryStore();
+    await store.putItem(item('p', { route: 'keepOwnEntry', params: { entryId: 'p' }, body: { picture } }));
+    const outbox = new Outbox(store);
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    close();
+    expect(sent.at(-1)?.body.picture).toMatchObject({ size: BYTES });
+  });
+});
+
+test('time limits grow with what is sent', () => {
+  expect(timeFor(65_536)).toBeGreaterThan(timeFor(0) + 20_000);
+});
+
+/** Opens an outbox, which is closed after the test whatever happens. */
+function opened(outbox: Outbox, owner: string): () => void {
+  const close = outbox.openFor(owner);
+  open.push(close);
+  return close;
+}
+
+/** Waits until nothing is being sent. */
+async function settled(outbox: Outbox): Promise<void> {
+  for (let round = 0; round < 4; round += 1) {
+    await outbox.flush();
+    await new Promise((resolve) => setTimeout(resolve, 0));
+  }
+}
+
+/** Refuses the first request of an entry with a code. */
+function wrapped(inner: typeof fetch, code: string): typeof fetch {
+  let isFirst = true;
+  return ((path: string, init: RequestInit) => {
+    if (!path.includes('/journal/') || !isFirst) return inner(path, init);
+    isFirst = false;
+    return Promise.resolve(Response.json({ code, message: 'x', fields: [] }, { status: 409 }));
+  }) as typeof fetch;
+}

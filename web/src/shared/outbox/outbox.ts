@@ -1,44 +1,75 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
 import type { Route } from '@bright-sprout/contract/shared';
-import { ApiFailure, call } from '../api/index.ts';
-import { type DeviceStore, deviceStore, type OutboxItem } from '../offline/index.ts';
+import { ApiFailure, call, timeFor } from '../api/index.ts';
+import { type DeviceStore, deviceStore, type OutboxItem, upToDate } from '../offline/index.ts';
+import { PictureSender } from './picture-sender.ts';
 
 /** What became of something that was just put in. */
 export type PutResult = { readonly isSent: true; readonly answer: unknown } | { readonly isSent: false };
 
-const SEND_WITHIN_MS = 8000;
 const AGAIN_MS = 15_000;
 
 /** Codes that speak of the way to the server, or of who is at the device, and not of what was made. */
 const TRANSIENT: readonly string[] = [
   'server_error',
   'database_unavailable',
+  'storage_full',
+  'too_busy',
+  'took_too_long',
   'not_signed_in',
   'not_joined',
   'no_tile',
   'too_many_tries',
+  'upload_incomplete',
+];
+
+/** Routes of which the last that was made counts, so that none may pass another. */
+const CHANGES_OF_MIND: readonly string[] = [
+  'tick',
+  'tickPot',
+  'chooseTile',
+  'keepPrediction',
+  'keepOwnPrediction',
 ];
 
 /**
- * Keeps what is made on the device until the server has it. Every item is written down before it is sent; the
- * server stores the same id once, so sending again is safe, from another tab too.
+ * Keeps what is made on the device until the server has it. Every item is written down before it is sent, and is held in
+ * memory where the device refuses to write; the server stores the same id once, so sending again is safe, from another
+ * tab too. Readings and words go first: a picture on a slow line holds nothing up.
  */
 export class Outbox {
   readonly #store: DeviceStore;
+  readonly #pictures: PictureSender;
   readonly #listeners = new Set<() => void>();
   readonly #sentListeners = new Set<(item: OutboxItem) => void>();
+  /** What the device's store did not take. */
+  readonly #unwritten = new Map<string, OutboxItem>();
+  /** Items on their way at this moment. */
+  readonly #onTheWay = new Set<string>();
+  /** What takes over the answer of an item that was put in on this page. */
+  readonly #takers = new Map<string, (answer: unknown) => void>();
   #channel: BroadcastChannel | undefined;
   #items: readonly OutboxItem[] = [];
   #owner: string | undefined;
   #flushing: Promise<void> | undefined;
+  #isAskedAgain = false;
 
   constructor(store: DeviceStore = deviceStore()) {
     this.#store = store;
+    this.#pictures = new PictureSender(store, () => this.#tell());
     void this.#read();
   }
 
   /** Everything that waits, the oldest first. */
   items = (): readonly OutboxItem[] => this.#items;
+
+  /** True while something is held in memory only, and would be lost with this page. */
+  isUnsafe = (): boolean => this.#unwritten.size > 0;
+
+  /** How much of an item's picture has arrived, 0–1; undefined when it has none on its way. */
+  progressOf(id: string): number | undefined {
+    return this.#pictures.progressOf(id);
+  }
 
   /** Calls `listener` after each change, until the function given back is called. */
   subscribe = (listener: () => void): (() => void) => {
@@ -72,18 +103,21 @@ export class Outbox {
   }
 
   /**
-   * Writes an item down and tries to send it.
+   * Writes an item down and tries to send it. A picture goes by itself; and behind others that wait an item keeps its
+   * place, as it may build on them.
    * @param onAnswer takes over what the server answered before the item leaves, so that it is never out of sight
    * @throws ApiFailure when the server refuses it; it is then not kept, as its words are still on the screen
    */
   async put(item: OutboxItem, onAnswer?: (answer: unknown) => void): Promise<PutResult> {
-    await this.#store.putItem(item).catch(() => undefined);
-    await this.#changed();
+    const isBehind = this.#items.some((one) => this.#isAhead(one, item));
+    await this.#write(item);
+    if (onAnswer) this.#takers.set(item.id, onAnswer);
+    if (item.picture !== null || isBehind) {
+      void this.flush();
+      return { isSent: false };
+    }
     try {
-      const answer = await send(item);
-      onAnswer?.(answer);
-      await this.#remove(item.id);
-      return { isSent: true, answer };
+      return { isSent: true, answer: await this.#sendAndRemove(item) };
     } catch (thrown) {
       if (isTransient(thrown)) return { isSent: false };
       await this.#remove(item.id);
@@ -93,16 +127,19 @@ export class Outbox {
 
   /** Sends what waits, in the order it was made; once at a time, and where the browser can tell, in one tab. */
   flush(): Promise<void> {
+    if (this.#flushing) this.#isAskedAgain = true;
     this.#flushing ??= this.#alone().finally(() => {
       this.#flushing = undefined;
+      if (!this.#isAskedAgain) return;
+      this.#isAskedAgain = false;
+      void this.flush();
     });
     return this.#flushing;
   }
 
   /** Tries an item again that the server refused. */
   async retry(item: OutboxItem): Promise<void> {
-    await this.#store.putItem({ ...item, problem: null });
-    await this.#changed();
+    await this.#write({ ...item, problem: null });
     await this.flush();
   }
 
@@ -120,23 +157,90 @@ export class Outbox {
 
   async #flush(): Promise<void> {
     await this.#read();
-    for (const item of this.#items.filter((one) => one.owner === this.#owner && one.problem === null)) {
+    const own = this.#items.filter(
+      (one) => one.owner === this.#owner && one.problem === null && !this.#onTheWay.has(one.id),
+    );
+    const isLost = await this.#sendAll(own.filter((one) => one.picture === null));
+    if (!isLost) await this.#sendAll(own.filter((one) => one.picture !== null));
+  }
+
+  /** Gives true when there was no way to the server, so that the rest need not be tried. */
+  async #sendAll(items: readonly OutboxItem[]): Promise<boolean> {
+    for (const item of items) {
       try {
-        await send(item);
-        await this.#remove(item.id);
+        await this.#sendAndRemove(item);
         for (const listener of this.#sentListeners) listener(item);
       } catch (thrown) {
-        if (isLost(thrown)) return;
+        if (isLost(thrown)) return true;
         if (isTransient(thrown)) continue;
         const problem = thrown instanceof Error ? thrown.message : 'It was refused.';
-        await this.#store.putItem({ ...item, problem });
-        await this.#changed();
+        await this.#write({ ...item, problem });
       }
+    }
+    return false;
+  }
+
+  /** True when an item waits that another one, made after it, must not pass. */
+  #isAhead(earlier: OutboxItem, item: OutboxItem): boolean {
+    if (earlier.owner !== item.owner || earlier.problem !== null || earlier.picture !== null) return false;
+    return (
+      !this.#onTheWay.has(earlier.id) ||
+      (CHANGES_OF_MIND.includes(item.route) && earlier.route === item.route)
+    );
+  }
+
+  async #sendAndRemove(item: OutboxItem): Promise<unknown> {
+    this.#onTheWay.add(item.id);
+    try {
+      const answer = await this.#send(item);
+      this.#takers.get(item.id)?.(answer);
+      await this.#remove(item.id);
+      return answer;
+    } finally {
+      this.#onTheWay.delete(item.id);
     }
   }
 
+  /** Sends one item; what a student made says by whom and when. */
+  async #send(item: OutboxItem): Promise<unknown> {
+    const { route, params, body, studentId, madeAt, picture } = item;
+    const operation: Route = ROUTES[route];
+    const sent = picture === null ? {} : { picture: await this.#pictures.send(item, picture) };
+    const made =
+      studentId === null || route === 'chooseTile'
+        ? {}
+        : { made: { studentId, madeAt, sentAt: new Date().toISOString() } };
+    const answer = await call(
+      operation as never,
+      {
+        params,
+        body: { ...body, ...sent, ...made },
+        signal: AbortSignal.timeout(timeFor(0)),
+      } as never,
+    ).catch(async (thrown: unknown) => {
+      const isIncomplete = thrown instanceof ApiFailure && thrown.body.code === 'upload_incomplete';
+      if (isIncomplete) await this.#pictures.forget(item.id);
+      throw thrown;
+    });
+    await this.#pictures.forget(item.id);
+    return answer;
+  }
+
+  async #write(item: OutboxItem): Promise<void> {
+    try {
+      await this.#store.putItem(item);
+      this.#unwritten.delete(item.id);
+    } catch {
+      this.#unwritten.set(item.id, item);
+    }
+    await this.#changed();
+  }
+
   async #remove(id: string): Promise<void> {
+    this.#unwritten.delete(id);
+    this.#takers.delete(id);
     await this.#store.removeItem(id).catch(() => undefined);
+    await this.#pictures.forget(id);
     await this.#changed();
   }
 
@@ -146,24 +250,18 @@ export class Outbox {
   }
 
   async #read(): Promise<void> {
-    const items = await this.#store.items().catch(() => []);
-    this.#items = items.sort((a, b) => a.madeAt.localeCompare(b.madeAt) || a.id.localeCompare(b.id));
+    const written = await this.#store.items().catch(() => this.#items);
+    const items = new Map(written.map((item) => [item.id, upToDate(item)]));
+    for (const [id, item] of this.#unwritten) items.set(id, item);
+    this.#items = [...items.values()].sort(
+      (a, b) => a.madeAt.localeCompare(b.madeAt) || a.id.localeCompare(b.id),
+    );
+    this.#tell();
+  }
+
+  #tell(): void {
     for (const listener of this.#listeners) listener();
   }
-}
-
-/** Sends one item; what a student made says by whom and when. */
-function send({ route, params, body, studentId, madeAt }: OutboxItem): Promise<unknown> {
-  const made = studentId === null ? {} : { made: { studentId, madeAt, sentAt: new Date().toISOString() } };
-  const operation: Route = ROUTES[route];
-  return call(
-    operation as never,
-    {
-      params,
-      body: { ...body, ...made },
-      signal: AbortSignal.timeout(SEND_WITHIN_MS),
-    } as never,
-  );
 }
 
 function isTransient(thrown: unknown): boolean {
@@ -172,5 +270,9 @@ function isTransient(thrown: unknown): boolean {
 
 /** No way to the server, so that the rest need not be tried. */
 function isLost(thrown: unknown): boolean {
-  return isTransient(thrown) && thrown instanceof ApiFailure && thrown.body.code !== 'no_tile';
+  const isOfOne = thrown instanceof ApiFailure && ONE_ITEMS.includes(thrown.body.code);
+  return isTransient(thrown) && !isOfOne;
 }
+
+/** Codes that speak of one item or one student: others may still go through. */
+const ONE_ITEMS: readonly string[] = ['no_tile', 'upload_incomplete', 'took_too_long'];

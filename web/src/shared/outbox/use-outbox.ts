@@ -12,6 +12,11 @@ export function useOutboxItems(): readonly OutboxItem[] {
   return useSyncExternalStore(outbox.subscribe, outbox.items);
 }
 
+/** True while something is held in memory only, as the device's store is full or forbidden. */
+export function useIsUnsafe(): boolean {
+  return useSyncExternalStore(outbox.subscribe, outbox.isUnsafe);
+}
+
 /** Sends what waits of an owner while this is on the screen, and fetches anew what was stored late. */
 export function useOutboxOf(owner: string | undefined): void {
   const queries = useQueryClient();
@@ -20,7 +25,7 @@ export function useOutboxOf(owner: string | undefined): void {
     () =>
       outbox.onSent(({ experimentId }) => {
         void queries.invalidateQueries({ queryKey: ['experiment', experimentId] });
-        void queries.invalidateQueries({ queryKey: ['door', 'pots'] });
+        void queries.invalidateQueries({ queryKey: ['door'] });
       }),
     [queries],
   );

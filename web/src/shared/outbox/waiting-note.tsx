@@ -1,23 +1,28 @@
 import { CloudOff } from 'lucide-react';
-import { useRef, useSyncExternalStore } from 'react';
+import { useEffect, useRef, useSyncExternalStore } from 'react';
 import Button from 'react-bootstrap/Button';
+import { useIsStale } from '../live/index.ts';
 import type { OutboxItem } from '../offline/index.ts';
-import { outbox, useOutboxItems } from './use-outbox.ts';
+import { outbox, useIsUnsafe, useOutboxItems } from './use-outbox.ts';
 
 /** How much waits on this device, always in sight while anything does; a tap shows what. */
 export function WaitingNote() {
   const items = useOutboxItems();
   const isOnline = useSyncExternalStore(subscribeToNetwork, () => navigator.onLine);
+  const isUnsafe = useIsUnsafe();
+  useAskBeforeClosing(isUnsafe);
   const list = useRef<HTMLDialogElement>(null);
   const refused = items.filter((item) => item.problem !== null).length;
-  if (items.length === 0 && isOnline) return null;
+  const isStale = useIsStale();
+  if (items.length === 0 && isOnline && !isStale) return null;
   return (
     <>
       <button type="button" className="waiting-note" onClick={() => list.current?.showModal()}>
         <CloudOff size={18} aria-hidden="true" />
         <span role="status">
-          {items.length === 0 ? 'No network' : `${items.length} waiting on this device`}
+          {waitingWords(items.length, isOnline)}
           {refused > 0 && `, ${refused} refused`}
+          {isUnsafe && ': leave this page open'}
         </span>
       </button>
       <dialog ref={list} className="ask waiting-list" aria-label="Waiting on this device">
@@ -27,6 +32,13 @@ export function WaitingNote() {
             ? 'Nothing waits. You can go on without network; what you keep is sent when it is back.'
             : 'Kept here, also over a reload, and sent by itself when the network is back.'}
         </p>
+        {isStale && <p>What others save may not show here yet: the server has sent no news for a while.</p>}
+        {isUnsafe && (
+          <p className="note-attention" role="alert">
+            This device has no room for them, or is in a private window: they are held by this page only.
+            Leave it open until they are sent.
+          </p>
+        )}
         <ul>
           {items.map((item) => (
             <WaitingItem key={item.id} item={item} />
@@ -49,6 +61,7 @@ function WaitingItem({ item }: { item: OutboxItem }) {
   return (
     <li>
       <b>{item.label}</b>
+      <PictureProgress id={item.id} />
       {item.problem !== null && (
         <>
           <p className="field-problem">{item.problem}</p>
@@ -62,6 +75,33 @@ function WaitingItem({ item }: { item: OutboxItem }) {
       )}
     </li>
   );
+}
+
+function waitingWords(count: number, isOnline: boolean): string {
+  if (count > 0) return `${count} waiting on this device`;
+  return isOnline ? 'No news for a minute' : 'No network';
+}
+
+/** How far a picture is on its way. */
+function PictureProgress({ id }: { id: string }) {
+  const share = useSyncExternalStore(outbox.subscribe, () => outbox.progressOf(id));
+  if (share === undefined) return null;
+  return (
+    <>
+      {' '}
+      <progress max={1} value={share} aria-label="Sent of the picture" /> {Math.round(100 * share)} %
+    </>
+  );
+}
+
+/** The browser asks before a page is closed that holds what would be lost with it. */
+function useAskBeforeClosing(isUnsafe: boolean): void {
+  useEffect(() => {
+    if (!isUnsafe) return;
+    const ask = (event: BeforeUnloadEvent): void => event.preventDefault();
+    globalThis.addEventListener('beforeunload', ask);
+    return () => globalThis.removeEventListener('beforeunload', ask);
+  }, [isUnsafe]);
 }
 
 function subscribeToNetwork(listener: () => void): () => void {

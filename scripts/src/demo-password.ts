@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { writeWhole } from './tools.ts';
 
 const SYLLABLES = [
   'ba',
@@ -24,9 +25,10 @@ const SYLLABLES = [
 /** The demo teacher's password on this machine: made once, kept beside the data. */
 export function demoPassword(folder: string): string {
   const path = join(folder, 'demo-password');
-  if (existsSync(path)) return readFileSync(path, 'utf8').trim();
+  const known = existsSync(path) ? readFileSync(path, 'utf8').trim() : '';
+  if (known !== '') return known;
   const word = (): string => Array.from({ length: 3 }, () => SYLLABLES[randomInt(SYLLABLES.length)]).join('');
   const password = `${word()}-${word()}-${word()}`;
-  writeFileSync(path, password, { mode: 0o600 });
+  writeWhole(path, password);
   return password;
 }

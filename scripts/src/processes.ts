@@ -1,29 +1,64 @@
-import { type ChildProcess, spawn, type SpawnOptions } from 'node:child_process';
+import { type ChildProcess, execFileSync, spawn, type SpawnOptions } from 'node:child_process';
 import { existsSync, readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Trouble } from './tools.ts';
 
-/** True when a process with this id is running and its command line mentions `mark`. */
-export function isRunning(pid: number, mark: string): boolean {
-  try {
-    process.kill(pid, 0);
-  } catch {
-    return false;
-  }
-  const path = `/proc/${pid}/cmdline`;
-  return !existsSync(path) || readFileSync(path, 'utf8').includes(mark);
+/** A process that was started here. Numbers are given again to strangers, so it is known by when it began as well. */
+export interface OwnProcess {
+  readonly pid: number;
+  readonly began: string;
 }
 
-/** Asks a process to stop, waits, and ends it when it does not listen. */
-export async function stopProcess(pid: number, mark: string, patienceMs = 20_000): Promise<void> {
-  if (!isRunning(pid, mark)) return;
-  process.kill(pid, 'SIGTERM');
-  for (let waited = 0; waited < patienceMs; waited += 50) {
-    if (!isRunning(pid, mark)) return;
-    await sleep(50);
+/** When a process began, with the boot it belongs to; empty when there is none. */
+export function beginningOf(pid: number): string {
+  if (!isThere(pid)) return '';
+  const stat = `/proc/${pid}/stat`;
+  try {
+    if (existsSync(stat)) {
+      const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim();
+      // The name of the program stands in brackets and may hold anything; the 20th word behind them is the start.
+      const words = readFileSync(stat, 'utf8')
+        .replace(/^.*\) /s, '')
+        .split(' ');
+      return words[0] === 'Z' ? '' : `${boot} ${words[19] ?? ''}`;
+    }
+    return execFileSync('ps', ['-o', 'lstart=', '-p', String(pid)], { encoding: 'utf8' }).trim();
+  } catch {
+    return '';
   }
-  if (isRunning(pid, mark)) process.kill(pid, 'SIGKILL');
+}
+
+/** A child as it can be written down and found again. */
+export function ownProcess(child: Pick<ChildProcess, 'pid'>): OwnProcess {
+  const pid = child.pid ?? 0;
+  return { pid, began: beginningOf(pid) };
+}
+
+/** True while this very process runs; another one that got its number does not count. */
+export function isRunning({ pid, began }: OwnProcess): boolean {
+  return began !== '' && beginningOf(pid) === began;
+}
+
+/** Asks a process to stop, waits, and ends it when it does not listen. A stranger is never touched. */
+export async function stopProcess(own: OwnProcess, patienceMs = 20_000): Promise<void> {
+  if (!isRunning(own)) return;
+  process.kill(own.pid, 'SIGTERM');
+  for (let waited = 0; waited < patienceMs; waited += 25) {
+    if (!isRunning(own)) return;
+    await sleep(25);
+  }
+  if (isRunning(own)) process.kill(own.pid, 'SIGKILL');
+}
+
+function isThere(pid: number): boolean {
+  if (!Number.isInteger(pid) || pid <= 1) return false;
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === 'EPERM';
+  }
 }
 
 /** A script that ends by an error takes the process that it started with it. */
@@ -35,6 +70,34 @@ export function endWithThisProcess(child: ChildProcess): void {
   child.once('exit', () => process.off('exit', end));
 }
 
+/** Commands that run at this moment, each in a group of its own with whatever it starts. */
+const running = new Set<ChildProcess>();
+
+/** Asks every command that {@link runToEnd} started, and what those started, to stop; after `patienceMs` ends them. */
+export async function stopCommands(signal: NodeJS.Signals, patienceMs = 10_000): Promise<void> {
+  const groups = [...running].flatMap((child) => child.pid ?? []);
+  for (const group of groups) signalGroup(group, signal);
+  for (let waited = 0; waited < patienceMs && running.size > 0; waited += 50) await sleep(50);
+  for (const group of groups) signalGroup(group, 'SIGKILL');
+}
+
+function signalGroup(group: number, signal: NodeJS.Signals): void {
+  try {
+    process.kill(-group, signal);
+  } catch {
+    // Nobody of the group is left.
+  }
+}
+
+/** Calls `end` when the process that started this one is gone: npm does not pass every signal on. */
+export function watchParent(end: () => void): void {
+  const parent = process.ppid;
+  if (parent === 1) return;
+  setInterval(() => {
+    if (process.ppid !== parent) end();
+  }, 500).unref();
+}
+
 /** Runs a command to its end and gives its exit code; output goes to this terminal. */
 export function runToEnd(
   command: string,
@@ -42,7 +105,8 @@ export function runToEnd(
   options: SpawnOptions = {},
 ): Promise<number> {
   return new Promise((resolve, reject) => {
-    const child: ChildProcess = spawn(command, [...args], { stdio: 'inherit', ...options });
+    const child: ChildProcess = spawn(command, [...args], { stdio: 'inherit', detached: true, ...options });
+    follow(child);
     child.once('error', reject);
     child.once('exit', (code) => resolve(code ?? 1));
   });
@@ -55,13 +119,25 @@ export function runAndCollect(
   options: SpawnOptions = {},
 ): Promise<{ code: number; output: string }> {
   return new Promise((resolve, reject) => {
-    const child = spawn(command, [...args], { ...options, stdio: ['ignore', 'pipe', 'pipe'] });
+    const child = spawn(command, [...args], {
+      detached: true,
+      ...options,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    follow(child);
     const parts: Buffer[] = [];
     child.stdout.on('data', (part: Buffer) => parts.push(part));
     child.stderr.on('data', (part: Buffer) => parts.push(part));
     child.once('error', reject);
     child.once('close', (code) => resolve({ code: code ?? 1, output: Buffer.concat(parts).toString() }));
   });
+}
+
+function follow(child: ChildProcess): void {
+  running.add(child);
+  endWithThisProcess(child);
+  child.once('exit', () => running.delete(child));
+  child.once('error', () => running.delete(child));
 }
 
 /** A TCP port on loopback that nobody listens on at this moment. */
@@ -85,9 +161,16 @@ export function requireFreePort(port: number, host: string): Promise<void> {
       const words =
         error.code === 'EADDRINUSE'
           ? taken
-          : `Port ${port} cannot be used (${error.code}). Choose another: PORT=8081 npm start`;
+          : error.code === 'EADDRNOTAVAIL' || error.code === 'ENOTFOUND'
+            ? `HOST is "${host}", which is no address of this machine. Leave HOST out, or use 127.0.0.1, ::1 or 0.0.0.0.`
+            : `Port ${port} cannot be used (${error.code}). Choose another: PORT=8081 npm start`;
       reject(new Trouble(words));
     });
     server.listen(port, host, () => server.close(() => resolve()));
   });
+}
+
+/** A web address; an address of IPv6 stands in brackets. */
+export function addressOf(host: string, port: number): string {
+  return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 }

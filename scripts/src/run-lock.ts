@@ -1,12 +1,12 @@
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { isRunning, stopProcess } from './processes.ts';
-import { Trouble } from './tools.ts';
+import { isRunning, type OwnProcess, ownProcess, stopProcess } from './processes.ts';
+import { Trouble, writeWhole } from './tools.ts';
 
 interface LockFile {
-  readonly pid: number;
+  readonly run: OwnProcess;
   readonly address: string;
-  serverPid?: number;
+  readonly server?: OwnProcess;
 }
 
 /** The mark of one running Bright Sprout in a data folder. */
@@ -26,20 +26,20 @@ export class RunLock {
   static async take(folder: string, address: string): Promise<RunLock> {
     const path = join(folder, 'running.json');
     const earlier = readLock(path);
-    if (earlier && isRunning(earlier.pid, 'start.mjs')) {
+    if (earlier && isRunning(earlier.run)) {
       throw new Trouble(
         `Bright Sprout is running already: ${earlier.address}\nStop it there with Ctrl-C, or use another data folder with BRIGHT_SPROUT_DATA.`,
       );
     }
-    if (earlier?.serverPid !== undefined) await stopProcess(earlier.serverPid, 'main.js');
-    const lock = new RunLock(path, { pid: process.pid, address });
+    if (earlier?.server) await stopProcess(earlier.server);
+    const lock = new RunLock(path, { run: ownProcess(process), address });
     lock.#write();
     return lock;
   }
 
   /** Notes the server that this run started. */
-  noteServer(serverPid: number | undefined): void {
-    if (serverPid !== undefined) this.#content = { ...this.#content, serverPid };
+  noteServer(server: OwnProcess): void {
+    this.#content = { ...this.#content, server };
     this.#write();
   }
 
@@ -49,15 +49,19 @@ export class RunLock {
   }
 
   #write(): void {
-    writeFileSync(this.#path, JSON.stringify(this.#content), { mode: 0o600 });
+    writeWhole(this.#path, JSON.stringify(this.#content));
   }
 }
 
 function readLock(path: string): LockFile | undefined {
-  if (!existsSync(path)) return undefined;
   try {
-    return JSON.parse(readFileSync(path, 'utf8')) as LockFile;
+    const content = JSON.parse(readFileSync(path, 'utf8')) as Partial<LockFile>;
+    return isProcess(content.run) ? (content as LockFile) : undefined;
   } catch {
     return undefined;
   }
+}
+
+function isProcess(value: Partial<OwnProcess> | undefined): boolean {
+  return typeof value?.pid === 'number' && typeof value.began === 'string';
 }

@@ -1,10 +1,20 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
-import { endWithThisProcess, runToEnd, stopProcess } from './processes.ts';
+import {
+  addressOf,
+  endWithThisProcess,
+  type OwnProcess,
+  ownProcess,
+  runToEnd,
+  stopProcess,
+} from './processes.ts';
 import { Trouble } from './tools.ts';
 
 const START_TRIES = 300;
+
+/** The server closes what is open within two seconds; a little more for a busy machine. */
+const STOP_PATIENCE_MS = 8000;
 
 /** Where a server finds its database and what it listens on. */
 export interface ServerSettings {
@@ -19,6 +29,9 @@ export interface ServerSettings {
 /** A server that answers. */
 export interface RunningServer {
   readonly child: ChildProcess;
+  readonly own: OwnProcess;
+  /** Called when it ends without being asked to. */
+  onUnexpectedEnd(listener: () => void): void;
   stop(): Promise<void>;
 }
 
@@ -78,13 +91,26 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     detached: true,
   });
   endWithThisProcess(child);
-  const address = `http://${settings.host}:${settings.port}/api/health`;
+  const own = ownProcess(child);
+  let stopping = false;
+  const stop = async (): Promise<void> => {
+    stopping = true;
+    await stopProcess(own, STOP_PATIENCE_MS);
+  };
+  const health = `${addressOf(settings.host, settings.port)}/api/health`;
   for (let attempt = 0; attempt < START_TRIES; attempt += 1) {
-    if (child.exitCode !== null) break;
-    const answer = await fetch(address).catch(() => undefined);
-    if (answer?.ok) return { child, stop: () => stopProcess(child.pid ?? 0, 'main.js') };
+    if (child.exitCode !== null || child.signalCode !== null) break;
+    // Any answer will do: a database that is away for a moment is no reason to end the server.
+    const answer = await fetch(health).catch(() => undefined);
+    if (answer) {
+      const onUnexpectedEnd = (listener: () => void): void => {
+        if (child.exitCode !== null || child.signalCode !== null) listener();
+        else child.once('exit', () => stopping || listener());
+      };
+      return { child, own, onUnexpectedEnd, stop };
+    }
     await sleep(100);
   }
-  await stopProcess(child.pid ?? 0, 'main.js');
+  await stop();
   throw new Trouble('The server did not start; the lines above say why.');
 }

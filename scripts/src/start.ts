@@ -1,10 +1,12 @@
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { buildIfChanged } from './build.ts';
 import { demoPassword } from './demo-password.ts';
+import { isUpToDate, migrationNames } from './migration-state.ts';
 import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
-import { requireFreePort } from './processes.ts';
+import { type Kept, keepRunning } from './keep-running.ts';
+import { addressOf, requireFreePort, stopCommands, watchParent } from './processes.ts';
 import { RunLock } from './run-lock.ts';
 import {
   type RunningServer,
@@ -14,9 +16,7 @@ import {
   startServer,
 } from './server-process.ts';
 import { DEMO_EMAIL } from './temporary-application.ts';
-import { Trouble } from './tools.ts';
-
-const DATABASE_RESTARTS = 5;
+import { Trouble, writeWhole } from './tools.ts';
 
 /** What was started, in the order in which it is to be stopped. */
 const started: { lock?: RunLock; server?: RunningServer; database?: PrivateDatabase } = {};
@@ -25,6 +25,7 @@ let isStopping = false;
 /** Starts everything and stays until it is told to stop. */
 export async function start(root: string, args: readonly string[]): Promise<void> {
   stopOnSignals();
+  watchParent(() => void stopAll(0));
   try {
     await run(root, args);
   } catch (error) {
@@ -44,7 +45,7 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   const folder = resolve(root, process.env.BRIGHT_SPROUT_DATA ?? '.data');
   const host = process.env.HOST ?? '127.0.0.1';
   const port = portFrom(process.env.PORT);
-  const address = `http://${host}:${port}`;
+  const address = addressOf(host, port);
   makeFolder(folder);
   started.lock = await RunLock.take(folder, address);
   await requireFreePort(port, host);
@@ -65,17 +66,26 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   const password = demoPassword(folder);
   const hasDemo = await prepare(settings, folder, stamp, password, fresh, external !== undefined);
   if (isStopping) return;
-  started.server = await startServer(settings);
-  started.lock.noteServer(started.server.child.pid);
-  started.server.child.once('exit', (code) => {
-    if (isStopping) return;
-    console.error(
-      `\nThe server ended by itself (code ${code}). Everything saved is kept; start it again with npm start.\n`,
-    );
-    void stopAll(1);
+  await startKept({
+    name: 'the server',
+    start: async (ended) => {
+      started.server = await startServer(settings);
+      started.lock?.noteServer(started.server.own);
+      started.server.onUnexpectedEnd(ended);
+    },
   });
-  if (database) keepDatabaseRunning(folder, database, DATABASE_RESTARTS);
-  stopWithParent();
+  if (database) {
+    const databasePort = Number(new URL(database.appUrl).port);
+    const again = keepRunning({
+      ...KEPT,
+      name: 'the database',
+      start: async (ended) => {
+        started.database = await startPrivateDatabase(folder, { port: databasePort });
+        started.database.onUnexpectedEnd(ended);
+      },
+    });
+    database.onUnexpectedEnd(again);
+  }
   console.log(`\nBright Sprout is ready: ${address}`);
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
@@ -84,7 +94,8 @@ async function run(root: string, args: readonly string[]): Promise<void> {
 }
 
 /**
- * Migrations and the demo, skipped when this very build prepared this very folder before. Gives whether the demo
+ * Migrations and the demo, skipped when this very build prepared this very folder before and nobody has put other data
+ * into it since, as from a backup. Gives whether the demo
  * teacher can sign in with the password of this folder.
  */
 async function prepare(
@@ -98,11 +109,15 @@ async function prepare(
   const mark = join(folder, 'prepared');
   const wantsDemo = process.env.BRIGHT_SPROUT_DEMO !== 'off' || fresh;
   const prepared = `${stamp} ${wantsDemo ? 'with' : 'without'} demo`;
-  const isPrepared = !isExternal && existsSync(mark) && readFileSync(mark, 'utf8') === prepared;
+  const isPrepared =
+    !isExternal &&
+    existsSync(mark) &&
+    readFileSync(mark, 'utf8') === prepared &&
+    (await isUpToDate(settings.migrationUrl, migrationNames(settings.root)));
   if (isPrepared && !fresh) return wantsDemo;
   await runMigrations(settings);
   const hasDemo = wantsDemo && (await runLoadDemo(settings, password, fresh));
-  if (hasDemo === wantsDemo) writeFileSync(mark, prepared);
+  if (hasDemo === wantsDemo) writeWhole(mark, prepared);
   return hasDemo;
 }
 
@@ -131,27 +146,17 @@ function makeFolder(folder: string): void {
   }
 }
 
-function keepDatabaseRunning(folder: string, database: PrivateDatabase, restartsLeft: number): void {
-  const port = Number(new URL(database.appUrl).port);
-  database.onUnexpectedEnd(() => {
-    if (isStopping) return;
-    if (restartsLeft === 0) {
-      console.error('\nThe database keeps ending by itself; see mariadb.log in the data folder.\n');
-      void stopAll(1);
-      return;
-    }
-    console.error('the database ended by itself; starting it again …');
-    startPrivateDatabase(folder, { port }).then(
-      (next) => {
-        started.database = next;
-        keepDatabaseRunning(folder, next, restartsLeft - 1);
-      },
-      (error: unknown) => {
-        console.error(error instanceof Trouble ? error.message : error);
-        void stopAll(1);
-      },
-    );
-  });
+const KEPT: Pick<Kept, 'isStopping' | 'say'> = {
+  isStopping: () => isStopping,
+  say: (words) => {
+    if (!isStopping) console.error(words);
+  },
+};
+
+/** Starts something for the first time, when it must succeed, and keeps it running from then on. */
+async function startKept(kept: Pick<Kept, 'name' | 'start'>): Promise<void> {
+  const again = keepRunning({ ...KEPT, ...kept });
+  await kept.start(again);
 }
 
 function stopOnSignals(): void {
@@ -160,19 +165,11 @@ function stopOnSignals(): void {
   }
 }
 
-/** npm does not pass every signal on, so when it is gone we go too. */
-function stopWithParent(): void {
-  const parent = process.ppid;
-  if (parent === 1) return;
-  setInterval(() => {
-    if (process.ppid !== parent) void stopAll(0);
-  }, 500).unref();
-}
-
 async function stopAll(code: number): Promise<void> {
   if (isStopping) return;
   isStopping = true;
-  if (started.server) console.log('stopping …');
+  console.log('stopping …');
+  await stopCommands('SIGTERM', 3000);
   await started.server?.stop();
   await started.database?.stop();
   started.lock?.release();

@@ -19,6 +19,9 @@ export interface TemporaryApplication {
   readonly password: string;
   readonly databaseUrl: string;
   readonly rootUrl: string;
+  /** Where its database is. */
+  readonly folder: string;
+  serverPid(): number;
   /** Ends the server as a power cut would and starts it again on the same database. */
   crashAndRestart(): Promise<void>;
   /** Kills the database as a power cut would, waits, and starts it again on the same port; the server stays. */
@@ -55,6 +58,8 @@ export async function startTemporaryApplication(
     password,
     databaseUrl: database.appUrl,
     rootUrl: database.rootUrl,
+    serverPid: () => server.own.pid,
+    folder,
     crashAndRestart: async () => {
       server.child.kill('SIGKILL');
       server = await startServer(settings);

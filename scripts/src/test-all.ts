@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfChanged } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
-import { runAndCollect, runToEnd } from './processes.ts';
+import { runAndCollect, runToEnd, stopCommands, watchParent } from './processes.ts';
 import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
 
 /** Tests that passed and failed in one suite. */
@@ -14,7 +14,7 @@ interface Tally {
 
 /** Runs every suite, prints `N passed, N failed` over all, and gives the exit code. */
 export async function testAll(root: string): Promise<number> {
-  for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => process.exit(130));
+  stopOnSignals();
   try {
     ensureTool(MARIADB);
     ensureTool(CHROMIUM);
@@ -23,9 +23,17 @@ export async function testAll(root: string): Promise<number> {
     console.error(`\n${error.message}\n\n0 passed, 1 failed`);
     return 1;
   }
-  // Type-aware lint and a Jest worker have one thread each: side by side they use both cores.
-  const [checks, units] = await Promise.all([sourceChecks(root), jestTests(root, [])]);
-  const tallies: Tally[] = [...checks, units, await builtForBrowser(root), await browserTests(root)];
+  // The threads of the server's tests run what is built. Type-aware lint and a Jest worker have one thread each: side
+  // by side they use both cores.
+  const types = await sourceChecks(root, ['types']);
+  const [checks, units] = await Promise.all([sourceChecks(root, ['lint', 'format']), jestTests(root, [])]);
+  const tallies: Tally[] = [
+    ...types,
+    ...checks,
+    units,
+    await builtForBrowser(root),
+    await browserTests(root),
+  ];
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,
@@ -34,15 +42,29 @@ export async function testAll(root: string): Promise<number> {
   return total.failed === 0 ? 0 : 1;
 }
 
-/** Types, lint and format, one after the other; each tells what it found when it is done. */
-async function sourceChecks(root: string): Promise<Tally[]> {
-  const checks = {
-    types: ['node_modules/typescript/bin/tsc', '-b'],
-    lint: ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
-    format: ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+const CHECKS = {
+  types: ['node_modules/typescript/bin/tsc', '-b'],
+  lint: ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
+  format: ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
+} as const;
+
+/** Whatever way the tests are stopped, nothing that they started is left running. */
+function stopOnSignals(): void {
+  let isStopping = false;
+  const stop = (): void => {
+    if (isStopping) return;
+    isStopping = true;
+    void stopCommands('SIGINT').then(() => process.exit(130));
   };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, stop);
+  watchParent(stop);
+}
+
+/** Types, lint and format, one after the other; each tells what it found when it is done. */
+async function sourceChecks(root: string, names: readonly (keyof typeof CHECKS)[]): Promise<Tally[]> {
   const tallies: Tally[] = [];
-  for (const [name, args] of Object.entries(checks)) {
+  for (const name of names) {
+    const args = CHECKS[name];
     const { code, output } = await runAndCollect(process.execPath, args, { cwd: root });
     console.log(`\n== ${name}: ${code === 0 ? 'nothing found' : `failed\n${output}`}`);
     tallies.push(code === 0 ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });

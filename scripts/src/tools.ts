@@ -1,9 +1,32 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync } from 'node:fs';
+import { existsSync, renameSync, writeFileSync } from 'node:fs';
 import { delimiter, join } from 'node:path';
 
 /** Something that stops the script, said in words that tell what to do. */
 export class Trouble extends Error {}
+
+/**
+ * Writes a file whole or not at all, readable by its owner only: a run that is cut short leaves the old one.
+ * @throws Trouble when it cannot be written
+ */
+export function writeWhole(path: string, text: string): void {
+  try {
+    writeFileSync(`${path}.new`, text, { mode: 0o600 });
+    renameSync(`${path}.new`, path);
+  } catch (error) {
+    throw new Trouble(inWords(path, error as NodeJS.ErrnoException));
+  }
+}
+
+function inWords(path: string, error: NodeJS.ErrnoException): string {
+  const why =
+    error.code === 'ENOSPC'
+      ? 'the disk is full. Make room'
+      : error.code === 'EROFS' || error.code === 'EACCES' || error.code === 'EPERM'
+        ? 'the folder cannot be written to. Allow it'
+        : `${error.message}. Mend it`;
+  return `${path} could not be written: ${why}, or choose another folder with BRIGHT_SPROUT_DATA.`;
+}
 
 /** A Debian package and the programs that it brings. */
 interface Tool {

@@ -55,6 +55,5 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use('/api/openapi.json', (_request: Request, response: Response) => {
     response.json(description);
   });
-  app.enableShutdownHooks();
   return app;
 }

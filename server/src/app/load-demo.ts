@@ -35,13 +35,17 @@ export async function demoHasPassword(app: INestApplicationContext, password: st
   return teacher !== undefined;
 }
 
+/** True when the demo teacher of this password is there and loading was cut short: it is marked at the very end. */
+export async function isDemoHalf(app: INestApplicationContext, password: string): Promise<boolean> {
+  const teacher = await app.get(TeachersService).find({ email: DEMO_EMAIL, password });
+  return teacher?.isDemo === false;
+}
+
 /** Makes the made-up school anew: its teacher and experiments are replaced, all others stay untouched. */
 export async function loadDemo(app: INestApplicationContext, password: string): Promise<void> {
   const source = app.get<DataSource>(getDataSourceToken());
   await source.getRepository(Teacher).delete({ email: DEMO_EMAIL });
-  const teacher = await app
-    .get(TeachersService)
-    .register({ ...DEMO_TEACHER, email: DEMO_EMAIL, password }, true);
+  const teacher = await app.get(TeachersService).register({ ...DEMO_TEACHER, email: DEMO_EMAIL, password });
   const clock = app.get(Clock);
   const today = clock.today(teacher.timeZone);
   for (const { cropId, name, ...figures } of demoSeedLots(today)) {
@@ -56,6 +60,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
   await loadClass(app, teacher);
+  await source.getRepository(Teacher).update(teacher.id, { isDemo: true });
 }
 
 /** What the class guessed on sowing day, and what it concluded of the finished ones. */

@@ -1,10 +1,12 @@
 import { HeavyWork, readSettings } from '../shared/index.ts';
 import { createApp } from './create-app.ts';
 import { outliveErrors } from './outlive-errors.ts';
+import { stopInTime } from './stop-in-time.ts';
 
 const settings = readSettings(process.env);
 outliveErrors(process);
 const app = await createApp(settings);
+stopInTime(app, process);
 await app.listen(settings.port, settings.host);
 app.get(HeavyWork).warm();
 process.send?.('listening');

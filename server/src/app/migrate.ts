@@ -1,30 +1,74 @@
 import 'reflect-metadata';
+import { setTimeout as pause } from 'node:timers/promises';
 import { STARTING_CROPS } from '@bright-sprout/core/design';
 import { DataSource } from 'typeorm';
 import { Crop } from '../plan/index.ts';
+import { retried } from '../shared/index.ts';
 import { databaseOptions } from './database.ts';
+import { MigrationLease } from './migration-lease.ts';
 
-/** Brings the schema up to date, then the starting crops. Safe to run again and from several servers. */
+/** A database that a later version of Bright Sprout has changed: this one would not understand it. */
+export class NewerDatabase extends Error {
+  constructor(names: readonly string[]) {
+    super(
+      `This database was changed by a later version of Bright Sprout (${names.join(', ')}). Nothing was touched. Start that version or a later one, or restore a backup of before.`,
+    );
+  }
+}
+
+const PATIENCE_MS = 120_000;
+const ASK_MS = 500;
+
+/**
+ * Brings the schema up to date, then the starting crops. Safe to run again after it was cut short at any moment, as
+ * each statement is skipped when it was done before, and safe from several servers and cluster nodes at once: one of
+ * them works, the others wait.
+ * @throws NewerDatabase
+ */
 export async function migrate(url: string): Promise<void> {
   const source = await new DataSource(databaseOptions(url)).initialize();
+  const lease = await takeLease(source);
   try {
-    const [lock] = await source.query<{ taken: number }[]>(
-      "SELECT GET_LOCK('bright_sprout_migrate', 60) AS taken",
-    );
-    if (lock?.taken !== 1)
-      throw new Error('another server has been changing the database for a minute; try again');
+    await refuseNewer(source);
     await source.runMigrations();
-    await source.getRepository(Crop).upsert(
-      STARTING_CROPS.map((figures) => ({
-        id: figures.id,
-        commonName: figures.commonName,
-        scientificName: figures.scientificName,
-        habit: figures.habit,
-        figures,
-      })),
-      ['id'],
+    await retried(() =>
+      source.getRepository(Crop).upsert(
+        STARTING_CROPS.map((figures) => ({
+          id: figures.id,
+          commonName: figures.commonName,
+          scientificName: figures.scientificName,
+          habit: figures.habit,
+          figures,
+        })),
+        ['id'],
+      ),
     );
   } finally {
+    await lease.giveBack();
     await source.destroy();
+  }
+}
+
+async function takeLease(source: DataSource): Promise<MigrationLease> {
+  for (let waited = 0; ; waited += ASK_MS) {
+    const lease = await MigrationLease.take(source);
+    if (lease) return lease;
+    if (waited >= PATIENCE_MS) {
+      throw new Error('Another server has been changing the database for two minutes. Try again in a while.');
+    }
+    await pause(ASK_MS);
+  }
+}
+
+async function refuseNewer(source: DataSource): Promise<void> {
+  const known = new Set(source.migrations.map(({ name }) => name));
+  const runner = source.createQueryRunner();
+  try {
+    if (!(await runner.hasTable('migrations'))) return;
+    const done = (await runner.query('SELECT name FROM migrations')) as { name: string }[];
+    const unknown = done.map(({ name }) => name).filter((name) => !known.has(name));
+    if (unknown.length > 0) throw new NewerDatabase(unknown);
+  } finally {
+    await runner.release();
   }
 }

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { NestFactory } from '@nestjs/core';
 import { readSettings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
-import { countTeachers, demoHasPassword, loadDemo } from './load-demo.ts';
+import { countTeachers, demoHasPassword, isDemoHalf, loadDemo } from './load-demo.ts';
 
 /** Exit code when there is no demo, or one with a password that another server made. */
 const DEMO_MADE_ELSEWHERE = 3;
@@ -13,7 +13,7 @@ const isReset = process.argv.includes('--fresh');
 const app = await NestFactory.createApplicationContext(AppModule.with(readSettings(process.env)), {
   logger: ['error', 'warn'],
 });
-if (isReset || (await countTeachers(app)) === 0) {
+if (isReset || (await countTeachers(app)) === 0 || (await isDemoHalf(app, password))) {
   await loadDemo(app, password);
   console.log('demo loaded');
 }

@@ -16,10 +16,17 @@ export class TeachersService {
   constructor(@InjectRepository(Teacher) private readonly teachers: Repository<Teacher>) {}
 
   /** @throws ApiError `email_taken` */
-  async register(request: RegisterRequest, isDemo = false): Promise<Teacher> {
+  async register(request: RegisterRequest): Promise<Teacher> {
     const { email, displayName, password, timeZone } = request;
     const passwordHash = await hashPassword(password);
-    const teacher = this.teachers.create({ id: uuid(), email, displayName, passwordHash, timeZone, isDemo });
+    const teacher = this.teachers.create({
+      id: uuid(),
+      email,
+      displayName,
+      passwordHash,
+      timeZone,
+      isDemo: false,
+    });
     try {
       await this.teachers.insert(teacher);
     } catch (thrown) {

@@ -3,7 +3,7 @@ import { chanceFrom } from '@bright-sprout/core/shared';
 import { roomAt } from '@bright-sprout/core/simulate';
 
 const HOUR_MS = 3_600_000;
-const MOST_SAMPLES = 1500;
+const MOST_SAMPLES = 250;
 
 const HELP = `A simulated logger on the windowsill: temperature, light and soil moisture.
   npm run logger -- --key KEY [--address http://127.0.0.1:8080] [--every SECONDS] [--past DAYS]

@@ -22,6 +22,9 @@ export interface TemporaryApplication {
   /** Where its database is. */
   readonly folder: string;
   serverPid(): number;
+  /** Sends the server a signal and waits until it has ended. */
+  endServer(signal: NodeJS.Signals): Promise<void>;
+  startServerAgain(): Promise<void>;
   /** Ends the server as a power cut would and starts it again on the same database. */
   crashAndRestart(): Promise<void>;
   /** Kills the database as a power cut would, waits, and starts it again on the same port; the server stays. */
@@ -33,12 +36,13 @@ export interface TemporaryApplication {
  * Starts the built application with the demo loaded.
  * @param extra environment of the server
  * @param durable false skips the flush to disk at each commit, for tests
+ * @param folder where the data is kept; removed at the end
  */
 export async function startTemporaryApplication(
   extra: Readonly<Record<string, string>> = {},
   durable = false,
+  folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-')),
 ): Promise<TemporaryApplication> {
-  const folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-'));
   let database = await startPrivateDatabase(folder, { durable });
   const port = await freePort();
   const settings: ServerSettings = {
@@ -60,6 +64,14 @@ export async function startTemporaryApplication(
     rootUrl: database.rootUrl,
     serverPid: () => server.own.pid,
     folder,
+    endServer: async (signal) => {
+      const ended = new Promise((resolve) => server.child.once('exit', resolve));
+      server.child.kill(signal);
+      await ended;
+    },
+    startServerAgain: async () => {
+      server = await startServer(settings);
+    },
     crashAndRestart: async () => {
       server.child.kill('SIGKILL');
       server = await startServer(settings);

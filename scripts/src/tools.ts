@@ -29,9 +29,11 @@ function inWords(path: string, error: NodeJS.ErrnoException): string {
 }
 
 /** A Debian package and the programs that it brings. */
-interface Tool {
+export interface Tool {
   readonly what: string;
   readonly programs: readonly string[];
+  /** Libraries that it needs beside them. */
+  readonly libraries?: readonly string[];
   /** A program that does as well, only slower; used when the packages cannot be installed. */
   readonly orElse?: string;
   readonly packages: readonly string[];
@@ -43,6 +45,17 @@ export const MARIADB: Tool = {
   programs: ['mariadbd', 'mariadb-install-db'],
   packages: ['mariadb-server-core', 'mariadb-client-core'],
 };
+
+/** What makes several MariaDB servers a cluster; for trials. */
+export const GALERA: Tool = {
+  what: 'Galera',
+  programs: ['rsync'],
+  libraries: ['libgalera_smm.so'],
+  packages: ['galera-4', 'rsync'],
+};
+
+/** Lets programs see another time; for trials. */
+export const FAKETIME: Tool = { what: 'faketime', programs: ['faketime'], packages: ['faketime'] };
 
 /** The browser of the end-to-end tests: without a window it starts and draws a third faster. */
 export const CHROMIUM: Tool = {
@@ -58,12 +71,24 @@ export function findProgram(name: string): string | undefined {
   return folders.map((folder) => join(folder, name)).find((path) => existsSync(path));
 }
 
+const LIBRARY_FOLDERS = [
+  '/usr/lib/galera',
+  '/usr/lib/x86_64-linux-gnu/faketime',
+  '/usr/lib/aarch64-linux-gnu/faketime',
+];
+
+/** Full path of a tool's first library; undefined when it is not installed. */
+export function findLibrary({ libraries = [] }: Tool): string | undefined {
+  return LIBRARY_FOLDERS.map((folder) => join(folder, libraries[0] ?? '')).find((path) => existsSync(path));
+}
+
 /**
  * Makes sure that a tool is there; as root it is installed from Debian's packages.
  * @throws Trouble with the exact command when it is missing and cannot be installed
  */
 export function ensureTool(tool: Tool): void {
-  if (tool.programs.every(findProgram)) return;
+  const hasLibraries = tool.libraries === undefined || findLibrary(tool) !== undefined;
+  if (hasLibraries && tool.programs.every(findProgram)) return;
   try {
     installTool(tool);
   } catch (error) {

@@ -30,7 +30,11 @@ export function treatmentCurves(
     const byAge = new Map<number, number[]>();
     for (const curve of curves) {
       if (curve.groupId !== treatment.id) continue;
-      for (const { age, value } of curve.points) byAge.set(age, [...(byAge.get(age) ?? []), value]);
+      for (const { age, value } of curve.points) {
+        const values = byAge.get(age);
+        if (values) values.push(value);
+        else byAge.set(age, [value]);
+      }
     }
     const points = [...byAge]
       .sort(([a], [b]) => a - b)

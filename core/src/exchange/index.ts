@@ -27,4 +27,4 @@ export {
   type TableMapping,
   type TableShape,
 } from './table-mapping.ts';
-export { tidyRows, writeTidy } from './write-tidy.ts';
+export { tidyParts, type TidyRowParts, writeTidy } from './write-tidy.ts';

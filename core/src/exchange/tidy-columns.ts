@@ -16,13 +16,11 @@ export const COLUMNS_BEFORE_FACTORS = [
   'control',
 ] as const;
 
-/** The columns after those of the factors. */
-export const COLUMNS_AFTER_FACTORS = [
-  'replicate',
-  'block',
-  'team',
-  'seeds_sown',
-  'sown',
+/** The columns of the unit after those of the factors. */
+export const UNIT_COLUMNS = ['replicate', 'block', 'team', 'seeds_sown', 'sown'] as const;
+
+/** The columns of a reading, the last ones of a row. */
+export const READING_COLUMNS = [
   'observed',
   'day',
   'variable',
@@ -41,9 +39,6 @@ export const COLUMNS_AFTER_FACTORS = [
   'supersedes',
   'set_aside',
 ] as const;
-
-/** The name of any fixed column. */
-export type TidyColumn = (typeof COLUMNS_BEFORE_FACTORS)[number] | (typeof COLUMNS_AFTER_FACTORS)[number];
 
 /** Marks a column that holds the levels of a factor: `factor:Water`. */
 export const FACTOR_PREFIX = 'factor:';

@@ -1,47 +1,53 @@
 import { amountText, daysBetween, type LengthUnit } from '../shared/index.ts';
-import type { ExchangedExperiment, ExchangedReading, ExchangedUnit } from './model.ts';
+import type { ExchangedExperiment, ExchangedReading, ExchangedUnit, ExchangedVariable } from './model.ts';
 import {
-  COLUMNS_AFTER_FACTORS,
   COLUMNS_BEFORE_FACTORS,
   FACTOR_PREFIX,
   guardText,
-  type TidyColumn,
+  READING_COLUMNS,
+  UNIT_COLUMNS,
 } from './tidy-columns.ts';
 
-/** An experiment as rows of a tidy table, all at once; see {@link tidyRows}. */
+/** An experiment as rows of a tidy table, all at once; see {@link tidyParts}. */
 export function writeTidy(experiment: ExchangedExperiment): string[][] {
-  return [...tidyRows(experiment)];
+  return [...tidyParts(experiment)].map(({ unit, reading }) => [...unit, ...reading]);
+}
+
+/** A row of a tidy table in two: the cells of the unit, the very same list for all rows of it, and those of the reading. */
+export interface TidyRowParts {
+  readonly unit: readonly string[];
+  readonly reading: readonly string[];
 }
 
 /**
  * An experiment as rows of a tidy table, each made when it is taken: a header, then one row a reading with the plan's
  * columns repeated, and one row for each unit without readings.
  */
-export function* tidyRows(experiment: ExchangedExperiment): Generator<string[]> {
-  yield [
-    ...COLUMNS_BEFORE_FACTORS,
-    ...experiment.factors.map((factor) => guardText(FACTOR_PREFIX + factor)),
-    ...COLUMNS_AFTER_FACTORS,
-  ];
+export function* tidyParts(experiment: ExchangedExperiment): Generator<TidyRowParts> {
+  const factors = experiment.factors.map((factor) => guardText(FACTOR_PREFIX + factor));
+  yield {
+    unit: [...COLUMNS_BEFORE_FACTORS, ...factors, ...UNIT_COLUMNS],
+    reading: [...READING_COLUMNS],
+  };
   const byUnit = new Map<number, ExchangedReading[]>();
   for (const reading of experiment.readings) {
     const own = byUnit.get(reading.unit);
     if (own) own.push(reading);
     else byUnit.set(reading.unit, [reading]);
   }
+  const variables = experiment.variables.map(variableCells);
   for (const [index, unit] of experiment.units.entries()) {
-    for (const reading of byUnit.get(index) ?? [undefined]) yield tidyRow(experiment, unit, reading);
+    const cells = unitCells(experiment, unit);
+    for (const reading of byUnit.get(index) ?? [undefined]) {
+      yield { unit: cells, reading: readingCells(experiment, unit, reading, variables) };
+    }
   }
 }
 
-function tidyRow(
-  experiment: ExchangedExperiment,
-  unit: ExchangedUnit,
-  reading: ExchangedReading | undefined,
-): string[] {
+function unitCells(experiment: ExchangedExperiment, unit: ExchangedUnit): string[] {
   const treatment = experiment.treatments[unit.treatment];
   const container = experiment.containers[unit.container];
-  const cells: Record<TidyColumn, string> = {
+  const cells: Record<(typeof COLUMNS_BEFORE_FACTORS)[number] | (typeof UNIT_COLUMNS)[number], string> = {
     question: guardText(experiment.question),
     crop: guardText(experiment.crop),
     sow_on: experiment.sowOn,
@@ -61,79 +67,46 @@ function tidyRow(
     team: guardText(unit.team),
     seeds_sown: unit.seedsSown === null ? '' : String(unit.seedsSown),
     sown: unit.sowedOn ?? '',
-    ...readingCells(experiment, unit, reading),
   };
   return [
     ...COLUMNS_BEFORE_FACTORS.map((column) => cells[column]),
     ...(treatment?.levels ?? []).map(guardText),
-    ...COLUMNS_AFTER_FACTORS.map((column) => cells[column]),
+    ...UNIT_COLUMNS.map((column) => cells[column]),
   ];
 }
 
-type ReadingColumn =
-  | 'observed'
-  | 'day'
-  | 'variable'
-  | 'variable_order'
-  | 'variable_kind'
-  | 'planned_unit'
-  | 'planned_precision'
-  | 'state'
-  | 'value'
-  | 'unit_of_measure'
-  | 'precision'
-  | 'entered'
-  | 'observer'
-  | 'recorded_at'
-  | 'reading'
-  | 'supersedes'
-  | 'set_aside';
+/** Name, order, kind, unit and precision of a variable as planned. */
+function variableCells({ name, kind, unit, step }: ExchangedVariable, order: number): string[] {
+  return [guardText(name), String(order + 1), kind, guardText(unit), String(step)];
+}
 
+const NO_VARIABLE = ['', '1', '', '', ''];
+
+/** The cells of {@link READING_COLUMNS}, in their order. */
 function readingCells(
   experiment: ExchangedExperiment,
   unit: ExchangedUnit,
   reading: ExchangedReading | undefined,
-): Record<ReadingColumn, string> {
-  const variable = experiment.variables[reading?.variable ?? 0];
-  const plan = {
-    variable: guardText(variable?.name ?? ''),
-    variable_order: String((reading?.variable ?? 0) + 1),
-    variable_kind: variable?.kind ?? '',
-    planned_unit: guardText(variable?.unit ?? ''),
-    planned_precision: String(variable?.step ?? ''),
-  };
-  if (!reading) {
-    return {
-      ...plan,
-      observed: '',
-      day: '',
-      state: '',
-      value: '',
-      unit_of_measure: '',
-      precision: '',
-      entered: '',
-      observer: '',
-      recorded_at: '',
-      reading: '',
-      supersedes: '',
-      set_aside: '',
-    };
-  }
-  return {
-    ...plan,
-    observed: reading.observedOn,
-    day: unit.sowedOn === null ? '' : String(daysBetween(unit.sowedOn, reading.observedOn)),
-    state: reading.state,
-    value: valueText(reading, variable?.kind === 'length'),
-    unit_of_measure: guardText(reading.unitOfMeasure),
-    precision: String(reading.precision),
-    entered: guardText(reading.entered),
-    observer: guardText(reading.observer),
-    recorded_at: reading.recordedAt,
-    reading: reading.id,
-    supersedes: reading.supersedes,
-    set_aside: guardText(reading.setAside),
-  };
+  variables: readonly (readonly string[])[],
+): string[] {
+  const variable = variables[reading?.variable ?? 0] ?? NO_VARIABLE;
+  if (!reading) return ['', '', ...variable, '', '', '', '', '', '', '', '', '', ''];
+  const isLength = experiment.variables[reading.variable]?.kind === 'length';
+  return [
+    reading.observedOn,
+    unit.sowedOn === null ? '' : String(daysBetween(unit.sowedOn, reading.observedOn)),
+    ...variable,
+    reading.state,
+    valueText(reading, isLength),
+    guardText(reading.unitOfMeasure),
+    String(reading.precision),
+    guardText(reading.entered),
+    guardText(reading.observer),
+    reading.recordedAt,
+    reading.id,
+    reading.supersedes,
+    guardText(reading.setAside),
+  ];
 }
 
 function valueText(reading: ExchangedReading, isLength: boolean): string {

@@ -24,6 +24,12 @@ export interface UnitDay {
  * else the state that was noted last. A "not read" counts only when nobody read the unit.
  */
 export function reduceUnitDay(readings: readonly ReadingFact[]): UnitDay | undefined {
+  const [only] = readings;
+  if (only && readings.length === 1) {
+    const { unitId, day, state, value } = only;
+    if (state === 'not_read') return { unitId, day, state, value: null, readings: 0 };
+    return { unitId, day, state: value === null ? state : 'up', value, readings: 1 };
+  }
   const made = readings.filter((reading) => reading.state !== 'not_read');
   const last = made.at(-1) ?? readings.at(-1);
   if (!last) return undefined;
@@ -51,7 +57,7 @@ export function unitDays(readings: readonly ReadingFact[]): Map<string, UnitDay[
       unitId,
       [...days.values()]
         .map((group) => reduceUnitDay(group) as UnitDay)
-        .sort((a, b) => a.day.localeCompare(b.day)),
+        .sort((a, b) => (a.day < b.day ? -1 : 1)),
     ]),
   );
 }

@@ -12,7 +12,14 @@ import { LiveModule } from '../live/index.ts';
 import { PeopleModule } from '../people/index.ts';
 import { PlanModule } from '../plan/index.ts';
 import { RecordModule } from '../record/index.ts';
-import { ContractPipe, ErrorFilter, RetryDeadlocks, type Settings, SharedModule } from '../shared/index.ts';
+import {
+  ContractPipe,
+  ErrorFilter,
+  RetryDeadlocks,
+  type Settings,
+  SharedModule,
+  WriteQuota,
+} from '../shared/index.ts';
 import { ShelfModule } from '../shelf/index.ts';
 import { SowModule } from '../sow/index.ts';
 import { StudentModule } from '../student/index.ts';
@@ -60,6 +67,7 @@ export class AppModule {
       controllers: [HealthController],
       providers: [
         CallersService,
+        { provide: APP_GUARD, useClass: WriteQuota },
         { provide: APP_GUARD, useClass: AccessGuard },
         { provide: APP_INTERCEPTOR, useClass: RetryDeadlocks },
         { provide: APP_PIPE, useClass: ContractPipe },

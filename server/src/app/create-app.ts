@@ -1,4 +1,5 @@
 import 'reflect-metadata';
+import type { Server } from 'node:http';
 import { ROUTES } from '@bright-sprout/contract/routes';
 import type { Route } from '@bright-sprout/contract/shared';
 import type { NestExpressApplication } from '@nestjs/platform-express';
@@ -11,6 +12,8 @@ import { pinoHttp } from 'pino-http';
 import { readBodies, type Settings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
 import { openApi } from './openapi.ts';
+
+const KEEP_ALIVE_MS = 75_000;
 
 /** Levels at which each request is logged; warnings and errors are logged at every level but `silent`. */
 const LOGS_REQUESTS: readonly string[] = ['info', 'debug', 'trace'];
@@ -55,5 +58,9 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use('/api/openapi.json', (_request: Request, response: Response) => {
     response.json(description);
   });
+  // Longer than browsers and proxies keep a connection: it is theirs to close, else a request meets a closed one.
+  const server = app.getHttpServer() as Server;
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
+  server.headersTimeout = KEEP_ALIVE_MS + 1000;
   return app;
 }

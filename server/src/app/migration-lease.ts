@@ -3,8 +3,8 @@ import type { DataSource } from 'typeorm';
 import { isDeadlock } from '../shared/index.ts';
 
 /** A lease that is not renewed for so long belongs to nobody: its holder was killed. */
-const LASTS_SECONDS = 15;
-const RENEW_MS = 4000;
+const LASTS_SECONDS = Number(process.env.BRIGHT_SPROUT_LEASE_SECONDS ?? 15);
+const RENEW_MS = LASTS_SECONDS * 250;
 
 const TABLE = `
   CREATE TABLE IF NOT EXISTS migration_lease (

@@ -23,12 +23,15 @@ export interface ComparisonFacts {
   readonly units: readonly ComparedUnit[];
   /** Readings that no correction supersedes, in the order they were made. */
   readonly readings: readonly ReadingFact[];
+  /** The same of every variable; empty unless it was asked for. */
+  readonly all: readonly AnyReading[];
 }
 
 /** A reading of any variable, with who made it. */
 export interface AnyReading extends ReadingFact {
-  /** Name of what was read. */
+  /** Name of what was read, and its id. */
   readonly variable: string;
+  readonly variableId: string;
   readonly observer: string;
 }
 
@@ -47,23 +50,24 @@ const COUNTS = 'AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = 
 const NOT_SET_ASIDE =
   'AND NOT EXISTS (SELECT 1 FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL)';
 
+// The index is named, as the database misjudges a class that has just grown: it then read all for each pot.
 const readingsSql = (setAside: SetAsideRule): string => `
   SELECT r.unit_id AS unitId, r.observed_on AS day, r.state, r.value
   FROM unit u
   JOIN variable v ON v.experiment_id = u.experiment_id AND (v.id = ? OR (? IS NULL AND v.position = 0))
-  JOIN reading r ON r.unit_id = u.id AND r.variable_id = v.id
+  JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = u.id AND r.variable_id = v.id
   WHERE u.experiment_id = ? ${COUNTS} ${setAside === 'included' ? '' : NOT_SET_ASIDE}
   ORDER BY r.recorded_at, r.id`;
 
 const allReadingsSql = (setAside: SetAsideRule): string => `
-  SELECT r.unit_id AS unitId, v.name AS variable, r.observed_on AS day, r.state, r.value, r.observer
-  FROM unit u JOIN reading r ON r.unit_id = u.id JOIN variable v ON v.id = r.variable_id
+  SELECT r.unit_id AS unitId, r.variable_id AS variableId, v.name AS variable, r.observed_on AS day, r.state, r.value, r.observer
+  FROM unit u JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = u.id JOIN variable v ON v.id = r.variable_id
   WHERE u.experiment_id = ? ${COUNTS} ${setAside === 'included' ? '' : NOT_SET_ASIDE}
   ORDER BY r.recorded_at, r.id`;
 
 const SET_ASIDE = `
   SELECT COUNT(*) AS count
-  FROM set_aside s JOIN reading r ON r.id = s.reading_id JOIN unit u ON u.id = r.unit_id
+  FROM set_aside s STRAIGHT_JOIN reading r ON r.id = s.reading_id STRAIGHT_JOIN unit u ON u.id = r.unit_id
   WHERE u.experiment_id = ? AND r.variable_id = ? AND r.observed_on <= ? AND s.lifted_at IS NULL ${COUNTS}`;
 
 /** Whether readings that were set aside count. */
@@ -74,32 +78,35 @@ export type SetAsideRule = 'left_out' | 'included';
 export class ComparisonFactsService {
   constructor(@InjectDataSource() private readonly source: DataSource) {}
 
-  /** Facts of a variable; of the plan's first when none is named. */
+  /**
+   * Facts of a variable; of the plan's first when none is named.
+   * @param withAll fetches the readings of every variable in the same go
+   */
   async of(
     experimentId: string,
     variableId: string | undefined,
     setAside: SetAsideRule,
+    withAll: boolean,
   ): Promise<ComparisonFacts> {
     const wanted = variableId ?? null;
-    const [variables, treatments, units, readings] = await Promise.all([
+    const [variables, treatments, units, found] = await Promise.all([
       this.source.query<(ComparedVariable & { sowOn: string })[]>(VARIABLE, [experimentId, wanted, wanted]),
       this.source.query<{ id: string; name: string; isControl: number }[]>(TREATMENTS, [experimentId]),
       this.source.query<ComparedUnit[]>(UNITS, [experimentId]),
-      this.source.query<ReadingFact[]>(readingsSql(setAside), [wanted, wanted, experimentId]),
+      withAll
+        ? this.source.query<AnyReading[]>(allReadingsSql(setAside), [experimentId])
+        : this.source.query<ReadingFact[]>(readingsSql(setAside), [wanted, wanted, experimentId]),
     ]);
     const [variable] = variables;
+    const all = withAll ? (found as AnyReading[]) : [];
     return {
       variable,
       sowOn: calendarDay(variable?.sowOn ?? '2000-01-01'),
       treatments: treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 })),
       units,
-      readings,
+      readings: withAll ? all.filter((reading) => reading.variableId === variable?.id) : found,
+      all,
     };
-  }
-
-  /** Readings of every variable that count, with who made them. */
-  allReadings(experimentId: string, setAside: SetAsideRule): Promise<AnyReading[]> {
-    return this.source.query<AnyReading[]>(allReadingsSql(setAside), [experimentId]);
   }
 
   /** Readings of a variable that are set aside, up to a day. */

@@ -17,11 +17,16 @@ import {
 } from '@bright-sprout/core/comparison';
 import { scoresOf } from '@bright-sprout/core/design';
 import { lastDayMostRead, type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
-import { calendarDay } from '@bright-sprout/core/shared';
+import { type CalendarDay, calendarDay } from '@bright-sprout/core/shared';
 import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { notFound } from '../shared/index.ts';
-import { type AnyReading, type ComparedVariable, ComparisonFactsService } from './comparison-facts.ts';
+import {
+  type AnyReading,
+  type ComparedVariable,
+  type ComparisonFacts,
+  ComparisonFactsService,
+} from './comparison-facts.ts';
 import { DesignService, type KnownDesign } from './design.service.ts';
 
 const EMPTY: Pick<ComparisonView, ComparisonPart> = {
@@ -45,16 +50,14 @@ export class ComparisonService {
     const parts = partsOf(query);
     const needsDesign =
       parts.size > 0 || query.per === 'per_pot' || (query.groupBy ?? 'treatment') !== 'treatment';
-    const [{ variable, sowOn, ...facts }, known, all] = await Promise.all([
-      this.facts.of(experimentId, query.variableId, setAside),
+    const [{ variable, sowOn, ...facts }, known] = await Promise.all([
+      this.facts.of(experimentId, query.variableId, setAside, parts.size > 0),
       needsDesign ? this.designs.of(experimentId) : undefined,
-      parts.size > 0 ? this.facts.allReadings(experimentId, setAside) : [],
     ]);
+    const { all } = facts;
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
-    const day = calendarDay(
-      query.day ?? lastDayMostRead(unitDays(facts.readings), facts.units.length) ?? sowOn,
-    );
+    const day = query.day === undefined ? dayToCompare(facts, sowOn) : calendarDay(query.day);
     const sorted: Grouped = known
       ? grouped(known.design, query.groupBy ?? 'treatment')
       : { groups: facts.treatments, units: facts.units };
@@ -90,6 +93,14 @@ export class ComparisonService {
       },
     };
   }
+}
+
+/** The last day that most pots were read, to begin with. */
+function dayToCompare(
+  { readings, units }: Pick<ComparisonFacts, 'readings' | 'units'>,
+  sowOn: CalendarDay,
+): CalendarDay {
+  return lastDayMostRead(unitDays(readings), units.length) ?? sowOn;
 }
 
 function partsOf({ parts }: ComparisonQuery): Set<ComparisonPart> {

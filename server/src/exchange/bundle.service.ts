@@ -36,7 +36,7 @@ export class BundleService {
     const of = { where: { experimentId } };
     const [experiment, readings, units, care, entries, predictions, conclusions] = await Promise.all([
       this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
-      this.exchange.tidyRows(experimentId).then((rows) => [...rows]),
+      this.exchange.tidyRows(experimentId),
       this.source.getRepository(Unit).findBy({ experimentId }),
       this.source.getRepository(CareEvent).find({ ...of, order: { recordedAt: 'ASC' } }),
       this.source

@@ -2,11 +2,16 @@ import type { OpenFileRequest, OpenTableRequest, SheetView } from '@bright-sprou
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import type { Plan } from '@bright-sprout/core/design';
 import type { ExperimentStatus } from '@bright-sprout/core/schedule';
-import { type ExchangedExperiment, readMapped, readTidy, tidyRows } from '@bright-sprout/core/exchange';
+import {
+  type ExchangedExperiment,
+  readMapped,
+  readTidy,
+  tidyParts,
+  writeTidy,
+} from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import Papa from 'papaparse';
 import { DataSource, type EntityManager } from 'typeorm';
 import type { KnownTeacher } from '../people/index.ts';
 import { Crop, Experiment, ExperimentStore, PlanService, type StoredPlan, Variable } from '../plan/index.ts';
@@ -17,10 +22,15 @@ import { exchangedRows } from './exchanged-rows.ts';
 import { readCsv } from './read-csv.ts';
 import { readSheets } from './read-sheets.ts';
 import { unreadable } from './unreadable.ts';
-import { joined, writeSheet } from './write-sheet.ts';
+import { writeCsv } from './write-csv.ts';
+import { writeSheet } from './write-sheet.ts';
 
 const INSERT_CHUNK = 1000;
-const ROWS_AT_ONCE = 2000;
+
+const INSERT_READINGS = `
+  INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,
+                       observer, recorded_at, supersedes_id)
+  VALUES ?`;
 
 /** What a new experiment from outside is given beside its data. */
 export interface NewExperiment {
@@ -47,28 +57,17 @@ export class ExchangeService {
 
   /** The experiment as tidy CSV with its header, UTF-8, lines ended by CR LF (RFC 4180). */
   async tidyCsv(experimentId: string): Promise<Uint8Array> {
-    const parts: Uint8Array[] = [];
-    let rows: string[][] = [];
-    const flush = (): void => {
-      if (rows.length > 0) parts.push(Buffer.from(`${Papa.unparse(rows)}\r\n`));
-      rows = [];
-    };
-    for (const row of await this.tidyRows(experimentId)) {
-      rows.push(row);
-      if (rows.length === ROWS_AT_ONCE) flush();
-    }
-    flush();
-    return joined(parts);
+    return writeCsv(tidyParts(await this.#exchanged(experimentId)));
   }
 
   /** The experiment as a spreadsheet. */
   async tidySheet(experimentId: string): Promise<Uint8Array> {
-    return writeSheet(await this.tidyRows(experimentId));
+    return writeSheet(tidyParts(await this.#exchanged(experimentId)));
   }
 
-  /** The experiment as rows of a tidy table, the header first, each made when it is taken. */
-  async tidyRows(experimentId: string): Promise<Iterable<string[]>> {
-    return tidyRows(await this.#exchanged(await this.store.load(experimentId)));
+  /** The experiment as rows of a tidy table, the header first. */
+  async tidyRows(experimentId: string): Promise<string[][]> {
+    return writeTidy(await this.#exchanged(experimentId));
   }
 
   /** The sheets of a spreadsheet; nothing is stored. */
@@ -120,6 +119,7 @@ export class ExchangeService {
     teacher: KnownTeacher,
     also?: (manager: EntityManager, unitIds: ReadonlyMap<number, string>) => Promise<void>,
   ): Promise<void> {
+    await this.store.refuseTooMany(to.teacherId);
     try {
       await this.insert(to, from, also);
     } catch (thrown) {
@@ -161,14 +161,16 @@ export class ExchangeService {
       await manager.insert(Variable, [...rows.variables]);
       const readings = correctedFirst(rows.readings);
       for (let start = 0; start < readings.length; start += INSERT_CHUNK) {
-        await manager.insert(Reading, readings.slice(start, start + INSERT_CHUNK));
+        const rows = readings.slice(start, start + INSERT_CHUNK).map(readingValues);
+        await manager.query(INSERT_READINGS, [rows]);
       }
       if (rows.setAside.length > 0) await manager.insert(SetAside, [...rows.setAside]);
       if (also) await also(manager, new Map(rows.plan.units.map((unit) => [unit.number, unit.id])));
     });
   }
 
-  async #exchanged(plan: StoredPlan): Promise<ExchangedExperiment> {
+  async #exchanged(experimentId: string): Promise<ExchangedExperiment> {
+    const plan = await this.store.load(experimentId);
     const { experiment } = plan;
     const unitIndex = new Map(plan.units.map((unit, index) => [unit.id, index]));
     const variableIndex = new Map(plan.variables.map((variable, index) => [variable.id, index]));
@@ -203,7 +205,14 @@ export class ExchangeService {
       })),
       variables: plan.variables.map(({ name, kind, unit, step }) => ({ name, kind, unit, step })),
       readings: readings.map((reading) => ({
-        ...reading,
+        id: reading.id,
+        state: reading.state,
+        value: reading.value,
+        unitOfMeasure: reading.unitOfMeasure,
+        precision: reading.precision,
+        entered: reading.entered,
+        observer: reading.observer,
+        recordedAt: reading.recordedAt,
         unit: unitIndex.get(reading.unitId) ?? 0,
         variable: variableIndex.get(reading.variableId) ?? 0,
         observedOn: reading.observedOn as CalendarDay,
@@ -250,4 +259,22 @@ function correctedFirst(readings: readonly Reading[]): Reading[] {
     for (const earlier of chain.reverse()) placed.add(earlier);
   }
   return [...placed];
+}
+
+/** A reading as a row of {@link INSERT_READINGS}. */
+function readingValues(reading: Reading): unknown[] {
+  return [
+    reading.id,
+    reading.unitId,
+    reading.variableId,
+    reading.observedOn,
+    reading.state,
+    reading.value,
+    reading.entered,
+    reading.unitOfMeasure,
+    reading.precision,
+    reading.observer,
+    reading.recordedAt,
+    reading.supersedesId,
+  ];
 }

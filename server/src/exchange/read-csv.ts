@@ -10,11 +10,18 @@ import { unreadable } from './unreadable.ts';
 /** Lines with nothing in them are passed over, but not without end. */
 const MOST_LINES = 4 * MOST_TIDY_ROWS;
 
+/** Twice what the most rows take. */
+const MOST_BYTES = 32_000_000;
+
+/** Quotation marks are read one by one; each cell has two. */
+const MOST_QUOTES = 2 * MOST_CELLS;
+
 /**
  * The cells of a CSV file (RFC 4180, UTF-8 with or without its mark). Lines, columns and cells are counted first.
  * @throws ApiError `unreadable_file`
  */
 export function readCsv(bytes: Uint8Array): string[][] {
+  if (bytes.length > MOST_BYTES) throw tooMuch(`${bytes.length} bytes`, `at most ${MOST_BYTES} bytes`);
   const text = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)
     .toString('utf8')
     .replace(/^\uFEFF/, '');
@@ -26,6 +33,8 @@ export function readCsv(bytes: Uint8Array): string[][] {
     throw tooMuch(`${columns} columns`, `at most ${MOST_TABLE_COLUMNS} columns`);
   const cells = countOf(text, ',') + countOf(text, ';') + countOf(text, '\t') + lines;
   if (cells > 4 * MOST_CELLS) throw tooMuch(`${cells} cells`, `at most ${MOST_CELLS} cells`);
+  const quotes = countOf(text, '"');
+  if (quotes > MOST_QUOTES) throw tooMuch(`${quotes} quotation marks`, `at most ${MOST_QUOTES}`);
   const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
   const quoting = errors.find((error) => error.type === 'Quotes');
   if (quoting) {

@@ -1,8 +1,10 @@
 import { Unzip, UnzipInflate } from 'fflate';
-import { joined } from './write-sheet.ts';
+import { joined } from './joined.ts';
 
 const MOST_ENTRIES = 6000;
-const STEP_BYTES = 65_536;
+
+/** Small: a few bytes can unpack to a thousand times as many before they are counted. */
+const STEP_BYTES = 4096;
 
 /**
  * The files of a zip that are wanted; undefined when it is none, when it has thousands of entries, or when it unpacks

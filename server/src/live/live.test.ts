@@ -59,6 +59,7 @@ describe('news of what was saved', () => {
       logLevel: 'silent',
       signInTries: 1000,
       signInWindowMs: 60_000,
+      writesAMinute: 100_000,
       trustedProxies: 0,
     });
     await other.listen(0, '127.0.0.1');

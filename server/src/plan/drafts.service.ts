@@ -75,6 +75,7 @@ export class Drafts {
    * @throws ApiError `id_in_use` when the id is another teacher's, or another run's
    */
   async insert(id: string, plan: Plan, teacher: KnownTeacher, study?: StudyPlace): Promise<void> {
+    await this.store.refuseTooMany(teacher.id);
     const crop = await this.drawer.crop(plan.cropId, teacher);
     try {
       await inTransaction(this.source, async (manager) => {

@@ -23,6 +23,8 @@ export interface StoredPlan {
 /** The rows of a plan below its experiment. */
 export type PlanRows = Omit<StoredPlan, 'experiment' | 'variables' | 'tasks' | 'closedDays'>;
 
+const MOST_EXPERIMENTS = 2000;
+
 /** Reads and writes the rows of a plan. */
 @Injectable()
 export class ExperimentStore {
@@ -112,6 +114,19 @@ export class ExperimentStore {
       if (!experiment) throw notFound();
       await work(manager, experiment);
     });
+  }
+
+  /**
+   * Refuses another experiment to a teacher who has as many as a school could start in many years.
+   * @throws ApiError `too_large`
+   */
+  async refuseTooMany(teacherId: string): Promise<void> {
+    const count = await this.source.getRepository(Experiment).countBy({ teacherId });
+    if (count < MOST_EXPERIMENTS) return;
+    throw new ApiError(
+      'too_large',
+      `There are ${MOST_EXPERIMENTS} experiments already. Open another account for more.`,
+    );
   }
 
   /** Writes the rows of a new plan. */

@@ -1,5 +1,4 @@
 export { recordTasks } from './heavy-tasks.ts';
 export { Reading, SetAside } from './reading.entity.ts';
-export { type ReadingRow, READINGS_OF_EXPERIMENT, readingView } from './reading-rows.ts';
 export { type Observer, ReadingsService } from './readings.service.ts';
 export { RecordModule } from './record.module.ts';

@@ -26,18 +26,27 @@ const IS_SUPERSEDED = 'EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r
 const SET_ASIDE =
   '(SELECT s.reason FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL LIMIT 1)';
 
-/** Columns of a {@link ReadingRow} of a reading `r`. */
-export const READING_COLUMNS = `
+/** Columns of a reading `r` itself. */
+const OWN_COLUMNS = `
   r.id, r.unit_id AS unitId, r.variable_id AS variableId, r.observed_on AS observedOn, r.state, r.value, r.entered,
   r.unit_of_measure AS unitOfMeasure, r.precision, r.observer, r.recorded_at AS recordedAt,
-  r.supersedes_id AS supersedesId, r.is_reread AS isReread, ${IS_SUPERSEDED} AS isSuperseded, ${SET_ASIDE} AS setAside`;
+  r.supersedes_id AS supersedesId, r.is_reread AS isReread`;
 
-/** Every reading of an experiment, in the order they were made. */
+/** Columns of a {@link ReadingRow} of a reading `r`. */
+const READING_COLUMNS = `${OWN_COLUMNS}, ${IS_SUPERSEDED} AS isSuperseded, ${SET_ASIDE} AS setAside`;
+
+/** Every reading of an experiment in the order they were made, without what was made of it since. */
 export const READINGS_OF_EXPERIMENT = `
-  SELECT ${READING_COLUMNS}
-  FROM unit u JOIN reading r ON r.unit_id = u.id
+  SELECT ${OWN_COLUMNS}
+  FROM unit u JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = u.id
   WHERE u.experiment_id = ?
   ORDER BY r.recorded_at, r.id`;
+
+/** What is set aside now in an experiment. */
+export const SET_ASIDE_OF_EXPERIMENT = `
+  SELECT s.reading_id AS readingId, s.reason
+  FROM set_aside s STRAIGHT_JOIN reading r ON r.id = s.reading_id STRAIGHT_JOIN unit u ON u.id = r.unit_id
+  WHERE u.experiment_id = ? AND s.lifted_at IS NULL`;
 
 /** One reading. */
 export const READING_BY_ID = `SELECT ${READING_COLUMNS} FROM reading r WHERE r.id = ?`;
@@ -58,12 +67,16 @@ export const RECENT_READINGS = `
     ) AS day
     FROM unit u JOIN variable v ON v.experiment_id = u.experiment_id WHERE u.id IN (?)
   ) last
-  JOIN reading r ON r.unit_id = last.unit_id AND r.variable_id = last.variable_id
+  JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = last.unit_id AND r.variable_id = last.variable_id
     AND (r.observed_on = last.day OR r.observed_on = ?)
   ORDER BY r.recorded_at, r.id`;
 
-/** A row as it crosses the wire. */
-export function readingView(row: ReadingRow): ReadingView {
+/** A row as it crosses the wire, with what was made of it since. */
+export function readingView(
+  row: Omit<ReadingRow, 'isSuperseded' | 'setAside'>,
+  isSuperseded: boolean,
+  setAside: string | null,
+): ReadingView {
   return {
     id: row.id,
     unitId: row.unitId,
@@ -78,7 +91,12 @@ export function readingView(row: ReadingRow): ReadingView {
     recordedAt: row.recordedAt.toISOString(),
     supersedesId: row.supersedesId,
     isReread: row.isReread === 1,
-    counts: row.isSuperseded === 0 && row.setAside === null,
-    setAside: row.setAside,
+    counts: !isSuperseded && setAside === null,
+    setAside,
   };
+}
+
+/** The same of a row that carries it. */
+export function wholeReadingView(row: ReadingRow): ReadingView {
+  return readingView(row, row.isSuperseded === 1, row.setAside);
 }

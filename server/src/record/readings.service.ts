@@ -14,6 +14,8 @@ import {
   type ReadingRow,
   readingView,
   RECENT_READINGS,
+  SET_ASIDE_OF_EXPERIMENT,
+  wholeReadingView,
 } from './reading-rows.ts';
 
 interface PlaceRow {
@@ -49,15 +51,22 @@ export class ReadingsService {
 
   /** Every reading of an experiment in the order they were made: for a class of a year a hundred thousand of them. */
   async all(experimentId: string): Promise<ReadingView[]> {
-    const rows = await this.source.query<ReadingRow[]>(READINGS_OF_EXPERIMENT, [experimentId]);
-    return rows.map(readingView);
+    const [rows, aside] = await Promise.all([
+      this.source.query<Omit<ReadingRow, 'isSuperseded' | 'setAside'>[]>(READINGS_OF_EXPERIMENT, [
+        experimentId,
+      ]),
+      this.source.query<{ readingId: string; reason: string }[]>(SET_ASIDE_OF_EXPERIMENT, [experimentId]),
+    ]);
+    const superseded = new Set(rows.map((row) => row.supersedesId));
+    const reasons = new Map(aside.map(({ readingId, reason }) => [readingId, reason]));
+    return rows.map((row) => readingView(row, superseded.has(row.id), reasons.get(row.id) ?? null));
   }
 
   /** Readings of some units on a day, and of the last day before it that each was read. */
   async recent(unitIds: readonly string[], day: string): Promise<ReadingView[]> {
     if (unitIds.length === 0) return [];
     const rows = await this.source.query<ReadingRow[]>(RECENT_READINGS, [day, unitIds, day]);
-    return rows.map(readingView);
+    return rows.map(wholeReadingView);
   }
 
   /**
@@ -103,7 +112,7 @@ export class ReadingsService {
   async #view(experimentId: string, id: string): Promise<ReadingView> {
     const [row] = await this.source.query<ReadingRow[]>(READING_OF_EXPERIMENT, [id, experimentId]);
     if (!row) throw notFound();
-    return readingView(row);
+    return wholeReadingView(row);
   }
 
   /**
@@ -183,7 +192,7 @@ export class ReadingsService {
         'id_in_use',
         'Another reading was kept under this id. Reload the page and enter it again.',
       );
-    return readingView(kept);
+    return wholeReadingView(kept);
   }
 
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {

@@ -2,6 +2,7 @@ import { Inject, Injectable, Logger, type OnModuleDestroy, StreamableFile, type 
 import { Piscina } from 'piscina';
 import { ApiError } from './api-error.ts';
 import { SETTINGS, type Settings } from './settings.ts';
+import { isConnectionLoss } from './transactions.ts';
 import type { SentFailure } from './worker-failure.ts';
 import { failureFrom } from './worker-failure.ts';
 
@@ -34,6 +35,7 @@ const POOLS = {
 } as const;
 
 const MOST_WAITING = 200;
+const TRIES = 3;
 const IDLE_MS = 5 * 60_000;
 
 /** Injection token of the file that threads run. */
@@ -66,16 +68,22 @@ export class HeavyWork implements OnModuleDestroy {
    * @throws ApiError what the task threw; `took_too_long`, `too_busy`
    */
   async bytes<Input, Output>(task: HeavyTask<Input, Output>, input: Input): Promise<Uint8Array> {
-    const { mostMs } = POOLS[task.pool];
-    const tooLong = AbortSignal.timeout(mostMs);
-    let answer: WorkerAnswer;
+    for (let attempt = 1; ; attempt += 1) {
+      const answer = await this.#run(task, input);
+      if (!('failure' in answer)) return answer;
+      const failure = failureFrom(answer.failure);
+      // Every task may be repeated; a thread may only have slept through a restart of the database.
+      if (attempt === TRIES || !isConnectionLoss(failure)) throw failure;
+    }
+  }
+
+  async #run<Input, Output>(task: HeavyTask<Input, Output>, input: Input): Promise<WorkerAnswer> {
+    const tooLong = AbortSignal.timeout(POOLS[task.pool].mostMs);
     try {
-      answer = await this.#pool(task.pool).run({ task: task.name, input }, { signal: tooLong });
+      return await this.#pool(task.pool).run({ task: task.name, input }, { signal: tooLong });
     } catch (thrown) {
       throw this.#inWords(task.name, thrown, tooLong.aborted);
     }
-    if ('failure' in answer) throw failureFrom(answer.failure);
-    return answer;
   }
 
   /** The answer of a task; small ones only, as it is read here. */
@@ -113,6 +121,8 @@ export class HeavyWork implements OnModuleDestroy {
       minThreads: name === 'figures' ? 1 : 0,
       maxThreads,
       idleTimeout: IDLE_MS,
+      // A thread that waits must hear that its database connections were closed.
+      atomics: 'disabled',
       maxQueue: MOST_WAITING,
       workerData: this.settings,
       resourceLimits: { maxOldGenerationSizeMb: memoryMb },

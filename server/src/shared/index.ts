@@ -16,6 +16,7 @@ export { asJson } from './json-column.ts';
 export { UnderscoreNaming } from './naming.ts';
 export { Operation, ROUTE_KEY } from './operation.ts';
 export { RetryDeadlocks } from './retry-deadlocks.ts';
+export { WriteQuota } from './write-quota.ts';
 export { sentFailure } from './worker-failure.ts';
 export { readBodies } from './read-bodies.ts';
 export { readSettings, SETTINGS, type Settings } from './settings.ts';

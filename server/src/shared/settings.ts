@@ -12,6 +12,8 @@ export interface Settings {
   /** Sign-in tries for one account in {@link Settings.signInWindowMs}. */
   readonly signInTries: number;
   readonly signInWindowMs: number;
+  /** Writes that one browser or tablet may make in a minute. */
+  readonly writesAMinute: number;
   /** Number of proxies in front that are trusted to name the client's address. */
   readonly trustedProxies: number;
 }
@@ -32,6 +34,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     logLevel: env.BRIGHT_SPROUT_LOG ?? 'warn',
     signInTries: numberFrom(env, 'BRIGHT_SPROUT_SIGN_IN_TRIES', 10),
     signInWindowMs: numberFrom(env, 'BRIGHT_SPROUT_SIGN_IN_MINUTES', 15) * 60_000,
+    writesAMinute: numberFrom(env, 'BRIGHT_SPROUT_WRITES_A_MINUTE', 3000),
     trustedProxies: numberFrom(env, 'BRIGHT_SPROUT_TRUSTED_PROXIES', 0),
   };
 }

@@ -31,6 +31,8 @@ export function FastSheet() {
   const [pasted, setPasted] = useState<readonly PastedCell[]>();
   const at = useRef<[number, number]>([0, 0]);
   const table = useRef<HTMLTableElement>(null);
+  /** What is being kept at this moment: Enter and leaving the cell after it are one reading. */
+  const onTheWay = useRef(new Map<string, string>());
   const keep = useKeepReadings();
   const justRead = useJustRead();
   const units = experiment.units.filter((unit) => whyNot(experiment, unit, day) === undefined);
@@ -49,13 +51,16 @@ export function FastSheet() {
     const before = kept.get(key);
     const cell = readCell(text, variable);
     if (cell.kind !== 'reading' || text === keptText(before, variable)) return;
+    if (onTheWay.current.get(key) === text) return;
+    onTheWay.current.set(key, text);
     const { state, entered } = cell;
     keep
       .mutateAsync({ unit, variable, state, entered, supersedesId: before?.id ?? null })
       .then(() => setCells((now) => (now[key]?.text === text ? without(now, key) : now)))
       .catch((error: unknown) =>
         refuse(key, error instanceof ApiFailure ? error.message : 'Not kept. Try again.'),
-      );
+      )
+      .finally(() => onTheWay.current.delete(key));
   };
   const move = (row: number, column: number, rows: number): boolean => {
     const next = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row + rows}:${column}"]`);

@@ -25,7 +25,9 @@ export type Client = ReturnType<typeof supertest.agent>;
 let teachers = 0;
 
 /** Starts a server on a new, migrated database. */
-export async function startTestServer(settings: { signInTries?: number } = {}): Promise<TestServer> {
+export async function startTestServer(
+  settings: { signInTries?: number; writesAMinute?: number } = {},
+): Promise<TestServer> {
   const rootUrl = process.env.BRIGHT_SPROUT_TEST_DB_URL;
   if (!rootUrl) throw new Error('run the tests with npm test or npm run unit: they start the database');
   const name = `test_${randomBytes(6).toString('hex')}`;
@@ -41,6 +43,7 @@ export async function startTestServer(settings: { signInTries?: number } = {}): 
     logLevel: 'silent',
     signInTries: settings.signInTries ?? 1000,
     signInWindowMs: 60_000,
+    writesAMinute: settings.writesAMinute ?? 1_000_000,
     trustedProxies: 0,
   });
   await app.listen(0, '127.0.0.1');

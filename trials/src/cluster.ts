@@ -1,0 +1,82 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import {
+  ensureTool,
+  findLibrary,
+  freePort,
+  GALERA,
+  type PrivateDatabase,
+  startPrivateDatabase,
+} from '@bright-sprout/scripts';
+import mysql from 'mysql2/promise';
+
+/** Nodes of a MariaDB Galera cluster on loopback, each with a folder of its own. */
+export interface Cluster {
+  readonly nodes: readonly PrivateDatabase[];
+  /** Kills a node as a power cut would. */
+  kill(at: number): void;
+  stop(): Promise<void>;
+}
+
+const READY_TRIES = 300;
+
+/**
+ * Sets up a cluster of Debian's packages, the first node alone, the others joining it.
+ * @throws Trouble when Galera is missing and cannot be installed
+ */
+export async function startCluster(count = 3): Promise<Cluster> {
+  ensureTool(GALERA);
+  const folder = mkdtempSync(join(tmpdir(), 'sprout-cluster-'));
+  const ports = await Promise.all(Array.from({ length: count * 3 }, () => freePort()));
+  const nodes: PrivateDatabase[] = [];
+  for (let at = 0; at < count; at += 1) {
+    const group = ports[at * 3] ?? 0;
+    const others = nodes.map((_, index) => `127.0.0.1:${ports[index * 3] ?? 0}`).join(',');
+    nodes.push(
+      await startPrivateDatabase(join(folder, `node-${at}`), {
+        durable: true,
+        more: [
+          '--wsrep-on=ON',
+          `--wsrep-provider=${findLibrary(GALERA) ?? ''}`,
+          `--wsrep-cluster-address=gcomm://${others}`,
+          `--wsrep-node-address=127.0.0.1:${group}`,
+          `--wsrep-provider-options=base_port=${group};ist.recv_addr=127.0.0.1:${ports[at * 3 + 1] ?? 0};gmcast.listen_addr=tcp://127.0.0.1:${group}`,
+          `--wsrep-sst-receive-address=127.0.0.1:${ports[at * 3 + 2] ?? 0}`,
+          '--wsrep-sst-method=rsync',
+          '--binlog-format=ROW',
+          '--innodb-autoinc-lock-mode=2',
+        ],
+      }),
+    );
+    await waitForSize(nodes[at] as PrivateDatabase, at + 1);
+  }
+  return {
+    nodes,
+    kill: (at) => void process.kill(nodes[at]?.pid ?? 0, 'SIGKILL'),
+    stop: async () => {
+      for (const node of [...nodes].reverse()) await node.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+async function waitForSize({ rootUrl }: PrivateDatabase, size: number): Promise<void> {
+  const connection = await mysql.createConnection(rootUrl);
+  try {
+    for (let attempt = 0; attempt < READY_TRIES; attempt += 1) {
+      const [rows] = await connection.query(
+        "SHOW STATUS WHERE Variable_name IN ('wsrep_cluster_size', 'wsrep_ready')",
+      );
+      const status = new Map(
+        (rows as { Variable_name: string; Value: string }[]).map((row) => [row.Variable_name, row.Value]),
+      );
+      if (status.get('wsrep_ready') === 'ON' && Number(status.get('wsrep_cluster_size')) >= size) return;
+      await pause(100);
+    }
+    throw new Error(`the cluster did not grow to ${size} nodes`);
+  } finally {
+    await connection.end();
+  }
+}

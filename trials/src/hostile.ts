@@ -1,0 +1,121 @@
+import { startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
+import { v7 as uuid } from 'uuid';
+import type { Answer, Client } from './client.ts';
+import { type HostileFile, hostileFiles } from './hostile-files.ts';
+import { memoryMb } from './machine.ts';
+import type { Outcome } from './report.ts';
+import { dayFromToday, makeSchool, type School } from './school.ts';
+
+const MOST_MS = 3000;
+const MOST_MB = 400;
+
+const MAPPING = {
+  shape: 'long',
+  roles: ['unit', 'value'],
+  hasTreatmentRow: false,
+  variable: { name: 'height', kind: 'length', unit: 'cm' },
+  dateOrder: 'dmy',
+  sowedOn: null,
+  observedOn: '2026-01-05',
+  control: '',
+};
+
+/**
+ * Sends each hostile file by itself. It must be answered in words within three seconds and with at most 400 MB more
+ * memory, and others must be answered meanwhile.
+ */
+export async function tryHostileFiles(): Promise<Outcome[]> {
+  const application = await startTemporaryApplication(LIMITS);
+  try {
+    const school = await makeSchool(application.address, 1);
+    const outcomes: Outcome[] = [];
+    await warm(school.teacher);
+    for (const file of hostileFiles()) outcomes.push(await tryFile(application, school, file));
+    return outcomes;
+  } finally {
+    await application.stop();
+  }
+}
+
+/** Settings under which limits on tries do not stand in the way of a trial. */
+export const LIMITS = { BRIGHT_SPROUT_SIGN_IN_TRIES: '100000', BRIGHT_SPROUT_WRITES_A_MINUTE: '10000000' };
+
+async function tryFile(
+  application: TemporaryApplication,
+  school: School,
+  file: HostileFile,
+): Promise<Outcome> {
+  const { teacher } = school;
+  const upload = await teacher.sendFile(file.bytes);
+  const before = memoryMb(application.serverPid());
+  let mostMb = before;
+  let slowestMs = 0;
+  let isDone = false;
+  const watch = async (): Promise<void> => {
+    while (!isDone) {
+      mostMb = Math.max(mostMb, memoryMb(application.serverPid()));
+      slowestMs = Math.max(slowestMs, (await teacher.send('GET', '/session')).ms);
+      await new Promise((resolve) => setTimeout(resolve, 20));
+    }
+  };
+  const watching = watch();
+  const answer = await send(teacher, school, file, upload);
+  isDone = true;
+  await watching;
+  const moreMb = Math.round(mostMb - before);
+  const faults = [
+    ...(answer.status >= 400 && answer.status < 500
+      ? []
+      : isRead(file, answer)
+        ? []
+        : [`answered ${answer.status}`]),
+    ...(answer.ms > MOST_MS ? [`took ${Math.round(answer.ms)} ms`] : []),
+    ...(moreMb > MOST_MB ? [`took ${moreMb} MB more`] : []),
+    ...(slowestMs > MOST_MS ? [`held others up for ${Math.round(slowestMs)} ms`] : []),
+  ];
+  const figures = {
+    status: answer.status,
+    ms: Math.round(answer.ms),
+    'MB more': moreMb,
+    'others waited ms': Math.round(slowestMs),
+  };
+  return { name: file.name, figures, faults };
+}
+
+/** Some are only odd, and may be read as what they are. */
+function isRead(file: HostileFile, answer: Answer): boolean {
+  return answer.status === 200 && ['sheet', 'bundle', 'tidy'].includes(file.kind);
+}
+
+function send(
+  teacher: Client,
+  { experiment }: School,
+  { kind }: HostileFile,
+  upload: { uploadId: string; size: number },
+): Promise<Answer> {
+  const body = { fileName: 'hostile', ...upload };
+  switch (kind) {
+    case 'tidy':
+      return teacher.send('PUT', `/files/${uuid()}`, body);
+    case 'table':
+      return teacher.send('PUT', `/files/${uuid()}/table`, { ...body, mapping: MAPPING });
+    case 'sheet':
+      return teacher.send('POST', '/files/sheets', upload);
+    case 'bundle':
+      return teacher.send('PUT', `/files/${uuid()}/bundle`, body);
+    case 'picture':
+      return teacher.send('PUT', `/experiments/${experiment.id}/journal/${uuid()}`, {
+        unitId: null,
+        happenedOn: dayFromToday(0),
+        kind: 'photo',
+        words: '',
+        picture: upload,
+      });
+  }
+}
+
+/** Has the threads started, as they are in a school that is open. */
+async function warm(teacher: Client): Promise<void> {
+  const upload = await teacher.sendFile(Buffer.from('unit,treatment\n1,x'));
+  await teacher.send('PUT', `/files/${uuid()}`, { fileName: 'a', ...upload });
+}

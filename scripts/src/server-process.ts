@@ -30,6 +30,8 @@ export interface ServerSettings {
 export interface RunningServer {
   readonly child: ChildProcess;
   readonly own: OwnProcess;
+  /** Tells it whether there is room where the data is kept. */
+  tellDisk(isDiskFull: boolean): void;
   /** Called when it ends without being asked to. */
   onUnexpectedEnd(listener: () => void): void;
   stop(): Promise<void>;
@@ -87,7 +89,7 @@ export async function runLoadDemo(
 export async function startServer(settings: ServerSettings): Promise<RunningServer> {
   const child = spawn(process.execPath, [built(settings.root, 'main.js')], {
     env: environment(settings),
-    stdio: ['ignore', 'inherit', 'inherit'],
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
     detached: true,
   });
   endWithThisProcess(child);
@@ -107,7 +109,10 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
         if (child.exitCode !== null || child.signalCode !== null) listener();
         else child.once('exit', () => stopping || listener());
       };
-      return { child, own, onUnexpectedEnd, stop };
+      const tellDisk = (isDiskFull: boolean): void => {
+        if (child.connected) child.send({ isDiskFull });
+      };
+      return { child, own, tellDisk, onUnexpectedEnd, stop };
     }
     await sleep(100);
   }

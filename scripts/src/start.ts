@@ -17,10 +17,12 @@ import {
 } from './server-process.ts';
 import { DEMO_EMAIL } from './temporary-application.ts';
 import { Trouble, writeWhole } from './tools.ts';
+import { watchDisk } from './watch-disk.ts';
 
 /** What was started, in the order in which it is to be stopped. */
 const started: { lock?: RunLock; server?: RunningServer; database?: PrivateDatabase } = {};
 let isStopping = false;
+let isDiskFull = false;
 
 /** Starts everything and stays until it is told to stop. */
 export async function start(root: string, args: readonly string[]): Promise<void> {
@@ -72,7 +74,17 @@ async function run(root: string, args: readonly string[]): Promise<void> {
       started.server = await startServer(settings);
       started.lock?.noteServer(started.server.own);
       started.server.onUnexpectedEnd(ended);
+      started.server.tellDisk(isDiskFull);
     },
+  });
+  watchDisk(folder, (isFull, freeMb) => {
+    isDiskFull = isFull;
+    started.server?.tellDisk(isFull);
+    KEPT.say(
+      isFull
+        ? `only ${freeMb} MB are free where the data is kept (${folder}): nothing more is saved until there is room`
+        : 'there is room again: saving works',
+    );
   });
   if (database) {
     const databasePort = Number(new URL(database.appUrl).port);

@@ -27,6 +27,7 @@ import { UploadsModule } from '../uploads/index.ts';
 import { AccessGuard } from './access.guard.ts';
 import { CallersService } from './callers.service.ts';
 import { databaseOptions } from './database.ts';
+import { StorageGuard } from './storage.guard.ts';
 import { WORKER_FILE } from './worker-file.ts';
 import { HealthController } from './health.controller.ts';
 
@@ -67,6 +68,8 @@ export class AppModule {
       controllers: [HealthController],
       providers: [
         CallersService,
+        StorageGuard,
+        { provide: APP_GUARD, useExisting: StorageGuard },
         { provide: APP_GUARD, useClass: WriteQuota },
         { provide: APP_GUARD, useClass: AccessGuard },
         { provide: APP_INTERCEPTOR, useClass: RetryDeadlocks },

@@ -3,6 +3,7 @@ import type { HealthView } from '@bright-sprout/contract/shared';
 import { Controller, Inject, type OnModuleDestroy } from '@nestjs/common';
 import mysql from 'mysql2/promise';
 import { ApiError, isConnectionLoss, Operation, type Settings, SETTINGS } from '../shared/index.ts';
+import { StorageGuard, storageFull } from './storage.guard.ts';
 
 /** How long an answer holds: however many ask, the database is asked once. */
 const HOLDS_MS = 500;
@@ -21,10 +22,14 @@ export class HealthController implements OnModuleDestroy {
   #pool: mysql.Pool | undefined;
   #asked: { readonly at: number; readonly isWell: Promise<boolean> } | undefined;
 
-  constructor(@Inject(SETTINGS) private readonly settings: Settings) {}
+  constructor(
+    @Inject(SETTINGS) private readonly settings: Settings,
+    private readonly storage: StorageGuard,
+  ) {}
 
   @Operation(healthRoutes.health)
   async health(): Promise<HealthView> {
+    if (this.storage.isFull) throw storageFull();
     const now = performance.now();
     if (!this.#asked || now - this.#asked.at > HOLDS_MS) {
       this.#asked = { at: now, isWell: inTime(this.#ask()) };

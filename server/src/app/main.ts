@@ -1,6 +1,7 @@
 import { HeavyWork, readSettings } from '../shared/index.ts';
 import { createApp } from './create-app.ts';
 import { outliveErrors } from './outlive-errors.ts';
+import { StorageGuard } from './storage.guard.ts';
 import { stopInTime } from './stop-in-time.ts';
 
 const settings = readSettings(process.env);
@@ -8,5 +9,6 @@ outliveErrors(process);
 const app = await createApp(settings);
 stopInTime(app, process);
 await app.listen(settings.port, settings.host);
+process.on('message', (message) => app.get(StorageGuard).hear(message));
 app.get(HeavyWork).warm();
 process.send?.('listening');

@@ -61,7 +61,7 @@ async function takeLease(source: DataSource): Promise<MigrationLease> {
 }
 
 async function refuseNewer(source: DataSource): Promise<void> {
-  const known = new Set(source.migrations.map(({ name }) => name));
+  const known = new Set(source.migrations.map((migration) => migration.name ?? migration.constructor.name));
   const runner = source.createQueryRunner();
   try {
     if (!(await runner.hasTable('migrations'))) return;

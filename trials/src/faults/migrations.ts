@@ -22,6 +22,15 @@ export async function tryMigrations(isShort: boolean): Promise<Outcome[]> {
   }
 }
 
+/** Far more than all migrations have. */
+const MOST_STATEMENTS = 400;
+
+interface Ended {
+  readonly code: number;
+  readonly output: string;
+  readonly wasKilled: boolean;
+}
+
 class Trial {
   readonly #database: PrivateDatabase;
 
@@ -30,20 +39,26 @@ class Trial {
   }
 
   async cutAtEach(isShort: boolean): Promise<Outcome> {
-    const whole = await this.#fresh('whole');
+    const whole = await this.#fresh('entire');
     await this.#migrate(whole);
-    const wanted = await this.#schema('whole');
+    const wanted = await this.#schema('entire');
     const faults: string[] = [];
     let cuts = 0;
     let statement = 1;
-    for (; ; statement += isShort ? 5 : 1) {
-      const url = await this.#fresh('cut');
-      const { code } = await this.#migrate(url, { BRIGHT_SPROUT_CUT_AT: String(statement) });
+    for (; statement < MOST_STATEMENTS; statement += isShort ? 9 : 1) {
+      const url = await this.#fresh('cut_short');
+      const { code, output, wasKilled } = await this.#migrate(url, {
+        BRIGHT_SPROUT_CUT_AT: String(statement),
+      });
       if (code === 0) break;
+      if (!wasKilled) {
+        faults.push(`at statement ${statement}: ${output.slice(-300)}`);
+        break;
+      }
       cuts += 1;
       const again = await this.#migrate(url, {});
       if (again.code !== 0) faults.push(`after statement ${statement}: ${again.output.slice(-300)}`);
-      else if ((await this.#schema('cut')) !== wanted)
+      else if ((await this.#schema('cut_short')) !== wanted)
         faults.push(`after statement ${statement} the schema is another`);
     }
     if (cuts < 5) faults.push('hardly anything was cut: the trial tries nothing');
@@ -51,11 +66,11 @@ class Trial {
   }
 
   async twoAtOnce(): Promise<Outcome> {
-    const wanted = await this.#schema('whole');
-    const url = await this.#fresh('both');
+    const wanted = await this.#schema('entire');
+    const url = await this.#fresh('pair');
     const both = await Promise.all([this.#migrate(url), this.#migrate(url)]);
     const faults = both.filter(({ code }) => code !== 0).map(({ output }) => output.slice(-300));
-    if ((await this.#schema('both')) !== wanted) faults.push('the schema is another');
+    if ((await this.#schema('pair')) !== wanted) faults.push('the schema is another');
     return { name: 'two servers migrate at once', figures: { wrong: faults.length }, faults };
   }
 
@@ -103,10 +118,7 @@ class Trial {
   }
 
   /** Runs the built migration; told to, it kills itself before a statement, as a power cut would. */
-  #migrate(
-    url: string,
-    env: Readonly<Record<string, string>> = {},
-  ): Promise<{ code: number; output: string }> {
+  #migrate(url: string, env: Readonly<Record<string, string>> = {}): Promise<Ended> {
     const killer = join(ROOT, 'trials', 'cut-statements.mjs');
     return new Promise((resolve) => {
       const child = spawn(
@@ -124,7 +136,9 @@ class Trial {
       let output = '';
       for (const stream of [child.stdout, child.stderr])
         stream.on('data', (part: Buffer) => (output += part.toString()));
-      child.once('close', (code) => resolve({ code: code ?? 1, output }));
+      child.once('close', (code, signal) =>
+        resolve({ code: code ?? 1, output, wasKilled: signal === 'SIGKILL' }),
+      );
     });
   }
 }

@@ -15,4 +15,4 @@ export {
   startTemporaryApplication,
   type TemporaryApplication,
 } from './temporary-application.ts';
-export { CHROMIUM, ensureTool, FAKETIME, findLibrary, findProgram, GALERA } from './tools.ts';
+export { CHROMIUM, ensureTool, FAKETIME, findLibrary, findProgram, GALERA, Trouble } from './tools.ts';

@@ -49,9 +49,9 @@ export const MARIADB: Tool = {
 /** What makes several MariaDB servers a cluster; for trials. */
 export const GALERA: Tool = {
   what: 'Galera',
-  programs: ['rsync'],
+  programs: ['rsync', 'lsof'],
   libraries: ['libgalera_smm.so'],
-  packages: ['galera-4', 'rsync'],
+  packages: ['galera-4', 'rsync', 'lsof'],
 };
 
 /** Lets programs see another time; for trials. */

@@ -1,14 +1,17 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { delimiter, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import {
   ensureTool,
   findLibrary,
+  findProgram,
   freePort,
   GALERA,
   type PrivateDatabase,
   startPrivateDatabase,
+  Trouble,
 } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 
@@ -28,28 +31,32 @@ const READY_TRIES = 300;
  */
 export async function startCluster(count = 3): Promise<Cluster> {
   ensureTool(GALERA);
+  bringTransferScripts();
   const folder = mkdtempSync(join(tmpdir(), 'sprout-cluster-'));
   const ports = await Promise.all(Array.from({ length: count * 3 }, () => freePort()));
   const nodes: PrivateDatabase[] = [];
-  for (let at = 0; at < count; at += 1) {
+  const options = (at: number, others: string): { durable: boolean; more: string[] } => {
     const group = ports[at * 3] ?? 0;
+    return {
+      durable: true,
+      more: [
+        '--wsrep-on=ON',
+        `--wsrep-provider=${findLibrary(GALERA) ?? ''}`,
+        `--wsrep-cluster-address=gcomm://${others}`,
+        `--wsrep-node-address=127.0.0.1:${group}`,
+        `--wsrep-provider-options=base_port=${group};ist.recv_addr=127.0.0.1:${ports[at * 3 + 1] ?? 0};gmcast.listen_addr=tcp://127.0.0.1:${group}`,
+        '--wsrep-sst-method=rsync',
+        `--wsrep-sst-receive-address=127.0.0.1:${ports[at * 3 + 2] ?? 0}`,
+        '--binlog-format=ROW',
+        '--innodb-autoinc-lock-mode=2',
+      ],
+    };
+  };
+  const place = (at: number): string => join(folder, `node-${at}`);
+  for (let at = 0; at < count; at += 1) {
     const others = nodes.map((_, index) => `127.0.0.1:${ports[index * 3] ?? 0}`).join(',');
-    nodes.push(
-      await startPrivateDatabase(join(folder, `node-${at}`), {
-        durable: true,
-        more: [
-          '--wsrep-on=ON',
-          `--wsrep-provider=${findLibrary(GALERA) ?? ''}`,
-          `--wsrep-cluster-address=gcomm://${others}`,
-          `--wsrep-node-address=127.0.0.1:${group}`,
-          `--wsrep-provider-options=base_port=${group};ist.recv_addr=127.0.0.1:${ports[at * 3 + 1] ?? 0};gmcast.listen_addr=tcp://127.0.0.1:${group}`,
-          `--wsrep-sst-receive-address=127.0.0.1:${ports[at * 3 + 2] ?? 0}`,
-          '--wsrep-sst-method=rsync',
-          '--binlog-format=ROW',
-          '--innodb-autoinc-lock-mode=2',
-        ],
-      }),
-    );
+    await openForTransfer(folder, place(at));
+    nodes.push(await startPrivateDatabase(place(at), options(at, others)));
     await waitForSize(nodes[at] as PrivateDatabase, at + 1);
   }
   return {
@@ -60,6 +67,32 @@ export async function startCluster(count = 3): Promise<Cluster> {
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** Makes a node's folder that the program which takes over the state can write to: it gives up the rights of root. */
+async function openForTransfer(folder: string, place: string): Promise<void> {
+  await (await startPrivateDatabase(place, { durable: false })).stop();
+  for (const one of [folder, place]) chmodSync(one, 0o711);
+  for (const name of readdirSync(join(place, 'mariadb'), { recursive: true }))
+    chmodSync(join(place, 'mariadb', String(name)), 0o777);
+  chmodSync(join(place, 'mariadb'), 0o777);
+}
+
+/**
+ * The scripts with which a node takes over the state of another are in the package of the whole server, which would set
+ * up a service when it is installed: they are taken out of it.
+ */
+function bringTransferScripts(): void {
+  if (findProgram('wsrep_sst_rsync')) return;
+  const place = mkdtempSync(join(tmpdir(), 'sprout-scripts-'));
+  const run = spawnSync(
+    'sh',
+    ['-c', 'apt-get download -qq mariadb-server && dpkg-deb -x mariadb-server_*.deb out'],
+    { cwd: place, stdio: 'pipe' },
+  );
+  if (run.status !== 0)
+    throw new Trouble(`The scripts of a cluster could not be fetched: ${run.stderr.toString().trim()}`);
+  process.env.PATH = `${join(place, 'out', 'usr', 'bin')}${delimiter}${process.env.PATH ?? ''}`;
 }
 
 async function waitForSize({ rootUrl }: PrivateDatabase, size: number): Promise<void> {

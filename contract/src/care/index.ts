@@ -10,13 +10,12 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, IsInstant, listRoute, NestedList, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsId, IsInstant, listRoute, NestedList, route, Trimmed } from '../shared/index.ts';
 
 /** What people do to plants, or find in their soil. */
 export const CARE_KINDS = [
@@ -49,7 +48,7 @@ export class CareRequest {
   @IsArray()
   @ArrayMinSize(1, { message: 'Choose at least one pot.' })
   @ArrayMaxSize(500)
-  @IsUUID(undefined, { each: true })
+  @IsId({ each: true })
   unitIds: string[] | null;
 
   /** mL of water for each unit, a pH, or a place in {@link SOIL_STATES}. */
@@ -67,7 +66,7 @@ export class CareRequest {
 
 /** A care event as it is kept. */
 export class CareView extends CareRequest {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()

@@ -1,16 +1,7 @@
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import {
-  ArrayMaxSize,
-  IsBoolean,
-  IsIn,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-} from 'class-validator';
-import { IsZone, NestedList, Trimmed } from '../shared/index.ts';
+import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, IsString, Length, Matches } from 'class-validator';
+import { IsId, IsZone, NestedList, Trimmed } from '../shared/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
 /** The most characters of a display name. */
@@ -38,7 +29,7 @@ export class ClassRequest extends ClassDaysPart {
 
 /** A team of a class. */
 export class TeamPart {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @Trimmed()
@@ -48,7 +39,7 @@ export class TeamPart {
 
 /** A student: a display name and a picture tile, nothing else. */
 export class StudentPart {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @Trimmed()
@@ -60,7 +51,7 @@ export class StudentPart {
   tile: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   teamId: string | null;
 }
 
@@ -85,7 +76,7 @@ export class RosterRequest {
 
 /** A class with its roster. */
 export class ClassView extends ClassRequest {
-  @IsUUID()
+  @IsId()
   id: string;
 
   /** What students type to join. */

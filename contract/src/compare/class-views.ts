@@ -1,6 +1,6 @@
 import type { StudyPart, TeamsPart } from '@bright-sprout/core/comparison';
-import { IsArray, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { Nested, NestedList, OutcomeBase } from '../shared/index.ts';
+import { IsArray, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsId, Nested, NestedList, OutcomeBase } from '../shared/index.ts';
 import { DescriptionView, IntervalOutcome, IntervalView, NumberOutcome } from './outcome-views.ts';
 import { TestOutcomeView } from './test-views.ts';
 
@@ -63,7 +63,7 @@ export class TeamsView {
 
 /** One class of a study. */
 export class StudyRunView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()
@@ -78,7 +78,7 @@ export class StudyRunView {
 
 /** One treatment in one class. */
 export class StudyCellView {
-  @IsUUID()
+  @IsId()
   runId: string;
 
   @IsString()

@@ -1,6 +1,6 @@
 import type { AnalysedFactor, AnalysedTreatment } from '@bright-sprout/core/comparison';
-import { IsArray, IsBoolean, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { NestedList } from '../shared/index.ts';
+import { IsArray, IsBoolean, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsId, NestedList } from '../shared/index.ts';
 
 /** A level of a factor; `amount` where it is one. */
 export class AnalysedLevelView {
@@ -26,7 +26,7 @@ export class AnalysedFactorView implements AnalysedFactor {
 
 /** A treatment with its level of each factor, by index. */
 export class AnalysedTreatmentView implements AnalysedTreatment {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()

@@ -1,6 +1,6 @@
 import type { EmergencePart } from '@bright-sprout/core/comparison';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { Nested, NestedList } from '../shared/index.ts';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsId, Nested, NestedList } from '../shared/index.ts';
 import { IntervalOutcome, NumberOutcome } from './outcome-views.ts';
 import { TestOutcomeView } from './test-views.ts';
 import { ShareOutcome } from './treatments-views.ts';
@@ -140,7 +140,7 @@ export class GroupEmergenceView {
 
 /** When one unit came up: after one check, by the next. */
 export class UnitEmergenceView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsString()

@@ -1,7 +1,7 @@
 import type { GrowthPart } from '@bright-sprout/core/comparison';
 import { CURVE_KINDS, type CurveKind } from '@bright-sprout/core/growth';
-import { IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { Nested, NestedList, OutcomeBase } from '../shared/index.ts';
+import { IsIn, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsId, Nested, NestedList, OutcomeBase } from '../shared/index.ts';
 import { DescriptionView, NumberOutcome } from './outcome-views.ts';
 
 /** Growth between two readings. */
@@ -70,7 +70,7 @@ export class CurveFitView {
 
 /** How one unit grew. */
 export class UnitGrowthView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsString()

@@ -5,11 +5,10 @@ import {
   IsInt,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   MaxLength,
 } from 'class-validator';
-import { NestedOrNull, Trimmed } from '../shared/index.ts';
+import { IsId, NestedOrNull, Trimmed } from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
 
 /** The most characters of a claim, and of the reasoning. */
@@ -24,7 +23,7 @@ export class PredictionRequest {
 
 /** A student's guess. */
 export class StudentPredictionRequest extends PredictionRequest {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @NestedOrNull(() => MadeOnDevicePart)
@@ -33,7 +32,7 @@ export class StudentPredictionRequest extends PredictionRequest {
 
 /** A guess as it is kept. */
 export class PredictionView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()
@@ -67,7 +66,7 @@ export class ConclusionRequest {
 
 /** What a student concludes. */
 export class StudentConclusionRequest extends ConclusionRequest {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @NestedOrNull(() => MadeOnDevicePart)
@@ -76,7 +75,7 @@ export class StudentConclusionRequest extends ConclusionRequest {
 
 /** A conclusion as it is kept. */
 export class ConclusionView extends ConclusionRequest {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()
@@ -91,7 +90,7 @@ export class ConclusionView extends ConclusionRequest {
 
 /** An experiment of the class, for guessing before and concluding after. */
 export class StudentIdeasView {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @IsString()

@@ -7,9 +7,9 @@ import {
 } from '@bright-sprout/core/comparison';
 import { SQUARES_TYPES, type SquaresType } from '@bright-sprout/core/statistics';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsOptional, Matches, Max, Min } from 'class-validator';
 import { Type } from 'class-transformer';
-import { IsCalendarDay } from '../shared/index.ts';
+import { IsCalendarDay, IsId } from '../shared/index.ts';
 
 /** Parts of a comparison that take more work than its answer. */
 export const COMPARISON_PARTS = ['treatments', 'growth', 'emergence', 'teams'] as const;
@@ -25,7 +25,7 @@ export const PER_RULES = ['as_read', 'per_pot'] as const;
 export class ComparisonQuery {
   /** What is compared; the plan's first variable when left out. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   variableId?: string;
 
   /** The day compared; when left out, the last day that any unit was read. */

@@ -16,8 +16,8 @@ import {
 import type { ComparisonWords } from '@bright-sprout/core/words';
 import type { CalendarDay, Outcome, UndefinedReason } from '@bright-sprout/core/shared';
 import type { Description, Interval, PairDifference } from '@bright-sprout/core/statistics';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { IsCalendarDay, Nested, NestedList, NestedOrNull } from '../shared/index.ts';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsCalendarDay, IsId, Nested, NestedList, NestedOrNull } from '../shared/index.ts';
 import { TeamsView } from './class-views.ts';
 import { AnalysedDesignView } from './design-views.ts';
 import { EmergenceView } from './emergence-views.ts';
@@ -27,7 +27,7 @@ import { TreatmentsView } from './treatments-views.ts';
 
 /** The value of one unit on the day. */
 export class UnitPointView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsInt()
@@ -39,7 +39,7 @@ export class UnitPointView {
 
 /** A unit without a value on the day, and why. */
 export class LeftOutView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsInt()
@@ -198,7 +198,7 @@ export class AgedValueView {
 
 /** One unit over time. */
 export class UnitCurveView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsString()
@@ -269,7 +269,7 @@ export class WordsView implements ComparisonWords {
 
 /** A comparison of treatments on one day, over units; values in the variable's base unit. */
 export class ComparisonView implements Comparison {
-  @IsUUID()
+  @IsId()
   variableId: string;
 
   /** Days on which any unit was read, in order. */

@@ -1,5 +1,5 @@
-import { IsBoolean, IsIn, IsISO8601, IsOptional, IsString, IsUUID, MaxLength } from 'class-validator';
-import { IsCalendarDay, listRoute, NestedOrNull, route, Trimmed } from '../shared/index.ts';
+import { IsBoolean, IsIn, IsISO8601, IsOptional, IsString, MaxLength } from 'class-validator';
+import { IsCalendarDay, IsId, listRoute, NestedOrNull, route, Trimmed } from '../shared/index.ts';
 import { UploadPart } from '../uploads/index.ts';
 
 /** What an entry of the journal is. */
@@ -12,7 +12,7 @@ export const MOST_PICTURE_BYTES = 2_000_000;
 /** A photo, a drawing or a sentence about a unit, or about the whole sill. */
 export class EntryRequest {
   @IsOptional()
-  @IsUUID()
+  @IsId()
   unitId: string | null;
 
   @IsCalendarDay({ message: 'Give the day of the entry.' })
@@ -32,11 +32,11 @@ export class EntryRequest {
 
 /** An entry without its picture, which has an address of its own. */
 export class EntryView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   unitId: string | null;
 
   @IsCalendarDay()

@@ -1,5 +1,5 @@
-import { IsBoolean, IsEmail, IsString, IsUUID, Length, MaxLength } from 'class-validator';
-import { IsZone, Trimmed } from '../shared/index.ts';
+import { IsBoolean, IsEmail, IsString, Length, MaxLength } from 'class-validator';
+import { IsId, IsZone, Trimmed } from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
 export class RegisterRequest {
@@ -34,7 +34,7 @@ export class SignInRequest {
 
 /** Who is signed in. */
 export class TeacherView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsEmail()

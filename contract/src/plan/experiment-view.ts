@@ -2,8 +2,8 @@ import 'reflect-metadata';
 import { BRIGHT_SIDES, type BrightSide } from '@bright-sprout/core/design';
 import { VARIABLE_KINDS, type VariableKind } from '@bright-sprout/core/exchange';
 import { EXPERIMENT_STATUSES, type ExperimentStatus } from '@bright-sprout/core/schedule';
-import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID } from 'class-validator';
-import { IsCalendarDay, NestedList, NestedOrNull } from '../shared/index.ts';
+import { IsArray, IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
+import { IsCalendarDay, IsId, NestedList, NestedOrNull } from '../shared/index.ts';
 import { CropView } from './crop-view.ts';
 import { TaskView } from './plan-extras.ts';
 import { PlanDocument } from './plan-request.ts';
@@ -19,7 +19,7 @@ export class FactorView {
 
 /** A combination of levels. */
 export class TreatmentView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   /** The letter on the label. */
@@ -39,7 +39,7 @@ export class TreatmentView {
 
 /** A grid of places on the sill. */
 export class ContainerView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()
@@ -60,13 +60,13 @@ export class ContainerView {
 
 /** One pot, cell or bag. */
 export class UnitView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsInt()
   number: number;
 
-  @IsUUID()
+  @IsId()
   containerId: string;
 
   @IsInt()
@@ -75,7 +75,7 @@ export class UnitView {
   @IsInt()
   column: number;
 
-  @IsUUID()
+  @IsId()
   treatmentId: string;
 
   @IsInt()
@@ -88,7 +88,7 @@ export class UnitView {
   team: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   teamId: string | null;
 
   /** The day the plan has for it; `null` where no plan says. */
@@ -111,7 +111,7 @@ export class UnitView {
 
 /** Something that is read on each unit. */
 export class VariableView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()
@@ -129,7 +129,7 @@ export class VariableView {
 
 /** An experiment with its plan; readings have a route of their own. */
 export class ExperimentView {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsInt()
@@ -137,7 +137,7 @@ export class ExperimentView {
 
   /** What the same plan run by other classes has in common with this one. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   studyId: string | null;
 
   /** Days that the teacher closed: students add nothing to them. */
@@ -156,7 +156,7 @@ export class ExperimentView {
 
   /** The class that runs it. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   classId: string | null;
 
   /** Absent when a file named a crop that is not in the drawer. */

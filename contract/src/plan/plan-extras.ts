@@ -12,13 +12,12 @@ import {
   IsNumber,
   IsOptional,
   IsString,
-  IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsId, Trimmed } from '../shared/index.ts';
 
 /** What changed of one task of the calendar, or one added by hand. */
 export class TaskRequest {
@@ -109,6 +108,6 @@ export class ContainerSizeRequest {
 
 /** A container size that was kept. */
 export class ContainerSizeView extends ContainerSizeRequest {
-  @IsUUID()
+  @IsId()
   id: string;
 }

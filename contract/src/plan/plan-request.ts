@@ -19,13 +19,12 @@ import {
   IsInt,
   IsNumber,
   IsOptional,
-  IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, Nested, NestedList, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsId, Nested, NestedList, Trimmed } from '../shared/index.ts';
 import {
   CalendarPart,
   ConditionsPart,
@@ -55,7 +54,7 @@ export class PlanDocument implements Plan {
   cropId: string;
 
   @IsOptional()
-  @IsUUID(undefined, { message: 'Choose a packet.' })
+  @IsId({ message: 'Choose a packet.' })
   lotId: string | null;
 
   @ArrayMaxSize(3, { message: 'Change three things at most.' })
@@ -206,10 +205,10 @@ export class DescriptionRequest {
 
 /** Which treatment stands in a unit. */
 export class AssignmentRequest {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
-  @IsUUID()
+  @IsId()
   treatmentId: string;
 }
 
@@ -227,10 +226,10 @@ export class LayoutRequest {
 
 /** A unit added after sowing. */
 export class UnitRequest {
-  @IsUUID()
+  @IsId()
   treatmentId: string;
 
-  @IsUUID()
+  @IsId()
   containerId: string;
 
   @Min(1, { message: 'Choose a free place.' })
@@ -247,18 +246,18 @@ export class UnitRequest {
 
 /** Which team a unit is given to. */
 export class UnitTeamPart {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   teamId: string | null;
 }
 
 /** The class that runs an experiment, and which team has which unit; units left out have none. */
 export class ClassOfExperimentRequest {
   @IsOptional()
-  @IsUUID(undefined, { message: 'Choose a class.' })
+  @IsId({ message: 'Choose a class.' })
   classId: string | null;
 
   @ArrayMaxSize(500)
@@ -283,6 +282,6 @@ export const MEASURING_SCALES: readonly { unit: LengthUnit; step: number; name: 
 
 /** Which class runs the plan as well. */
 export class RunRequest {
-  @IsUUID(undefined, { message: 'Choose a class.' })
+  @IsId({ message: 'Choose a class.' })
   classId: string;
 }

@@ -1,18 +1,8 @@
 import 'reflect-metadata';
 import type { SeedLot } from '@bright-sprout/core/design';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import {
-  ArrayMaxSize,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Max,
-  Min,
-} from 'class-validator';
-import { IsCalendarDay, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
+import { ArrayMaxSize, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
+import { IsCalendarDay, IsId, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
 import { DayRangeView } from './crop-view.ts';
 
 /** So many seeds of a lot sown as a test, and so many up. */
@@ -79,7 +69,7 @@ export class SeedLotRequest {
 
 /** A packet with the tests that the class made of it. */
 export class SeedLotView extends SeedLotRequest implements SeedLot {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()

@@ -7,21 +7,20 @@ import {
   IsOptional,
   IsPositive,
   IsString,
-  IsUUID,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
 import { ExperimentView } from '../plan/index.ts';
-import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsId, listRoute, route, Trimmed } from '../shared/index.ts';
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */
 export class ReadingRequest {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
-  @IsUUID()
+  @IsId()
   variableId: string;
 
   @IsCalendarDay({ message: 'Give the day of the reading.' })
@@ -54,7 +53,7 @@ export class ReadingRequest {
 
   /** The reading that this one corrects. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   supersedesId?: string | null;
 
   /** True when the reader looked again before keeping it. */
@@ -78,13 +77,13 @@ export class CloseDayRequest {
 
 /** A reading as it is kept. */
 export class ReadingView {
-  @IsUUID()
+  @IsId()
   id: string;
 
-  @IsUUID()
+  @IsId()
   unitId: string;
 
-  @IsUUID()
+  @IsId()
   variableId: string;
 
   @IsCalendarDay()
@@ -113,7 +112,7 @@ export class ReadingView {
   recordedAt: string;
 
   @IsOptional()
-  @IsUUID()
+  @IsId()
   supersedesId: string | null;
 
   @IsBoolean()

@@ -31,6 +31,21 @@ export function IsInstant(options?: ValidationOptions): PropertyDecorator {
   );
 }
 
+const ID = /^[0-9a-f]{8}-[0-9a-f]{4}-[1-7][0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/i;
+
+/** True for an id made on a device: a UUID of a version that the database knows (RFC 9562, 1 to 7). */
+export function isId(value: unknown): value is string {
+  return typeof value === 'string' && ID.test(value);
+}
+
+/** An id made on a device. */
+export function IsId(options?: ValidationOptions): PropertyDecorator {
+  return ValidateBy(
+    { name: 'isId', validator: { validate: isId, defaultMessage: () => '$property: give an id (a UUID)' } },
+    options,
+  );
+}
+
 /** An IANA time zone that this machine knows. */
 export function IsZone(options?: ValidationOptions): PropertyDecorator {
   return ValidateBy(

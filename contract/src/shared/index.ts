@@ -1,4 +1,4 @@
-export { IsCalendarDay, IsInstant, IsZone, Trimmed } from './checks.ts';
+export { IsCalendarDay, IsId, isId, IsInstant, IsZone, Trimmed } from './checks.ts';
 export {
   ERROR_STATUS,
   type ErrorBody,

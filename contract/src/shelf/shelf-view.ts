@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { EXPERIMENT_STATUSES, type ExperimentStatus, type Job } from '@bright-sprout/core/schedule';
-import { IsBoolean, IsIn, IsInt, IsOptional, IsString, IsUUID } from 'class-validator';
-import { IsCalendarDay, Nested, NestedList } from '../shared/index.ts';
+import { IsBoolean, IsIn, IsInt, IsOptional, IsString } from 'class-validator';
+import { IsCalendarDay, IsId, Nested, NestedList } from '../shared/index.ts';
 
 /** The next thing to do; the figures that belong to its code are given. */
 export class JobView {
@@ -42,7 +42,7 @@ export class CardTreatmentView {
 
 /** One experiment on the shelf. */
 export class ExperimentCard {
-  @IsUUID()
+  @IsId()
   id: string;
 
   @IsString()

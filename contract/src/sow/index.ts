@@ -7,13 +7,12 @@ import {
   IsInt,
   IsOptional,
   IsString,
-  IsUUID,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
 import { ExperimentView } from '../plan/index.ts';
-import { IsCalendarDay, listRoute, route, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, IsId, listRoute, route, Trimmed } from '../shared/index.ts';
 
 /** Marks every unit as sown on a day. */
 export class SowingRequest {
@@ -25,7 +24,7 @@ export class SowingRequest {
   @IsArray()
   @ArrayMinSize(1, { message: 'Choose at least one pot.' })
   @ArrayMaxSize(500)
-  @IsUUID(undefined, { each: true })
+  @IsId({ each: true })
   unitIds?: string[];
 }
 
@@ -38,7 +37,7 @@ export class TickRequest {
   @IsArray()
   @ArrayMinSize(1, { message: 'Choose at least one pot.' })
   @ArrayMaxSize(500)
-  @IsUUID(undefined, { each: true })
+  @IsId({ each: true })
   unitIds: string[];
 
   @IsIn(SOWING_ITEMS)
@@ -50,7 +49,7 @@ export class TickRequest {
 
 /** What was different when one unit was sown. */
 export class SowingNoteRequest {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @Min(0, { message: 'Give 0 seeds or more.' })
@@ -65,7 +64,7 @@ export class SowingNoteRequest {
 
 /** A tick as it is kept. */
 export class TickView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsIn(SOWING_ITEMS)

@@ -2,17 +2,7 @@ import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
 import { READING_STATES, type ReadingState } from '@bright-sprout/core/shared';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Length,
-  Matches,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
 import { CareRequest, CareView } from '../care/index.ts';
 import { EntryRequest, EntryView } from '../journal/index.ts';
@@ -20,6 +10,7 @@ import { VariableView } from '../plan/index.ts';
 import { ReadingRequest, ReadingView } from '../record/index.ts';
 import {
   IsCalendarDay,
+  IsId,
   IsInstant,
   listRoute,
   Nested,
@@ -43,7 +34,7 @@ export class JoinRequest {
 
 /** A tile was chosen. */
 export class TileRequest {
-  @IsUUID()
+  @IsId()
   studentId: string;
 
   /** Four digits, where the class asks for them. */
@@ -55,7 +46,7 @@ export class TileRequest {
 /** Who made something on a shared device, and when by the clock of that device, which may be wrong. */
 export class MadeOnDevicePart {
   /** Who chose a tile on this device; not always the one who is at it when the network is back. */
-  @IsUUID()
+  @IsId()
   studentId: string;
 
   @IsInstant()
@@ -73,7 +64,7 @@ export class StudentReadingRequest extends ReadingRequest {
 
 /** A student's photo, drawing or sentence. */
 export class StudentEntryRequest extends EntryRequest {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @NestedOrNull(() => MadeOnDevicePart)
@@ -82,7 +73,7 @@ export class StudentEntryRequest extends EntryRequest {
 
 /** Care that a student gave. */
 export class StudentCareRequest extends CareRequest {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @NestedOrNull(() => MadeOnDevicePart)
@@ -97,7 +88,7 @@ export class StudentTickRequest extends TickRequest {
 
 /** A class as a device that joined it sees it. */
 export class DoorView {
-  @IsUUID()
+  @IsId()
   classId: string;
 
   @IsString()
@@ -118,7 +109,7 @@ export class DoorView {
 
   /** Who chose a tile on this device. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   studentId: string | null;
 }
 
@@ -163,18 +154,18 @@ export class CropGrowthView {
 
 /** A pot that a student reads today. */
 export class StudentPotView {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   /** The team that has it; `null` when it is everybody's. */
   @IsOptional()
-  @IsUUID()
+  @IsId()
   teamId: string | null;
 
   @IsString()
   question: string;
 
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsInt()

@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, IsUUID, Max, Min } from 'class-validator';
-import { NestedList } from '../shared/index.ts';
+import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, Min } from 'class-validator';
+import { IsId, NestedList } from '../shared/index.ts';
 import { SOWING_ITEMS, type SowingItem } from '../sow/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
@@ -39,7 +39,7 @@ export class PracticeView {
 
 /** A pot to sow, as its team ticks it. */
 export class SowingPotView {
-  @IsUUID()
+  @IsId()
   unitId: string;
 
   @IsInt()
@@ -78,7 +78,7 @@ export class SowingStepView {
 
 /** Sowing day of an experiment as a student sees it. */
 export class StudentSowingView {
-  @IsUUID()
+  @IsId()
   experimentId: string;
 
   @IsString()

@@ -1,5 +1,5 @@
-import { IsInt, IsUUID, Max, Min } from 'class-validator';
-import { route } from '../shared/index.ts';
+import { IsInt, Max, Min } from 'class-validator';
+import { IsId, route } from '../shared/index.ts';
 
 /** The most bytes of a file that go in one request; a device on a slow line sends smaller parts. */
 export const MOST_PART_BYTES = 524_288;
@@ -10,7 +10,7 @@ export const MOST_FILE_BYTES = 30_000_000;
 /** A file that was sent in parts before, to be used now. */
 export class UploadPart {
   /** Id made on the device, under which its parts were kept. */
-  @IsUUID()
+  @IsId()
   uploadId: string;
 
   /** Bytes of the whole file: a part that is missing is noticed. */

@@ -39,6 +39,8 @@ export function openApi(): Json {
     refPointerPrefix: '#/components/schemas/',
     additionalConverters: {
       isCalendarDay: { type: 'string', format: 'date' },
+      isId: { type: 'string', format: 'uuid' },
+      isInstant: { type: 'string', format: 'date-time' },
       isZone: { type: 'string', description: 'IANA time zone' },
     },
   });

@@ -1,8 +1,6 @@
-import { check } from '@bright-sprout/contract/shared';
+import { check, isId } from '@bright-sprout/contract/shared';
 import { type ArgumentMetadata, Injectable, type PipeTransform } from '@nestjs/common';
 import { invalidField, invalidFields, notFound } from './api-error.ts';
-
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** Names that a task and the like go by. */
 const KEY = /^[a-z0-9_-]{1,60}$/i;
@@ -13,7 +11,7 @@ export class ContractPipe implements PipeTransform {
   transform(value: unknown, metadata: ArgumentMetadata): unknown {
     if (metadata.type === 'param') {
       const isKey = metadata.data?.endsWith('Key') === true;
-      if (typeof value !== 'string' || !(isKey ? KEY : UUID).test(value)) throw notFound();
+      if (typeof value !== 'string' || !(isKey ? KEY.test(value) : isId(value))) throw notFound();
       return value.toLowerCase();
     }
     if (metadata.type === 'custom' || metadata.metatype === undefined) return value;

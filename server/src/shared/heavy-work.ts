@@ -58,9 +58,9 @@ export class HeavyWork implements OnModuleDestroy {
     @Inject(WORKER_FILE) private readonly file: WorkerFile,
   ) {}
 
-  /** Starts a thread for figures, so that the first who asks need not wait for it. */
+  /** Starts all threads, so that the first who asks need not wait for them. */
   warm(): void {
-    this.#pool('figures');
+    for (const name of Object.keys(POOLS) as (keyof typeof POOLS)[]) this.#pool(name, POOLS[name].maxThreads);
   }
 
   /**
@@ -111,14 +111,14 @@ export class HeavyWork implements OnModuleDestroy {
     return thrown;
   }
 
-  #pool(name: keyof typeof POOLS): Piscina<WorkerJob, WorkerAnswer> {
+  #pool(name: keyof typeof POOLS, minThreads = 0): Piscina<WorkerJob, WorkerAnswer> {
     const known = this.#pools.get(name);
     if (known) return known;
     const { maxThreads, memoryMb } = POOLS[name];
     const pool = new Piscina<WorkerJob, WorkerAnswer>({
       filename: this.file.url.href,
       execArgv: [...this.file.execArgv],
-      minThreads: name === 'figures' ? 1 : 0,
+      minThreads,
       maxThreads,
       idleTimeout: IDLE_MS,
       // A thread that waits must hear that its database connections were closed.

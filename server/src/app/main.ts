@@ -8,7 +8,7 @@ const settings = readSettings(process.env);
 outliveErrors(process);
 const app = await createApp(settings);
 stopInTime(app, process);
+await app.get(HeavyWork).warm();
 await app.listen(settings.port, settings.host);
 process.on('message', (message) => app.get(StorageGuard).hear(message));
-app.get(HeavyWork).warm();
 process.send?.('listening');

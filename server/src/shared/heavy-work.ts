@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import { Inject, Injectable, Logger, type OnModuleDestroy, StreamableFile, type Type } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { ApiError } from './api-error.ts';
@@ -38,6 +39,16 @@ const MOST_WAITING = 200;
 const TRIES = 3;
 const IDLE_MS = 5 * 60_000;
 
+function readyIn(pool: keyof typeof POOLS): HeavyTask<undefined, string> {
+  return { name: `ready-${pool}`, pool, run: () => pause(READY_MS, 'ready') };
+}
+
+/** Long enough that each thread takes one, and none takes two. */
+const READY_MS = 30;
+
+/** Does nothing, in threads that are ready to do something. */
+export const READY = { figures: readyIn('figures'), files: readyIn('files') } as const;
+
 /** Injection token of the file that threads run. */
 export const WORKER_FILE = Symbol('worker file');
 
@@ -58,9 +69,14 @@ export class HeavyWork implements OnModuleDestroy {
     @Inject(WORKER_FILE) private readonly file: WorkerFile,
   ) {}
 
-  /** Starts all threads, so that the first who asks need not wait for them. */
-  warm(): void {
-    for (const name of Object.keys(POOLS) as (keyof typeof POOLS)[]) this.#pool(name, POOLS[name].maxThreads);
+  /** Starts all threads and waits until they can work: nobody who asks has to wait for one to start. */
+  async warm(): Promise<void> {
+    for (const task of Object.values(READY)) this.#pool(task.pool, POOLS[task.pool].maxThreads);
+    await Promise.all(
+      Object.values(READY).flatMap((task) =>
+        Array.from({ length: POOLS[task.pool].maxThreads }, () => this.bytes(task, undefined)),
+      ),
+    );
   }
 
   /**

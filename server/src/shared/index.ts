@@ -6,6 +6,7 @@ export {
   type HeavyTask,
   HeavyWork,
   jsonFile,
+  READY,
   type Services,
   WORKER_FILE,
   type WorkerAnswer,

@@ -26,7 +26,10 @@ export async function testAll(root: string): Promise<number> {
   // The threads of the server's tests run what is built. Type-aware lint and a Jest worker have one thread each: side
   // by side they use both cores.
   const types = await sourceChecks(root, ['types']);
-  const [checks, units] = await Promise.all([sourceChecks(root, ['lint', 'format']), jestTests(root, [])]);
+  const [checks, units] = await Promise.all([
+    sourceChecks(root, ['lint', 'format']),
+    jestTests(root, [], { BRIGHT_SPROUT_THREADS: 'built' }),
+  ]);
   const tallies: Tally[] = [
     ...types,
     ...checks,
@@ -34,12 +37,38 @@ export async function testAll(root: string): Promise<number> {
     await builtForBrowser(root),
     await browserTests(root),
   ];
+  for (const args of SHORT_TRIALS) tallies.push(await trial(root, args));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,
   }));
   console.log(`\n${total.passed} passed, ${total.failed} failed`);
   return total.failed === 0 ? 0 : 1;
+}
+
+/** Trials of `trials/`, as much of each as there is time for. */
+const SHORT_TRIALS = [
+  ['fuzz', '--requests', '3000'],
+  ['hostile'],
+  ['faults', '--short', 'server', 'windows', 'migrations', 'cluster'],
+  ['dates', '--short'],
+] as const;
+
+/** Runs a trial; its own closing line is its tally. */
+async function trial(root: string, args: readonly string[]): Promise<Tally> {
+  console.log(`\n== trial: ${args.join(' ')}`);
+  const { code, output } = await runAndCollect(
+    process.execPath,
+    ['scripts/run.mjs', 'trials/src/run.ts', ...args],
+    {
+      cwd: root,
+    },
+  );
+  const lines = output.split('\n').filter((line) => /^\||^FAULT| passed, /.test(line));
+  console.log((code === 0 ? lines : output.split('\n').slice(-60)).join('\n'));
+  const [, passed = '0', failed = '0'] = /^(\d+) passed, (\d+) failed$/m.exec(output) ?? [];
+  const tally = { passed: Number(passed), failed: Number(failed) };
+  return code !== 0 && tally.failed === 0 ? { ...tally, failed: 1 } : tally;
 }
 
 const CHECKS = {
@@ -73,7 +102,11 @@ async function sourceChecks(root: string, names: readonly (keyof typeof CHECKS)[
 }
 
 /** Unit and server tests, the latter against a MariaDB of their own on loopback. */
-export async function jestTests(root: string, extra: readonly string[]): Promise<Tally> {
+export async function jestTests(
+  root: string,
+  extra: readonly string[],
+  more: Readonly<Record<string, string>> = {},
+): Promise<Tally> {
   console.log('\n== unit and server tests');
   const folder = mkdtempSync(join(tmpdir(), 'sprout-test-'));
   const database = await startPrivateDatabase(folder, { durable: false });
@@ -91,7 +124,7 @@ export async function jestTests(root: string, extra: readonly string[]): Promise
       ],
       {
         cwd: root,
-        env: { ...process.env, BRIGHT_SPROUT_TEST_DB_URL: database.rootUrl },
+        env: { ...process.env, ...more, BRIGHT_SPROUT_TEST_DB_URL: database.rootUrl },
         stdio: ['ignore', 'ignore', 'inherit'],
       },
     );

@@ -86,7 +86,7 @@ export class Client {
     const stop = new AbortController();
     void fetch(`${this.address}/api${path}`, { headers: { Cookie: this.#cookie }, signal: stop.signal })
       .then(async (answer) => {
-        for await (const part of answer.body ?? []) void part;
+        await answer.body?.pipeTo(new WritableStream());
       })
       .catch(() => undefined);
     return () => stop.abort();

@@ -230,7 +230,7 @@ function valueOf(
   if (schema.enum) return fc.constantFrom(...schema.enum);
   if (depth > 6) return fc.constant(null);
   const type = Array.isArray(schema.type) ? (schema.type as readonly string[])[0] : schema.type;
-  switch (type) {
+  switch (String(type)) {
     case 'boolean':
       return fc.boolean();
     case 'integer':

@@ -69,6 +69,9 @@ export class SetAsideRequest {
   reason: string;
 }
 
+/** Why a reading is set aside that arrives long after its day was closed. */
+export const LATE_WORDS = 'arrived after this day was closed';
+
 /** Closes a day, or opens it again. */
 export class CloseDayRequest {
   @IsBoolean()

@@ -92,6 +92,8 @@ describe('lengths', () => {
     ['30 + 4.5', HALF_CM, 345, false],
     ['62mm', HALF_CM, 62, false],
     ['2 1/4', QUARTER_INCH, 57.15, false],
+    ['2⅛', { unit: 'in', step: 0.125 } as const, 53.975, false],
+    ['⅛', { unit: 'in', step: 0.125 } as const, 3.175, false],
     ['2¼', QUARTER_INCH, 57.15, false],
     ['3/4"', QUARTER_INCH, 19.05, false],
     ['2.25 in', CM_AND_MM, 57.15, false],

@@ -59,7 +59,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
     response.json(description);
   });
   // Longer than browsers and proxies keep a connection: it is theirs to close, else a request meets a closed one.
-  const server = app.getHttpServer() as Server;
+  const server: Server = app.getHttpServer();
   server.keepAliveTimeout = KEEP_ALIVE_MS;
   server.headersTimeout = KEEP_ALIVE_MS + 1000;
   return app;

@@ -1,4 +1,3 @@
-import type { Server } from 'node:http';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 
 /** How long requests that are being answered may still take. */

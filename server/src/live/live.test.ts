@@ -7,6 +7,8 @@ import { createApp } from '../app/create-app.ts';
 import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
 
+const QUIET_MS = 1400;
+
 let server: TestServer;
 let teacher: Client;
 let experiment: ExperimentView;
@@ -32,15 +34,22 @@ afterAll(() => server.close());
 function listen(port: number, count: number, act: () => Promise<void>): Promise<string[]> {
   return new Promise((resolve, reject) => {
     const events: string[] = [];
+    let isBegun = false;
     const path = `/api/experiments/${experiment.id}/changes`;
     const request = http.get({ port, path, host: '127.0.0.1', headers: { cookie } }, (response) => {
       response.setEncoding('utf8');
       response.on('data', (chunk: string) => {
-        if (chunk.includes(': open')) act().catch(reject);
-        events.push(...[...chunk.matchAll(/^data: (.*)$/gm)].map(([, data]) => data!));
+        if (chunk.includes('event: beat') && !isBegun) {
+          isBegun = true;
+          act().catch(reject);
+        }
+        events.push(...[...chunk.matchAll(/^event: change\ndata: (.*)$/gm)].map(([, data]) => data!));
         if (events.length < count) return;
-        request.destroy();
-        resolve(events);
+        // What is told twice comes within the next rounds.
+        setTimeout(() => {
+          request.destroy();
+          resolve(events);
+        }, QUIET_MS);
       });
     });
     request.on('error', (error) => events.length < count && reject(error));
@@ -48,6 +57,30 @@ function listen(port: number, count: number, act: () => Promise<void>): Promise<
 }
 
 const portOf = (app: TestServer['app']): number => (app.getHttpServer().address() as AddressInfo).port;
+
+describe('streams', () => {
+  test('are as many as one teacher has windows, and no more', async () => {
+    const path = `/api/experiments/${experiment.id}/changes`;
+    const open: http.ClientRequest[] = [];
+    const statuses = await Promise.all(
+      Array.from(
+        { length: 14 },
+        () =>
+          new Promise<number>((resolve) => {
+            const options = { port: portOf(server.app), path, host: '127.0.0.1', headers: { cookie } };
+            const request = http.get(options, (response) => resolve(response.statusCode ?? 0));
+            request.on('error', () => undefined);
+            open.push(request);
+          }),
+      ),
+    );
+    for (const request of open) request.destroy();
+    expect([
+      statuses.filter((one) => one === 200).length,
+      statuses.filter((one) => one === 503).length,
+    ]).toEqual([12, 2]);
+  });
+});
 
 describe('news of what was saved', () => {
   test('reaches a listener of another server on the same database', async () => {

@@ -36,7 +36,7 @@ export class WriteQuota implements CanActivate {
   async canActivate(context: ExecutionContext): Promise<boolean> {
     const request = context.switchToHttp().getRequest<Request>();
     if (SAFE_METHODS.includes(request.method)) return true;
-    const cookies = Object.values((request.cookies ?? {}) as Record<string, unknown>).join(' ');
+    const cookies = Object.values(request.cookies as Record<string, unknown>).join(' ');
     const address = request.ip ?? 'unknown';
     try {
       await this.#ofAddress.consume(address);

@@ -1,4 +1,4 @@
-import type { ReadingView } from '@bright-sprout/contract/record';
+import { LATE_WORDS, type ReadingView } from '@bright-sprout/contract/record';
 import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
@@ -13,8 +13,6 @@ import type { JoinedDevice } from './devices.service.ts';
 import { OwnWorkService, ownUnits } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
 
-/** Why a reading is set aside that arrives after its day was closed. */
-export const LATE_WORDS = 'arrived after this day was closed';
 const BY_ITSELF = 'Bright Sprout';
 
 /** The pots of a student today, and the readings made of them. */

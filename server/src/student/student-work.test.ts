@@ -129,9 +129,29 @@ describe('a closed day', () => {
     const refused = await device.put(`/api/door/readings/${uuid()}`).send(reading(pot!));
     expect([refused.status, refused.body.code]).toEqual([409, 'day_closed']);
     const before = { ...reading(pot!), made: made(ids.ada, 0.01) };
-    await device.put(`/api/door/readings/${uuid()}`).send(before).expect(200);
+    const onItsWay = await device.put(`/api/door/readings/${uuid()}`).send(before).expect(200);
+    expect(onItsWay.body).toMatchObject({ counts: true, setAside: null });
     await teacher.put(path).send({ isClosed: false }).expect(200);
     await device.put(`/api/door/readings/${uuid()}`).send(reading(pot!)).expect(200);
+  });
+});
+
+describe('what arrives long after its day was closed', () => {
+  test('is kept, but set aside until the teacher looks at it: a clock can be made to say anything', async () => {
+    const device = await deviceOf(ids.ada);
+    const [pot] = await potsOf(device);
+    const path = `/api/experiments/${sown.id}/days/${dayFromToday(0)}`;
+    await teacher.put(path).send({ isClosed: true }).expect(200);
+    await server.query('UPDATE closed_day SET closed_at = closed_at - INTERVAL 10 MINUTE');
+    const id = uuid();
+    const body = { ...reading(pot!), made: made(ids.ada, 0.5) };
+    for (let time = 0; time < 2; time += 1) {
+      const kept = await device.put(`/api/door/readings/${id}`).send(body).expect(200);
+      expect(kept.body).toMatchObject({ counts: false, setAside: 'arrived after this day was closed' });
+    }
+    const back = await teacher.delete(`/api/experiments/${sown.id}/readings/${id}/set-aside`).expect(200);
+    expect(back.body.counts).toBe(true);
+    await teacher.put(path).send({ isClosed: false }).expect(200);
   });
 });
 

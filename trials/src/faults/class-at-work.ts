@@ -82,12 +82,12 @@ export async function workAtOnce(
 
 /** Looks every few milliseconds for a connection that does nothing inside a transaction. */
 export function watchTransactions(rootUrl: string): { stop: () => Promise<number> } {
-  let isWatching = true;
+  const watching = { isOn: true };
   const watched = (async () => {
     const connection = await mysql.createConnection(rootUrl);
     const idleSince = new Map<string, number>();
     let found = 0;
-    while (isWatching) {
+    while (watching.isOn) {
       const [rows] = await connection
         .query(
           `SELECT CONCAT(t.trx_mysql_thread_id, ' ', t.trx_id) AS id FROM information_schema.innodb_trx t
@@ -107,7 +107,7 @@ export function watchTransactions(rootUrl: string): { stop: () => Promise<number
   })();
   return {
     stop: () => {
-      isWatching = false;
+      watching.isOn = false;
       return watched.catch(() => 0);
     },
   };

@@ -1,7 +1,6 @@
 import { connect, createServer, type Socket } from 'node:net';
 import { startTemporaryApplication } from '@bright-sprout/scripts';
 import { v7 as uuid } from 'uuid';
-import { Client } from '../client.ts';
 import { LIMITS } from '../hostile.ts';
 import type { Outcome } from '../report.ts';
 import { dayFromToday, makeSchool, readingOf } from '../school.ts';

@@ -1,8 +1,8 @@
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plan';
-import { type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
+import { LATE_WORDS, type ReadingView, recordRoutes } from '@bright-sprout/contract/record';
 import { agreementOf } from '@bright-sprout/core/statistics';
 import { computedText, undefinedWords } from '@bright-sprout/core/words';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import { useKeepExperiment } from '../plan/index.ts';
 import { call } from '../shared/api/index.ts';
@@ -34,6 +34,7 @@ export function ProgressView() {
         ))}
       </ul>
       <AgreementTable />
+      <LateReadings />
       <div className="button-row">
         <Button
           variant={isClosed ? 'light' : 'primary'}
@@ -82,6 +83,37 @@ function TeamProgress({ name, units }: { name: string; units: readonly UnitView[
       </span>
       <small className="quiet">{[...readers].join(', ')}</small>
     </li>
+  );
+}
+
+/** Readings that arrived after their day was closed: they count once the teacher has looked at them. */
+function LateReadings() {
+  const { experiment, readings, day } = useExperiment();
+  const queries = useQueryClient();
+  const late = readings.filter(({ observedOn, setAside }) => observedOn === day && setAside === LATE_WORDS);
+  const accept = useMutation({
+    mutationFn: async () => {
+      for (const { id } of late) {
+        await call(recordRoutes.putReadingBack, { params: { experimentId: experiment.id, readingId: id } });
+      }
+    },
+    onSettled: () => queries.invalidateQueries({ queryKey: ['experiment', experiment.id] }),
+  });
+  if (late.length === 0) return null;
+  const numbers = late.map(({ unitId }) => experiment.units.find(({ id }) => id === unitId)?.number ?? '?');
+  return (
+    <div className="note-attention">
+      <p>
+        {late.length === 1 ? 'One reading' : `${late.length} readings`} arrived after this day was closed (
+        {numbers.length === 1 ? 'pot' : 'pots'} {numbers.join(', ')}, by{' '}
+        {[...new Set(late.map(({ observer }) => observer))].join(', ')}). They are kept and do not count until
+        you say so.
+      </p>
+      <Button size="sm" disabled={accept.isPending} onClick={() => accept.mutate()}>
+        Let {late.length === 1 ? 'it' : 'them'} count
+      </Button>
+      <FailureNote error={accept.error} />
+    </div>
   );
 }
 

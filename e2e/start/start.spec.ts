@@ -1,5 +1,5 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, test } from '@playwright/test';
@@ -103,6 +103,34 @@ test('a database that ends by itself is started again', async () => {
   process.kill(pid, 'SIGKILL');
   await expect.poll(running.output).toContain('starting it again');
   await expect.poll(health, { timeout: 20_000 }).toBe(200);
+});
+
+test('a server that is killed is started again, also a second time', async () => {
+  for (let time = 0; time < 2; time += 1) {
+    const { server } = JSON.parse(readFileSync(join(folder, 'running.json'), 'utf8')) as {
+      server: { pid: number };
+    };
+    process.kill(server.pid, 'SIGKILL');
+    await expect
+      .poll(() => running.output().split('the server runs again').length, { timeout: 30_000 })
+      .toBe(time + 2);
+    expect(await health()).toBe(200);
+  }
+});
+
+test('lost passwords of the database are made anew, and what is there stays', async () => {
+  running.child.kill('SIGINT');
+  await ended(running.child);
+  for (const content of ['', '{"root":']) {
+    writeFileSync(join(folder, 'database-secrets.json'), content);
+    running = start();
+    await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+    expect(running.output()).toContain('new ones are made');
+    expect(await health()).toBe(200);
+    if (content !== '') break;
+    running.child.kill('SIGINT');
+    await ended(running.child);
+  }
 });
 
 test('Ctrl-C stops all that was started', async () => {

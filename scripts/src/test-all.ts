@@ -30,13 +30,10 @@ export async function testAll(root: string): Promise<number> {
     sourceChecks(root, ['lint', 'format']),
     jestTests(root, [], { BRIGHT_SPROUT_THREADS: 'built' }),
   ]);
-  const tallies: Tally[] = [
-    ...types,
-    ...checks,
-    units,
-    await builtForBrowser(root),
-    await browserTests(root),
-  ];
+  const build = await builtForBrowser(root);
+  // Faults wait for processes most of the time, as browsers do; the other trials watch the clock and go alone.
+  const together = await Promise.all([browserTests(root), trial(root, FAULTS)]);
+  const tallies: Tally[] = [...types, ...checks, units, build, ...together];
   for (const args of SHORT_TRIALS) tallies.push(await trial(root, args));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
@@ -46,11 +43,12 @@ export async function testAll(root: string): Promise<number> {
   return total.failed === 0 ? 0 : 1;
 }
 
+const FAULTS = ['faults', '--short', 'server', 'windows', 'migrations', 'cluster'] as const;
+
 /** Trials of `trials/`, as much of each as there is time for. */
 const SHORT_TRIALS = [
   ['fuzz', '--requests', '3000'],
   ['hostile'],
-  ['faults', '--short', 'server', 'windows', 'migrations', 'cluster'],
   ['dates', '--short'],
 ] as const;
 

@@ -134,10 +134,14 @@ export class Recording1700000000003 implements MigrationInterface {
         ADD CONSTRAINT ck_variable_kind CHECK (kind IN ('length', 'count', 'number'))`,
     );
     for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE IF EXISTS ${name}`);
-    await runner.query('ALTER TABLE experiment DROP KEY IF EXISTS ix_experiment_study, DROP COLUMN IF EXISTS study_id');
+    await runner.query(
+      'ALTER TABLE experiment DROP KEY IF EXISTS ix_experiment_study, DROP COLUMN IF EXISTS study_id',
+    );
     await runner.query('ALTER TABLE unit DROP COLUMN IF EXISTS sowing_note');
     await runner.query('ALTER TABLE student DROP COLUMN IF EXISTS pin');
     await runner.query('ALTER TABLE school_class DROP COLUMN IF EXISTS asks_pin');
-    await runner.query('ALTER TABLE reading DROP KEY IF EXISTS ix_reading_recorded, DROP COLUMN IF EXISTS is_reread');
+    await runner.query(
+      'ALTER TABLE reading DROP KEY IF EXISTS ix_reading_recorded, DROP COLUMN IF EXISTS is_reread',
+    );
   }
 }

@@ -19,7 +19,8 @@ const MOMENTS = [
 /** Moments of the short run, chosen to be of different kinds. */
 const SHORT: readonly string[] = ['a Saturday', '29 February'];
 
-const SHORT_SPECS = ['compare/compare.spec'];
+/** The tests that depend on the day most. */
+const SHORT_SPECS = ['compare/compare.spec', '--grep', 'the ribbon moves|size first'];
 
 /**
  * Runs the browser tests as if it were another day: server, database and tests see it by faketime, pages by a clock of

@@ -1,0 +1,41 @@
+import type { Page } from '@playwright/test';
+import { expect, test } from '../support/test.ts';
+
+async function startPlan(page: Page): Promise<void> {
+  await page.getByLabel('Your question').fill('Does humming help oats?');
+  await page.getByLabel('Crop').selectOption({ label: 'Oat' });
+  await page.getByRole('button', { name: 'Plan it' }).click();
+  await page.getByLabel('What we expect').waitFor();
+}
+
+const saved = (page: Page) => expect(page.locator('.save-state')).toHaveText('Saved');
+
+test('two windows of one plan keep what both typed, and ask where they differ', async ({ teacher: page }) => {
+  await startPlan(page);
+  await saved(page);
+  const other = await page.context().newPage();
+  await other.goto(page.url());
+  await other.getByLabel('What we expect').waitFor();
+
+  await page.getByLabel('What we expect').fill('Of the first window.');
+  await saved(page);
+  await other.getByRole('textbox', { name: 'Question' }).fill('Of the second window?');
+  await expect(other.getByLabel('What we expect')).toHaveValue('Of the first window.');
+  await saved(other);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Question' })).toHaveValue('Of the second window?');
+  await expect(page.getByLabel('What we expect')).toHaveValue('Of the first window.');
+
+  await other.getByLabel('What we expect').fill('The second says this.');
+  await page.getByLabel('What we expect').fill('The first says that.');
+  const asked = page
+    .getByText('Another window changed the prediction too')
+    .or(other.getByText('Another window changed the prediction too'));
+  await expect(asked.first()).toBeVisible();
+  const asking = (await page.getByText('Another window changed').isVisible()) ? page : other;
+  const mine = await asking.getByLabel('What we expect').inputValue();
+  await asking.getByRole('button', { name: 'Keep mine' }).click();
+  await saved(asking);
+  await asking.reload();
+  await expect(asking.getByLabel('What we expect')).toHaveValue(mine);
+});

@@ -15,5 +15,7 @@ if (!(name in TRIALS)) {
   console.error(`"${name}" is no trial. There are: ${Object.keys(TRIALS).join(', ')}`);
   process.exit(2);
 }
+// Leaving by exit takes along what was started; a signal alone would not.
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => process.exit(130));
 await buildIfChanged(ROOT);
 process.exitCode = await TRIALS[name as keyof typeof TRIALS](args);

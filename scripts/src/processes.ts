@@ -73,8 +73,12 @@ export function endWithThisProcess(child: ChildProcess): void {
 /** Commands that run at this moment, each in a group of its own with whatever it starts. */
 const running = new Set<ChildProcess>();
 
+/** True once all is being stopped: what would come next is no longer begun. */
+let isStopping = false;
+
 /** Asks every command that {@link runToEnd} started, and what those started, to stop; after `patienceMs` ends them. */
 export async function stopCommands(signal: NodeJS.Signals, patienceMs = 10_000): Promise<void> {
+  isStopping = true;
   const groups = [...running].flatMap((child) => child.pid ?? []);
   for (const group of groups) signalGroup(group, signal);
   for (let waited = 0; waited < patienceMs && running.size > 0; waited += 50) await sleep(50);
@@ -105,6 +109,7 @@ export function runToEnd(
   options: SpawnOptions = {},
 ): Promise<number> {
   return new Promise((resolve, reject) => {
+    if (isStopping) return;
     const child: ChildProcess = spawn(command, [...args], { stdio: 'inherit', detached: true, ...options });
     follow(child);
     child.once('error', reject);
@@ -119,6 +124,7 @@ export function runAndCollect(
   options: SpawnOptions = {},
 ): Promise<{ code: number; output: string }> {
   return new Promise((resolve, reject) => {
+    if (isStopping) return;
     const child = spawn(command, [...args], {
       detached: true,
       ...options,

@@ -8,6 +8,7 @@ import { dayFromToday, makeSchool, type School } from './school.ts';
 
 const MOST_MS = 3000;
 const MOST_MB = 400;
+const SHORT_TAKES = 3;
 
 const MAPPING = {
   shape: 'long',
@@ -23,14 +24,16 @@ const MAPPING = {
 /**
  * Sends each hostile file by itself. It must be answered in words within three seconds and with at most 400 MB more
  * memory, and others must be answered meanwhile.
+ * @param args `--short` for every third file
  */
-export async function tryHostileFiles(): Promise<Outcome[]> {
+export async function tryHostileFiles(args: readonly string[] = []): Promise<Outcome[]> {
+  const files = hostileFiles().filter((_, index) => !args.includes('--short') || index % SHORT_TAKES === 0);
   const application = await startTemporaryApplication(LIMITS);
   try {
     const school = await makeSchool(application.address, 1);
     const outcomes: Outcome[] = [];
     await warm(school.teacher);
-    for (const file of hostileFiles()) outcomes.push(await tryFile(application, school, file));
+    for (const file of files) outcomes.push(await tryFile(application, school, file));
     return outcomes;
   } finally {
     await application.stop();

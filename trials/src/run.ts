@@ -2,7 +2,8 @@ import { buildIfChanged, ROOT } from '@bright-sprout/scripts';
 import { report } from './report.ts';
 
 const TRIALS = {
-  hostile: async () => report('hostile files', await (await import('./hostile.ts')).tryHostileFiles()),
+  hostile: async (args: readonly string[]) =>
+    report('hostile files', await (await import('./hostile.ts')).tryHostileFiles(args)),
   fuzz: async (args: readonly string[]) =>
     report('made-up requests', await (await import('./fuzz.ts')).tryRequests(args)),
   faults: async (args: readonly string[]) =>

@@ -31,8 +31,8 @@ export function FastSheet() {
   const [pasted, setPasted] = useState<readonly PastedCell[]>();
   const at = useRef<[number, number]>([0, 0]);
   const table = useRef<HTMLTableElement>(null);
-  /** What is being kept at this moment: Enter and leaving the cell after it are one reading. */
-  const onTheWay = useRef(new Map<string, string>());
+  /** What was kept last of each cell since it was typed into: Enter and leaving the cell after it are one reading. */
+  const keptLast = useRef(new Map<string, string>());
   const keep = useKeepReadings();
   const justRead = useJustRead();
   const units = experiment.units.filter((unit) => whyNot(experiment, unit, day) === undefined);
@@ -41,26 +41,29 @@ export function FastSheet() {
     () => new Map(variables.map((variable) => [variable.id, findingsOf(readings, variable.id)])),
     [readings, variables],
   );
-  const set = (key: string, text: string): void =>
+  const set = (key: string, text: string): void => {
+    keptLast.current.delete(key);
     setCells((before) => ({ ...before, [key]: { text, refusal: undefined } }));
-  const refuse = (key: string, refusal: string): void =>
+  };
+  const refuse = (key: string, refusal: string): void => {
+    keptLast.current.delete(key);
     setCells((before) => ({ ...before, [key]: { text: before[key]?.text ?? '', refusal } }));
+  };
 
   const save = (unit: UnitView, variable: VariableView, text: string): void => {
     const key = keyOf(unit, variable);
     const before = kept.get(key);
     const cell = readCell(text, variable);
     if (cell.kind !== 'reading' || text === keptText(before, variable)) return;
-    if (onTheWay.current.get(key) === text) return;
-    onTheWay.current.set(key, text);
+    if (keptLast.current.get(key) === text) return;
+    keptLast.current.set(key, text);
     const { state, entered } = cell;
     keep
       .mutateAsync({ unit, variable, state, entered, supersedesId: before?.id ?? null })
       .then(() => setCells((now) => (now[key]?.text === text ? without(now, key) : now)))
       .catch((error: unknown) =>
         refuse(key, error instanceof ApiFailure ? error.message : 'Not kept. Try again.'),
-      )
-      .finally(() => onTheWay.current.delete(key));
+      );
   };
   const move = (row: number, column: number, rows: number): boolean => {
     const next = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row + rows}:${column}"]`);

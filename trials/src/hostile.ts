@@ -10,6 +10,9 @@ const MOST_MS = 3000;
 const MOST_MB = 400;
 const SHORT_TAKES = 3;
 
+/** In the short form, which runs on busy machines, times are no fault until they are far off. */
+export const PATIENCE = 6;
+
 const MAPPING = {
   shape: 'long',
   roles: ['unit', 'value'],
@@ -32,8 +35,9 @@ export async function tryHostileFiles(args: readonly string[] = []): Promise<Out
   try {
     const school = await makeSchool(application.address, 1);
     const outcomes: Outcome[] = [];
+    const mostMs = args.includes('--short') ? MOST_MS * PATIENCE : MOST_MS;
     await warm(school.teacher);
-    for (const file of files) outcomes.push(await tryFile(application, school, file));
+    for (const file of files) outcomes.push(await tryFile(application, school, file, mostMs));
     return outcomes;
   } finally {
     await application.stop();
@@ -47,6 +51,7 @@ async function tryFile(
   application: TemporaryApplication,
   school: School,
   file: HostileFile,
+  mostMs: number,
 ): Promise<Outcome> {
   const { teacher } = school;
   const upload = await teacher.sendFile(file.bytes);
@@ -72,9 +77,9 @@ async function tryFile(
       : isRead(file, answer)
         ? []
         : [`answered ${answer.status}`]),
-    ...(answer.ms > MOST_MS ? [`took ${Math.round(answer.ms)} ms`] : []),
+    ...(answer.ms > mostMs ? [`took ${Math.round(answer.ms)} ms`] : []),
     ...(moreMb > MOST_MB ? [`took ${moreMb} MB more`] : []),
-    ...(slowestMs > MOST_MS ? [`held others up for ${Math.round(slowestMs)} ms`] : []),
+    ...(slowestMs > mostMs ? [`held others up for ${Math.round(slowestMs)} ms`] : []),
   ];
   const figures = {
     status: answer.status,

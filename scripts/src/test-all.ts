@@ -28,12 +28,13 @@ export async function testAll(root: string): Promise<number> {
   const types = await sourceChecks(root, ['types']);
   const [checks, units] = await Promise.all([
     sourceChecks(root, ['lint', 'format']),
-    jestTests(root, [], { BRIGHT_SPROUT_THREADS: 'built' }),
+    jestTests(root, ['--testPathIgnorePatterns', ...IGNORED, ALONE], BUILT_THREADS),
   ]);
+  const alone = await jestTests(root, [ALONE], BUILT_THREADS);
   const build = await builtForBrowser(root);
   // Faults wait for processes most of the time, as browsers do; the other trials watch the clock and go alone.
   const together = await Promise.all([browserTests(root), trial(root, FAULTS)]);
-  const tallies: Tally[] = [...types, ...checks, units, build, ...together];
+  const tallies: Tally[] = [...types, ...checks, units, alone, build, ...together];
   for (const args of SHORT_TRIALS) tallies.push(await trial(root, args));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
@@ -68,6 +69,14 @@ async function trial(root: string, args: readonly string[]): Promise<Tally> {
   const tally = { passed: Number(passed), failed: Number(failed) };
   return code !== 0 && tally.failed === 0 ? { ...tally, failed: 1 } : tally;
 }
+
+/** Tests that measure how long others are held up: they run while nothing else does. */
+const ALONE = 'server/src/app/largest.test.ts';
+
+/** What Jest's own settings leave out; an option on the command line takes their place. */
+const IGNORED = ['/node_modules/', '/dist/', '/.build/'];
+
+const BUILT_THREADS = { BRIGHT_SPROUT_THREADS: 'built' };
 
 const CHECKS = {
   types: ['node_modules/typescript/bin/tsc', '-b'],

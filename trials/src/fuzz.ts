@@ -2,7 +2,7 @@ import { startTemporaryApplication } from '@bright-sprout/scripts';
 import fc from 'fast-check';
 import { v7 as uuid } from 'uuid';
 import { Client } from './client.ts';
-import { LIMITS, PATIENCE } from './hostile.ts';
+import { LIMITS } from './hostile.ts';
 import { atOnce, memoryMb } from './machine.ts';
 import type { Outcome } from './report.ts';
 import {
@@ -19,9 +19,6 @@ const REQUESTS = 100_000;
 const ROUND = 2000;
 const AT_ONCE = 8;
 const MOST_MS = 2000;
-
-/** Fewer requests than this are the short form, which runs on busy machines. */
-const SHORT = 10_000;
 const MOST_MORE_MB = 300;
 
 /** Streams of news have no end, and who signs out or leaves takes the caller away. */
@@ -39,9 +36,7 @@ export async function tryRequests(args: readonly string[]): Promise<Outcome[]> {
   try {
     const description = await new Client(application.address).must<Description>('GET', '/openapi.json');
     const operations = operationsOf(description).filter(({ operationId }) => !LEFT_OUT.includes(operationId));
-    const mostMs = wanted < SHORT ? MOST_MS * PATIENCE : MOST_MS;
     const tally = {
-      mostMs,
       sent: 0,
       answered: new Map<number, number>(),
       slowestMs: 0,
@@ -109,7 +104,6 @@ function made(
 }
 
 interface Tally {
-  readonly mostMs: number;
   sent: number;
   answered: Map<number, number>;
   slowestMs: number;
@@ -127,7 +121,7 @@ async function sendOne(
   tally.sent += 1;
   tally.answered.set(answer.status, (tally.answered.get(answer.status) ?? 0) + 1);
   tally.slowestMs = Math.max(tally.slowestMs, answer.ms);
-  const isBad = answer.status >= 500 || answer.status === 0 || answer.ms > tally.mostMs;
+  const isBad = answer.status >= 500 || answer.status === 0 || answer.ms > MOST_MS;
   const key = `${operationId} ${answer.status}`;
   if (!isBad || tally.bad.has(key)) return;
   tally.bad.set(

@@ -1,16 +1,16 @@
+import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { CLASS } from './testing/experiments.ts';
-import { heldAtMost } from './testing/held.ts';
 import { largestClass, LARGEST } from './testing/largest-class.ts';
 import { type Client, startTestServer, type TestServer } from './testing/server.ts';
 
-/**
- * The longest that a request may hold the others up. Alone it is under 100 ms (docs/reliability.md); a machine that runs
- * other suites beside this one gives each a part of its time. What is not in a thread holds for seconds.
- */
-const MOST_HELD_MS = 400;
+/** The longest that any request may hold the others up. */
+const MOST_HELD_MS = 100;
+
+/** Chance may hold a process up once; what a request does itself, it does each time. */
+const ATTEMPTS = 3;
 
 let server: TestServer;
 let teacher: Client;
@@ -43,20 +43,29 @@ interface Got {
   readonly heldMs: number;
 }
 
-/** Gets something, and how long the event loop was held meanwhile at most. */
+/** Gets something, and how long the event loop was held meanwhile at most, at the best of some attempts. */
 async function get(client: Client, path: string): Promise<Got> {
+  let best = await getOnce(client, path);
+  for (let attempt = 1; attempt < ATTEMPTS && best.heldMs >= MOST_HELD_MS; attempt += 1) {
+    const next = await getOnce(client, path);
+    if (next.heldMs < best.heldMs) best = next;
+  }
+  return best;
+}
+
+async function getOnce(client: Client, path: string): Promise<Got> {
   const parts: Buffer[] = [];
-  const { result: status, heldMs } = await heldAtMost(async () => {
-    const answer = await client
-      .get(path)
-      .buffer(true)
-      .parse((response, done) => {
-        response.on('data', (part: Buffer) => parts.push(part));
-        response.on('end', () => done(null, ''));
-      });
-    return answer.status;
-  });
-  return { status, bytes: Buffer.concat(parts), heldMs };
+  const held = monitorEventLoopDelay({ resolution: 5 });
+  held.enable();
+  const { status } = await client
+    .get(path)
+    .buffer(true)
+    .parse((response, done) => {
+      response.on('data', (part: Buffer) => parts.push(part));
+      response.on('end', () => done(null, ''));
+    });
+  held.disable();
+  return { status, bytes: Buffer.concat(parts), heldMs: held.max / 1e6 };
 }
 
 const path = (end: string): string => `/api/experiments/${experiment.id}/${end}`;

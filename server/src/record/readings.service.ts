@@ -83,6 +83,20 @@ export class ReadingsService {
   }
 
   /**
+   * The same for one that nobody has set aside or put back yet: what a person decided stays.
+   * @throws ApiError `not_found`
+   */
+  async setAsideAtFirst(
+    experimentId: string,
+    id: string,
+    reason: string,
+    byName: string,
+  ): Promise<ReadingView> {
+    const isDecided = await this.source.getRepository(SetAside).existsBy({ readingId: id });
+    return isDecided ? this.#view(experimentId, id) : this.setAside(experimentId, id, reason, byName);
+  }
+
+  /**
    * Lets a reading count again.
    * @throws ApiError `not_found`
    */
@@ -129,28 +143,25 @@ export class ReadingsService {
     checkReading(request, place, this.clock.today(observer.timeZone));
     const recordedAt = this.clock.now();
     const { unitId, variableId, observedOn, state, entered, unitOfMeasure, precision } = request;
-    const value = request.value ?? null;
-    const supersedesId = request.supersedesId ?? null;
-    const isReread = request.isReread ?? false;
+    const reading: ReadingView = {
+      id,
+      unitId,
+      variableId,
+      observedOn,
+      state,
+      value: request.value ?? null,
+      entered,
+      unitOfMeasure,
+      precision,
+      observer: observer.displayName,
+      recordedAt: recordedAt.toISOString(),
+      supersedesId: request.supersedesId ?? null,
+      isReread: request.isReread ?? false,
+      counts: true,
+      setAside: null,
+    };
     try {
-      await retried(() =>
-        this.source.query(INSERT, [
-          id,
-          unitId,
-          variableId,
-          observedOn,
-          state,
-          value,
-          entered,
-          unitOfMeasure,
-          precision,
-          observer.displayName,
-          recordedAt,
-          supersedesId,
-          observer.studentId ?? null,
-          isReread,
-        ]),
-      );
+      await retried(() => this.source.query(INSERT, valuesOf(reading, recordedAt, observer)));
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(id, request);
@@ -159,23 +170,7 @@ export class ReadingsService {
       const planted = { id: experimentId, status: 'planted' as const };
       await retried(() => this.source.getRepository(Experiment).update(planted, { status: 'growing' }));
     }
-    return {
-      id,
-      unitId,
-      variableId,
-      observedOn,
-      state,
-      value,
-      entered,
-      unitOfMeasure,
-      precision,
-      observer: observer.displayName,
-      recordedAt: recordedAt.toISOString(),
-      supersedesId,
-      isReread,
-      counts: true,
-      setAside: null,
-    };
+    return reading;
   }
 
   async #keptBefore(id: string, sent: ReadingRequest): Promise<ReadingView> {
@@ -214,4 +209,12 @@ export class ReadingsService {
         : { unitId: correctedUnit, variableId: correctedVariable ?? '', observedOn: correctedDay ?? '' };
     return { status: row.status, sowedOn: row.sowedOn, kind: row.kind, unit: row.unit, corrected };
   }
+}
+
+/** A new reading as a row of {@link INSERT}. */
+function valuesOf(reading: ReadingView, recordedAt: Date, { studentId }: Observer): unknown[] {
+  const { id, unitId, variableId, observedOn, state, value } = reading;
+  const place = [id, unitId, variableId, observedOn, state, value];
+  const how = [reading.entered, reading.unitOfMeasure, reading.precision, reading.observer];
+  return [...place, ...how, recordedAt, reading.supersedesId, studentId ?? null, reading.isReread];
 }

@@ -64,8 +64,7 @@ export class PotsService {
     }
     const dated = { ...reading, observedOn: work.day };
     const kept = await this.readings.keep(unit.experimentId, readingId, dated, work.observer);
-    if (!isLate || kept.setAside !== null) return kept;
-    return this.readings.setAside(unit.experimentId, readingId, LATE_WORDS, BY_ITSELF);
+    return isLate ? this.readings.setAsideAtFirst(unit.experimentId, readingId, LATE_WORDS, BY_ITSELF) : kept;
   }
 
   async #potsOf(

@@ -151,6 +151,8 @@ describe('what arrives long after its day was closed', () => {
     }
     const back = await teacher.delete(`/api/experiments/${sown.id}/readings/${id}/set-aside`).expect(200);
     expect(back.body.counts).toBe(true);
+    const again = await device.put(`/api/door/readings/${id}`).send(body).expect(200);
+    expect(again.body.counts).toBe(true);
     await teacher.put(path).send({ isClosed: false }).expect(200);
   });
 });

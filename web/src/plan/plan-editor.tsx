@@ -65,16 +65,15 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
     (change: Pick<PlanChange, 'layout' | 'prefer'> = {}): void =>
       void handleSubmit((request) => {
         const sent = planIn(request);
-        mutate(
-          { base: base.current, plan: sent, ...change },
-          {
-            onSuccess: (saved) => {
-              if (!saved.plan) return;
-              base.current = { version: saved.version, plan: saved.plan };
-              takeOver(form, sent, saved.plan);
-            },
+        mutate({
+          base: () => base.current,
+          plan: sent,
+          onSaved: (saved) => {
+            base.current = saved;
+            takeOver(form, sent, saved.plan);
           },
-        );
+          ...change,
+        });
       })(),
     [form, handleSubmit, mutate],
   );

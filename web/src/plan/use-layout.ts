@@ -51,7 +51,7 @@ export function useLayout(): LayoutActions {
         layoutMethod: layoutMethod === 'by_hand' ? ('random' as const) : layoutMethod,
       };
       savePlan.mutate(
-        { base: { version: experiment.version, plan }, plan, layout },
+        { base: () => ({ version: experiment.version, plan }), plan, layout },
         { onSuccess: () => setPast([...past, present]) },
       );
     },

@@ -20,11 +20,14 @@ export interface PlanBase {
 
 /** A plan to save; what it says of the layout is left out unless it is said here. */
 export interface PlanChange {
-  readonly base: PlanBase;
+  /** What the change was made on, asked when its turn comes: the change before it may have been saved meanwhile. */
+  readonly base: () => PlanBase;
   readonly plan: Plan;
   readonly layout?: Partial<Pick<PlanRequest, 'layoutSeed' | 'layoutMethod'>>;
   /** Whose parts stand where another window changed the same ones; without it they are asked. */
   readonly prefer?: 'mine' | 'theirs';
+  /** Told of what was saved, before the next change of this plan has its turn. */
+  readonly onSaved?: (base: PlanBase) => void;
 }
 
 /** A plan that another window changed in the same parts. */
@@ -55,13 +58,16 @@ export function useSavePlan(experimentId: string) {
   return useMutation({
     scope: planScope(experimentId),
     mutationFn: async (change: PlanChange): Promise<ExperimentView> => {
-      let { base, plan } = change;
+      let base = change.base();
+      let { plan } = change;
       for (let attempt = 1; ; attempt += 1) {
         try {
-          return await call(planRoutes.savePlan, {
+          const saved = await call(planRoutes.savePlan, {
             params: { experimentId },
             body: requestOf(base, plan, change),
           });
+          if (saved.plan) change.onSaved?.({ version: saved.version, plan: saved.plan });
+          return saved;
         } catch (thrown) {
           const isOld = thrown instanceof ApiFailure && thrown.body.code === 'changed_elsewhere';
           if (!isOld || attempt === TRIES) throw thrown;

@@ -110,3 +110,18 @@ describe('the route table', () => {
     expect(fillPath('/a/:one/b/:two', { one: 'x/y', two: 'ü' })).toBe('/a/x%2Fy/b/%C3%BC');
   });
 });
+
+describe('what cannot be seen', () => {
+  const named = (displayName: string) =>
+    check(RegisterRequest, { email: 'a@b.example', password: 'long enough!', timeZone: 'UTC', displayName });
+
+  test.each(['', ' ', '\u200b', '\u2060\u00ad\u202e', '\u0000\u0007'])('is no name: %j', (name) => {
+    expect(named(name).ok).toBe(false);
+  });
+
+  test('goes at both ends, and a flag at the end stays whole', () => {
+    const flag = '\u{1F3F4}\u{E0067}\u{E0062}\u{E0073}\u{E0063}\u{E0074}\u{E007F}';
+    const checked = named(`\u200b Ada ${flag}\u00a0`);
+    expect(checked.ok && checked.value.displayName).toBe(`Ada ${flag}`);
+  });
+});

@@ -1,5 +1,5 @@
 import { joinOn, makeSchool } from '../support/school.ts';
-import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -15,7 +15,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
     plan: { replicates: 2, alsoRead: ['leaves'] },
   });
   const origin = new URL(page.url()).origin;
-  const context = await browser.newContext({
+  const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
     serviceWorkers: 'allow',
   });

@@ -1,5 +1,5 @@
 import { makeSchool } from '../support/school.ts';
-import { dayFromToday, expect, expectAccessible, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, otherContext, test } from '../support/test.ts';
 
 const TEMPLATE = `time,temperature,light
 2026-01-05T08:00:00Z,18.5,2
@@ -115,7 +115,7 @@ test('progress is live by team, and a closed day takes nothing more from student
   const { experimentId, code } = await makeSchool(page);
   await page.goto(`${origin}/experiments/${experimentId}/record?view=progress`);
   await expect(page.getByText('0 of 10').first()).toBeVisible();
-  const context = await browser.newContext({
+  const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
     serviceWorkers: 'block',
   });

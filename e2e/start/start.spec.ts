@@ -118,6 +118,27 @@ test('a server that is killed is started again, also a second time', async () =>
   }
 });
 
+/** Asks the private database something, as whoever puts a backup back would. */
+function sql(statement: string): string {
+  const { root } = JSON.parse(readFileSync(join(folder, 'database-secrets.json'), 'utf8')) as {
+    root: string;
+  };
+  const pid = readFileSync(join(folder, 'mariadb', 'server.pid'), 'utf8').trim();
+  const dbPort = /--port=(\d+)/.exec(readFileSync(`/proc/${pid}/cmdline`, 'utf8'))?.[1] ?? '';
+  const args = ['--no-defaults', '-h127.0.0.1', `-P${dbPort}`, '-usprout_root', `-p${root}`, 'bright_sprout'];
+  return execFileSync('mariadb', [...args, '-e', statement], { encoding: 'utf8' });
+}
+
+test('a backup of an older version that was put back is brought up to date', async () => {
+  sql('DROP TABLE upload_part; DELETE FROM migrations WHERE timestamp = 1700000000005');
+  running.child.kill('SIGINT');
+  await ended(running.child);
+  running = start();
+  await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+  expect(sql("SHOW TABLES LIKE 'upload_part'")).toContain('upload_part');
+  expect(await health()).toBe(200);
+});
+
 test('lost passwords of the database are made anew, and what is there stays', async () => {
   running.child.kill('SIGINT');
   await ended(running.child);

@@ -1,5 +1,5 @@
 import { joinOn, makeSchool } from '../support/school.ts';
-import { expect, expectAccessible, test } from '../support/test.ts';
+import { expect, expectAccessible, otherContext, test } from '../support/test.ts';
 
 test('a photo, a drawing with labels and a sentence with word chips reach the teacher', async ({
   teacher: page,
@@ -9,7 +9,7 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   const { code, experimentId } = await makeSchool(page, {
     names: ['<script>alert(1)</script>'.slice(0, 40)],
   });
-  const context = await browser.newContext({
+  const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
     serviceWorkers: 'block',
   });
@@ -60,7 +60,7 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await expect(page.getByText('The shoot')).toBeVisible();
   const [photo] = await (await page.request.get(`${origin}/api/experiments/${experimentId}/journal`)).json();
   expect((await tablet.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(200);
-  const stranger = await browser.newContext();
+  const stranger = await otherContext(browser);
   expect((await stranger.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(401);
   await stranger.close();
   page.once('dialog', (dialog) => void dialog.accept());
@@ -76,7 +76,7 @@ test('a PIN is asked where the class wants it, and rulers are practised before r
 }) => {
   const origin = new URL(page.url()).origin;
   const { code, classId } = await makeSchool(page, { asksPin: true, pin: '2468' });
-  const context = await browser.newContext({
+  const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
     serviceWorkers: 'block',
   });
@@ -115,7 +115,7 @@ test('two people who read one pot are both kept, and their agreement is shown', 
 }) => {
   const origin = new URL(page.url()).origin;
   const { code, experimentId } = await makeSchool(page, { names: ['Ada', 'Ben'], plan: { replicates: 1 } });
-  const context = await browser.newContext({
+  const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
     serviceWorkers: 'block',
   });

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, expectAccessible, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, otherContext, test } from '../support/test.ts';
 
 interface Prepared {
   readonly code: string;
@@ -49,7 +49,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   browser,
 }) => {
   const { code, experimentId } = await prepare(page);
-  const context = await browser.newContext({ viewport: { width: 820, height: 1180 }, hasTouch: true });
+  const context = await otherContext(browser, { viewport: { width: 820, height: 1180 }, hasTouch: true });
   const tablet = await context.newPage();
   const origin = new URL(page.url()).origin;
   await tablet.goto(`${origin}/join`);

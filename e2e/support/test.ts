@@ -1,5 +1,12 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { expect, type Page, test as base } from '@playwright/test';
+import {
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  expect,
+  type Page,
+  test as base,
+} from '@playwright/test';
 import { DEMO_EMAIL } from '@bright-sprout/scripts';
 
 /** What every browser test has at hand. */
@@ -15,6 +22,11 @@ interface Tools {
 let teachers = 0;
 
 export const test = base.extend<Tools>({
+  // In a trial of another date this process sees it already; the clocks of pages are set to go on from there.
+  context: async ({ context }, use) => {
+    await onThisDate(context);
+    await use(context);
+  },
   app: async ({ page }, use) => {
     const problems: string[] = [];
     page.on('pageerror', (error) => problems.push(error.message));
@@ -23,8 +35,6 @@ export const test = base.extend<Tools>({
         problems.push(message.text());
       }
     });
-    // In a trial of another date this process sees it already; the page's clock is set to go on from there.
-    if (process.env.E2E_OTHER_DATE) await page.clock.install({ time: Date.now() });
     await page.goto(process.env.E2E_ADDRESS ?? '');
     await use(page);
     expect(problems).toEqual([]);
@@ -49,6 +59,20 @@ export const test = base.extend<Tools>({
 });
 
 export { expect } from '@playwright/test';
+
+/** Another browser or tablet beside the page of a test. */
+export async function otherContext(
+  browser: Browser,
+  options: BrowserContextOptions = {},
+): Promise<BrowserContext> {
+  const context = await browser.newContext(options);
+  await onThisDate(context);
+  return context;
+}
+
+async function onThisDate(context: BrowserContext): Promise<void> {
+  if (process.env.E2E_OTHER_DATE) await context.clock.install({ time: Date.now() });
+}
 
 /** Fails on anything that axe finds against WCAG 2.2 A and AA. */
 export async function expectAccessible(page: Page): Promise<void> {

@@ -8,6 +8,7 @@ import { dayFromToday, makeSchool, type School } from './school.ts';
 
 const MOST_MS = 3000;
 const MOST_MB = 400;
+const MOST_HEALTH_MS = 250;
 const SHORT_TAKES = 3;
 
 const MAPPING = {
@@ -53,11 +54,14 @@ async function tryFile(
   const before = memoryMb(application.serverPid());
   let mostMb = before;
   let slowestMs = 0;
+  let healthMs = 0;
   let isDone = false;
   const watch = async (): Promise<void> => {
     while (!isDone) {
       mostMb = Math.max(mostMb, memoryMb(application.serverPid()));
       slowestMs = Math.max(slowestMs, (await teacher.send('GET', '/session')).ms);
+      const health = await teacher.send('GET', '/health');
+      healthMs = Math.max(healthMs, health.status === 200 ? health.ms : Infinity);
       await new Promise((resolve) => setTimeout(resolve, 20));
     }
   };
@@ -74,6 +78,7 @@ async function tryFile(
         : [`answered ${answer.status}`]),
     ...(answer.ms > MOST_MS ? [`took ${Math.round(answer.ms)} ms`] : []),
     ...(moreMb > MOST_MB ? [`took ${moreMb} MB more`] : []),
+    ...(healthMs > MOST_HEALTH_MS ? [`health was not told within ${MOST_HEALTH_MS} ms`] : []),
     ...(slowestMs > MOST_MS ? [`held others up for ${Math.round(slowestMs)} ms`] : []),
   ];
   const figures = {
@@ -81,6 +86,7 @@ async function tryFile(
     ms: Math.round(answer.ms),
     'MB more': moreMb,
     'others waited ms': Math.round(slowestMs),
+    'health ms': Math.round(healthMs),
   };
   return { name: file.name, figures, faults };
 }

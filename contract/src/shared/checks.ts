@@ -68,8 +68,11 @@ function isZone(name: string): boolean {
   }
 }
 
-/** White space and characters that show nothing: zero-width ones, soft hyphens, marks of direction, controls. */
-const INVISIBLE = '[\\s\\p{Cc}\\p{Cf}\\u115F\\u1160\\u3164\\uFFA0]+';
+/**
+ * White space and characters that show nothing: zero-width ones, soft hyphens, marks of direction, controls. The tags
+ * that end the flags of some countries are left, as they are part of a picture.
+ */
+const INVISIBLE = '(?:(?![\\u{E0020}-\\u{E007F}])[\\s\\p{Cc}\\p{Cf}\\u115F\\u1160\\u3164\\uFFA0])+';
 const ENDS = new RegExp(`^${INVISIBLE}|${INVISIBLE}$`, 'gu');
 
 /** Takes what cannot be seen off both ends, so that a name of blanks counts as empty. */

@@ -1,8 +1,8 @@
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
-import { Client } from '../client.ts';
+import { type Answer, Client } from '../client.ts';
 import type { Outcome } from '../report.ts';
-import { readingOf, type School } from '../school.ts';
+import { readingOf, type School, type SownExperiment } from '../school.ts';
 
 /** Readings that were sent, and what the server said. */
 export interface Sent {
@@ -40,16 +40,8 @@ export async function workAtOnce(
   const goOn = (): boolean => !isOver(acknowledged);
   const tablet = async (client: Client): Promise<void> => {
     while (goOn()) {
-      const reading: Sent = {
-        id: uuid(),
-        body: readingOf(school.experiment, sent.length),
-        isAcknowledged: false,
-        isUnseen: false,
-      };
-      sent.push(reading);
-      const answer = await client.send('PUT', `/door/readings/${reading.id}`, reading.body);
-      if (answer.status !== 200) continue;
-      reading.isAcknowledged = true;
+      const { reading } = await saveNext(client, '/door/readings', school.experiment, sent);
+      if (!reading.isAcknowledged) continue;
       acknowledged += 1;
       const [rows] = await eyes
         .query('SELECT id FROM reading WHERE id = ?', [reading.id])
@@ -78,6 +70,21 @@ export async function workAtOnce(
   for (const stop of stops) stop();
   await eyes.end();
   return sent;
+}
+
+/** Saves one more reading, and notes what became of it. */
+export async function saveNext(
+  client: Client,
+  path: string,
+  experiment: SownExperiment,
+  sent: Sent[],
+): Promise<{ reading: Sent; answer: Answer }> {
+  const body = readingOf(experiment, sent.length);
+  const reading: Sent = { id: uuid(), body, isAcknowledged: false, isUnseen: false };
+  sent.push(reading);
+  const answer = await client.send('PUT', `${path}/${reading.id}`, body);
+  reading.isAcknowledged = answer.status === 200;
+  return { reading, answer };
 }
 
 /** Looks every few milliseconds for a connection that does nothing inside a transaction. */

@@ -4,11 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import { freePort, ROOT } from '@bright-sprout/scripts';
-import { v7 as uuid } from 'uuid';
 import { LIMITS } from '../hostile.ts';
 import type { Outcome } from '../report.ts';
-import { makeSchool, readingOf } from '../school.ts';
-import { type Sent, settle } from './class-at-work.ts';
+import { makeSchool } from '../school.ts';
+import { saveNext, type Sent, settle } from './class-at-work.ts';
 
 const DISK_MB = 700;
 const LEFT_MB = 60;
@@ -48,16 +47,8 @@ async function fillAndFree(disk: string): Promise<Outcome> {
     const sent: Sent[] = [];
     const words = new Set<string>();
     const save = async (): Promise<boolean> => {
-      const reading: Sent = {
-        id: uuid(),
-        body: readingOf(school.experiment, sent.length),
-        isAcknowledged: false,
-        isUnseen: false,
-      };
-      sent.push(reading);
-      const answer = await school.teacher.send('PUT', `${path}/${reading.id}`, reading.body);
-      reading.isAcknowledged = answer.status === 200;
-      if (answer.status !== 200) words.add(codeOf(answer.body));
+      const { reading, answer } = await saveNext(school.teacher, path, school.experiment, sent);
+      if (!reading.isAcknowledged) words.add(codeOf(answer.body));
       return reading.isAcknowledged;
     };
     for (let at = 0; at < 20; at += 1) await save();

@@ -3,8 +3,8 @@ import { startTemporaryApplication } from '@bright-sprout/scripts';
 import { v7 as uuid } from 'uuid';
 import { LIMITS } from '../hostile.ts';
 import type { Outcome } from '../report.ts';
-import { dayFromToday, makeSchool, readingOf } from '../school.ts';
-import { type Sent, settle } from './class-at-work.ts';
+import { dayFromToday, makeSchool } from '../school.ts';
+import { saveNext, type Sent, settle } from './class-at-work.ts';
 
 const BYTES_A_SECOND = 60_000;
 const STEP_MS = 20;
@@ -48,15 +48,7 @@ export async function trySlowLine(): Promise<Outcome[]> {
     const sendReadings = async (): Promise<void> => {
       const other = tablet.through(line.address);
       while (!isPhotoDone && retries <= 20 && sent.length < 100) {
-        const reading: Sent = {
-          id: uuid(),
-          body: readingOf(experiment, sent.length),
-          isAcknowledged: false,
-          isUnseen: false,
-        };
-        sent.push(reading);
-        const answer = await other.send('PUT', `/door/readings/${reading.id}`, reading.body);
-        reading.isAcknowledged = answer.status === 200;
+        const { answer } = await saveNext(other, '/door/readings', experiment, sent);
         waits.push(answer.ms);
         await new Promise((resolve) => setTimeout(resolve, 150));
       }

@@ -60,7 +60,7 @@ export const RECENT_READINGS = `
   SELECT ${READING_COLUMNS}
   FROM (
     SELECT u.id AS unit_id, v.id AS variable_id, (
-      SELECT r.observed_on FROM reading r
+      SELECT r.observed_on FROM reading r FORCE INDEX (ix_reading_unit)
       WHERE r.unit_id = u.id AND r.variable_id = v.id AND r.observed_on < ?
         AND NOT ${IS_SUPERSEDED} AND ${SET_ASIDE} IS NULL
       ORDER BY r.observed_on DESC LIMIT 1

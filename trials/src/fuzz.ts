@@ -116,7 +116,7 @@ async function sendOne(
   tally: Tally,
 ): Promise<void> {
   const clients = [new Client(school.teacher.address), school.teacher, school.tablets[0] ?? school.teacher];
-  const sent = body === undefined ? undefined : jsonText(body);
+  const sent = body === undefined ? undefined : JSON.stringify(body);
   const answer = await (clients[who] ?? school.teacher).send(method, path, sent, type);
   tally.sent += 1;
   tally.answered.set(answer.status, (tally.answered.get(answer.status) ?? 0) + 1);
@@ -128,10 +128,6 @@ async function sendOne(
     key,
     `${method} ${path.slice(0, 200)} as ${who}: ${answer.status} in ${Math.round(answer.ms)} ms, ${sent?.slice(0, 600) ?? 'no body'}`,
   );
-}
-
-function jsonText(body: unknown): string {
-  return JSON.stringify(body);
 }
 
 function knownIds(school: School): KnownIds {

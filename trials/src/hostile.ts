@@ -70,12 +70,9 @@ async function tryFile(
   isDone = true;
   await watching;
   const moreMb = Math.round(mostMb - before);
+  const isRefused = answer.status >= 400 && answer.status < 500;
   const faults = [
-    ...(answer.status >= 400 && answer.status < 500
-      ? []
-      : isRead(file, answer)
-        ? []
-        : [`answered ${answer.status}`]),
+    ...(isRefused || isRead(file, answer) ? [] : [`answered ${answer.status}`]),
     ...(answer.ms > MOST_MS ? [`took ${Math.round(answer.ms)} ms`] : []),
     ...(moreMb > MOST_MB ? [`took ${moreMb} MB more`] : []),
     ...(healthMs > MOST_HEALTH_MS ? [`health was not told within ${MOST_HEALTH_MS} ms`] : []),

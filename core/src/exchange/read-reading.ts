@@ -3,6 +3,7 @@ import {
   type CalendarDay,
   daysBetween,
   isInstant,
+  LENGTH_UNITS,
   type LengthUnit,
   LONGEST_MM,
   READING_STATES,
@@ -12,7 +13,7 @@ import type { RowReader } from './cells.ts';
 import { type ExchangedReading, type ExchangedVariable, VARIABLE_KINDS, type VariableKind } from './model.ts';
 import { MOST_VARIABLES, type PlanCollector } from './plan-collector.ts';
 
-const LENGTH_UNITS: readonly string[] = ['mm', 'cm', 'in'];
+const LENGTHS: readonly string[] = LENGTH_UNITS;
 
 /** The reading on a row; undefined when the row only names a unit, or when something is wrong with it. */
 export function readReading(
@@ -73,7 +74,7 @@ function readVariable(reader: RowReader, plan: PlanCollector): ExchangedVariable
   const kindText = reader.text('variable_kind');
   const stated = kindText === '' ? undefined : reader.oneOf('variable_kind', VARIABLE_KINDS);
   if (kindText !== '' && stated === undefined) return undefined;
-  const kind = stated ?? known?.kind ?? (LENGTH_UNITS.includes(unit) ? 'length' : 'number');
+  const kind = stated ?? known?.kind ?? (LENGTHS.includes(unit) ? 'length' : 'number');
   if (known && known.kind !== kind) {
     reader.problem('variable_kind', kind, `${known.kind}, as in the first row of "${name}"`);
     return undefined;
@@ -127,7 +128,7 @@ function readValue(reader: RowReader, kind: VariableKind, unit: string): number 
     case 'number':
       return reader.number('value', -1e9, 1e9);
     case 'length': {
-      if (!LENGTH_UNITS.includes(unit)) {
+      if (!LENGTHS.includes(unit)) {
         reader.problem('unit_of_measure', unit, 'mm, cm or in');
         return undefined;
       }

@@ -24,22 +24,23 @@ export interface UnitDay {
  * else the state that was noted last. A "not read" counts only when nobody read the unit.
  */
 export function reduceUnitDay(readings: readonly ReadingFact[]): UnitDay | undefined {
-  const [only] = readings;
-  if (only && readings.length === 1) {
-    const { unitId, day, state, value } = only;
-    if (state === 'not_read') return { unitId, day, state, value: null, readings: 0 };
-    return { unitId, day, state: value === null ? state : 'up', value, readings: 1 };
+  let last: ReadingFact | undefined;
+  let made = 0;
+  let values = 0;
+  let sum = 0;
+  for (const reading of readings) {
+    const isMade = reading.state !== 'not_read';
+    if (isMade || made === 0) last = reading;
+    if (!isMade) continue;
+    made += 1;
+    if (reading.value === null) continue;
+    values += 1;
+    sum += reading.value;
   }
-  const made = readings.filter((reading) => reading.state !== 'not_read');
-  const last = made.at(-1) ?? readings.at(-1);
   if (!last) return undefined;
-  const values = made.flatMap((reading) => (reading.value === null ? [] : [reading.value]));
-  const { unitId, day } = last;
-  if (values.length > 0) {
-    const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
-    return { unitId, day, state: 'up', value: mean, readings: values.length };
-  }
-  return { unitId, day, state: last.state, value: null, readings: made.length };
+  const { unitId, day, state } = last;
+  if (values > 0) return { unitId, day, state: 'up', value: sum / values, readings: values };
+  return { unitId, day, state, value: null, readings: made };
 }
 
 /** All findings, by unit in the order of first reading, each unit's in day order. */

@@ -24,16 +24,14 @@ export function calendarDay(text: string): CalendarDay {
   return text;
 }
 
-/**
- * Days since 1970-01-01, by counting years that begin in March, so that the leap day comes last (the civil-from-days
- * method of the proleptic Gregorian calendar). A class of a year asks a hundred thousand times.
- */
+/** Days since 1970-01-01. */
 function toEpochDays(day: CalendarDay): number {
-  const month = Number(day.slice(5, 7));
-  const year = Number(day.slice(0, 4)) - (month <= 2 ? 1 : 0);
-  const dayOfYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + Number(day.slice(8)) - 1;
-  const century = Math.floor(year / 100);
-  return 365 * year + Math.floor(year / 4) - century + Math.floor(century / 4) + dayOfYear - 719_468;
+  const [year, month, date] = [day.slice(0, 4), day.slice(5, 7), day.slice(8)].map(Number) as [
+    number,
+    number,
+    number,
+  ];
+  return Date.UTC(year, month - 1, date) / DAY_MS;
 }
 
 function fromEpochDays(days: number): CalendarDay {

@@ -1,5 +1,7 @@
 /** Units a length can be read in. */
 export const LENGTH_UNITS = ['mm', 'cm', 'in'] as const;
+
+/** One of {@link LENGTH_UNITS}. */
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 /** A ruler as the plan agreed it: its unit and the smallest step that is read, in that unit. */

@@ -7,6 +7,7 @@ import {
   readMapped,
   readTidy,
   tidyParts,
+  type TidyResult,
   writeTidy,
 } from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
@@ -79,22 +80,26 @@ export class ExchangeService {
    * Opens a tidy CSV as a new experiment, whole or not at all. Opening it again under the same id changes nothing.
    * @throws ApiError `unreadable_file` with the rows that are wrong, `upload_incomplete`, `id_in_use`
    */
-  async openTidy(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
-    if (await this.isOpen(id, teacher)) return;
-    const rows = readCsv(await this.uploads.whole(teacher.id, request));
-    const result = readTidy(rows, nameOf(request.fileName));
-    if (!result.ok) throw unreadable(result.problems);
-    await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
+  openTidy(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
+    return this.#openRows(id, request, teacher, readTidy);
   }
 
   /**
    * Opens a foreign table by a mapping of its columns, whole or not at all.
    * @throws ApiError `unreadable_file` with the cells that are wrong, `upload_incomplete`, `id_in_use`
    */
-  async openTable(id: string, request: OpenTableRequest, teacher: KnownTeacher): Promise<void> {
+  openTable(id: string, request: OpenTableRequest, teacher: KnownTeacher): Promise<void> {
+    return this.#openRows(id, request, teacher, (rows, name) => readMapped(rows, request.mapping, name));
+  }
+
+  async #openRows(
+    id: string,
+    request: OpenFileRequest,
+    teacher: KnownTeacher,
+    read: (rows: readonly (readonly string[])[], name: string) => TidyResult,
+  ): Promise<void> {
     if (await this.isOpen(id, teacher)) return;
-    const rows = readCsv(await this.uploads.whole(teacher.id, request));
-    const result = readMapped(rows, request.mapping, nameOf(request.fileName));
+    const result = read(readCsv(await this.uploads.whole(teacher.id, request)), nameOf(request.fileName));
     if (!result.ok) throw unreadable(result.problems);
     await this.insertOnce({ id, teacherId: teacher.id }, result.experiment, teacher);
   }

@@ -1,5 +1,4 @@
 import { type ServerSettings, freePort, ROOT, runMigrations, startServer } from '@bright-sprout/scripts';
-import mysql from 'mysql2/promise';
 import { startCluster } from '../cluster.ts';
 import { LIMITS } from '../hostile.ts';
 import type { Outcome } from '../report.ts';
@@ -44,11 +43,6 @@ export async function tryCluster(isShort: boolean): Promise<Outcome[]> {
       }
       return acknowledged >= most;
     });
-    const wait = await mysql.createConnection(eyes);
-    await wait.query('SET SESSION wsrep_sync_wait = 1');
-    await wait.end();
-    // On a cluster another node sees a commit a moment later; that is what its words promise.
-    for (const one of sent) one.isUnseen = false;
     const outcomes = [await settle('cluster, a node killed', both, eyes, sent)];
     cluster.kill(1);
     outcomes.push(await tellsThatItCannotWrite(first));

@@ -35,14 +35,13 @@ async function tryOne(name: string, signal: 'SIGKILL' | 'SIGTERM', after: number
     });
     const idle = await watch.stop();
     await application.startServerAgain();
-    const outcome = await settle(name, school, application.databaseUrl, sent, {
+    return await settle(name, school, application.databaseUrl, sent, {
       figures: { 'idle in a transaction': idle, 'stopped within ms': Math.round(stopMs) },
       faults: [
         ...(idle > 0 ? [`${idle} connections were idle inside a transaction`] : []),
         ...(stopMs > 3000 ? [`stopping took ${Math.round(stopMs)} ms`] : []),
       ],
     });
-    return outcome;
   } finally {
     await application.stop();
   }

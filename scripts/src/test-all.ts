@@ -1,5 +1,5 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildIfChanged } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
@@ -23,8 +23,7 @@ export async function testAll(root: string): Promise<number> {
     console.error(`\n${error.message}\n\n0 passed, 1 failed`);
     return 1;
   }
-  // The threads of the server's tests run what is built. Type-aware lint and a Jest worker have one thread each: side
-  // by side they use both cores.
+  // The threads of the server's tests run what is built.
   const types = await sourceChecks(root, ['types']);
   const [checks, units] = await Promise.all([
     sourceChecks(root, ['lint', 'format']),
@@ -127,6 +126,7 @@ export async function jestTests(
         'node_modules/jest/bin/jest.js',
         '--json',
         `--outputFile=${report}`,
+        `--maxWorkers=${availableParallelism()}`,
         ...extra,
       ],
       {

@@ -1,6 +1,7 @@
 import type { ExperimentView, PlanDocument } from '@bright-sprout/contract/plan';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
 import { act, cleanup, screen, waitFor } from '@testing-library/react';
+import { useEffect } from 'react';
 import { type PlanEditor, usePlanEditor } from './plan-editor.tsx';
 import { draftOf, renderPart } from './testing/render-part.tsx';
 
@@ -11,10 +12,13 @@ let editor: PlanEditor;
 
 /** Shows how the plan stands, and lets the test change it. */
 function Probe() {
-  editor = usePlanEditor();
+  const shown = usePlanEditor();
+  useEffect(() => {
+    editor = shown;
+  });
   return (
     <p>
-      {editor.state}, {editor.plan.question}, {editor.plan.hypothesis}, {editor.conflict.join()}
+      {shown.state}, {shown.plan.question}, {shown.plan.hypothesis}, {shown.conflict.join()}
     </p>
   );
 }

@@ -14,6 +14,7 @@ const ORDER = {
     'schedule',
     'comparison',
     ['review', 'rehearsal'],
+    'calibration',
     'words',
   ],
   contract: [

@@ -25,7 +25,7 @@ test('every tab of a crossed experiment says something, at the oldest and younge
   await openCompare(page, CROSSED);
   const expected = {
     Answer: /evening lamp were/i,
-    Growth: /fastest on day/,
+    Growth: /fastest about day/,
     'Coming up': /pots up, the first by day/,
     Treatments: /Light × Compost tea/,
     Crops: /French marigold/,

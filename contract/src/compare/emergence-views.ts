@@ -169,6 +169,12 @@ export class EmergenceView {
   @Nested(() => TestOutcomeView)
   logRank: EmergencePart['logRank'];
 
+  @Nested(() => TestOutcomeView)
+  share: EmergencePart['share'];
+
+  @Nested(() => TestOutcomeView)
+  speed: EmergencePart['speed'];
+
   @IsOptional()
   @IsNumber()
   packetRate: number | null;

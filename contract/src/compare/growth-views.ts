@@ -113,6 +113,10 @@ export class GroupGrowthView {
   @IsInt()
   best: number | null;
 
+  @IsOptional()
+  @IsNumber()
+  largest: number | null;
+
   @Nested(() => DescriptionView)
   end: DescriptionView;
 

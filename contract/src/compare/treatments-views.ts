@@ -244,6 +244,9 @@ export class TreatmentsView {
   anova: TreatmentsPart['anova'];
 
   @Nested(() => TestOutcomeView)
+  welchAnova: TreatmentsPart['welchAnova'];
+
+  @Nested(() => TestOutcomeView)
   kruskalWallis: TreatmentsPart['kruskalWallis'];
 
   @NestedList(() => PairTestsView)

@@ -3,19 +3,27 @@ import {
   type ComparedGroup,
   type Comparison,
   type EmergencePart,
+  type FactorQuestion,
+  type Fate,
+  type Fates,
   type GrowthPart,
+  type Lead,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
-  type OverallTest,
+  type PairTest,
   SUMMARIES,
   type Summary,
   type TeamsPart,
+  TEST_METHODS,
+  type TestMethod,
+  type TestOutcome,
+  type Together,
   type TreatmentsPart,
 } from '@bright-sprout/core/comparison';
 import type { ComparisonWords } from '@bright-sprout/core/words';
 import type { CalendarDay, Outcome, UndefinedReason } from '@bright-sprout/core/shared';
-import type { Description, Interval, PairDifference } from '@bright-sprout/core/statistics';
+import type { Description, Interval } from '@bright-sprout/core/statistics';
 import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString } from 'class-validator';
 import { IsCalendarDay, IsId, Nested, NestedList, NestedOrNull } from '../shared/index.ts';
 import { TeamsView } from './class-views.ts';
@@ -23,6 +31,7 @@ import { AnalysedDesignView } from './design-views.ts';
 import { EmergenceView } from './emergence-views.ts';
 import { GrowthView } from './growth-views.ts';
 import { DescriptionView, IntervalOutcome, IntervalView, NumberOutcome } from './outcome-views.ts';
+import { TestOutcomeView } from './test-views.ts';
 import { TreatmentsView } from './treatments-views.ts';
 
 /** The value of one unit on the day. */
@@ -79,81 +88,27 @@ export class TreatmentGroupView {
   description: Description;
 }
 
-/** Figures of the test over all treatments: t and df (two), or F, df1 and df2 (more). */
-export class OverallResultView {
-  @IsOptional()
-  @IsNumber()
-  difference?: number;
-
-  @NestedOrNull(() => IntervalView)
-  interval?: IntervalView;
-
-  @IsOptional()
-  @IsNumber()
-  t?: number;
-
-  @IsOptional()
-  @IsNumber()
-  df?: number;
-
-  @IsOptional()
-  @IsNumber()
-  f?: number;
-
-  @IsOptional()
-  @IsNumber()
-  df1?: number;
-
-  @IsOptional()
-  @IsNumber()
-  df2?: number;
-
-  @IsNumber()
-  p: number;
-}
-
-/** The test over all treatments, or why there is none. */
-export class OverallOutcome {
-  @IsBoolean()
-  defined: boolean;
-
-  @NestedOrNull(() => OverallResultView)
-  value?: OverallResultView;
-
-  @IsOptional()
-  @IsString()
-  reason?: UndefinedReason;
-}
-
-/** Which test was made over all treatments. */
-export class OverallTestView {
-  @IsIn(['welch-t', 'welch-anova', 'none'])
-  kind: OverallTest['kind'];
-
-  @NestedOrNull(() => OverallOutcome)
-  result?: OverallOutcome;
-
-  @IsOptional()
-  @IsString()
-  reason?: UndefinedReason;
-}
-
-/** Games–Howell for one pair. */
-export class PairDifferenceView implements PairDifference {
+/** A pair judged by the model of the design. */
+export class PairTestView implements PairTest {
   @IsNumber()
   difference: number;
 
-  @Nested(() => IntervalView)
-  interval: IntervalView;
+  @NestedOrNull(() => IntervalView)
+  interval: IntervalView | null;
 
+  @IsOptional()
   @IsNumber()
-  q: number;
+  t: number | null;
 
+  @IsOptional()
   @IsNumber()
-  df: number;
+  df: number | null;
 
   @IsNumber()
   p: number;
+
+  @IsIn(TEST_METHODS)
+  method: TestMethod;
 }
 
 /** The test of a pair, or why there is none. */
@@ -161,8 +116,8 @@ export class PairOutcome {
   @IsBoolean()
   defined: boolean;
 
-  @NestedOrNull(() => PairDifferenceView)
-  value?: PairDifferenceView;
+  @NestedOrNull(() => PairTestView)
+  value?: PairTestView;
 
   @IsOptional()
   @IsString()
@@ -184,7 +139,7 @@ export class TreatmentPairView {
   relative: Outcome<number>;
 
   @Nested(() => PairOutcome)
-  test: Outcome<PairDifference>;
+  test: Outcome<PairTest>;
 }
 
 /** A value at an age in days since sowing. */
@@ -244,6 +199,78 @@ export class GroupNameView implements ComparedGroup {
   isControl: boolean;
 }
 
+/** What one factor does, over all levels of the others. */
+export class FactorQuestionView implements FactorQuestion {
+  @IsInt()
+  factor: number;
+
+  @IsString()
+  name: string;
+
+  @NestedList(() => GroupNameView)
+  groups: readonly GroupNameView[];
+
+  @NestedList(() => TreatmentPairView)
+  pairs: readonly TreatmentPairView[];
+}
+
+/** Whether factors work together. */
+export class TogetherView implements Together {
+  @IsString({ each: true })
+  factors: readonly string[];
+
+  @Nested(() => TestOutcomeView)
+  test: TestOutcome;
+}
+
+/** What became of the units of a group. */
+export class FateView implements Fate {
+  @IsString()
+  groupId: string;
+
+  @IsInt()
+  looked: number;
+
+  @IsInt()
+  cameUp: number;
+
+  @IsInt({ each: true })
+  dead: readonly number[];
+
+  @IsInt({ each: true })
+  notUp: readonly number[];
+}
+
+/** Death and never coming up as outcomes. */
+export class FatesView implements Fates {
+  @NestedList(() => FateView)
+  groups: readonly FateView[];
+
+  @Nested(() => TestOutcomeView)
+  dead: TestOutcome;
+
+  @Nested(() => TestOutcomeView)
+  up: TestOutcome;
+}
+
+/** What is answered first; by its kind it has a fate, a question with a pair, or a pair. */
+export class LeadView {
+  @IsIn(['fate', 'together', 'factor', 'pair'])
+  kind: Lead['kind'];
+
+  @IsOptional()
+  @IsIn(['dead', 'up'])
+  fate?: 'dead' | 'up';
+
+  @IsOptional()
+  @IsInt()
+  question?: number;
+
+  @IsOptional()
+  @IsInt()
+  pair?: number;
+}
+
 /** The comparison in words at the level asked for. */
 export class WordsView implements ComparisonWords {
   @IsString()
@@ -296,8 +323,16 @@ export class ComparisonView implements Comparison {
   @NestedList(() => TreatmentGroupView)
   groups: readonly TreatmentGroupView[];
 
-  @Nested(() => OverallTestView)
-  overall: OverallTest;
+  /** All groups at once. */
+  @Nested(() => TestOutcomeView)
+  overall: TestOutcome;
+
+  @IsOptional()
+  @IsIn(['own', 'equal', 'with-mean'])
+  spread: Comparison['spread'];
+
+  @IsBoolean()
+  hasBlocks: boolean;
 
   @NestedList(() => TreatmentPairView)
   pairs: readonly TreatmentPairView[];
@@ -305,6 +340,18 @@ export class ComparisonView implements Comparison {
   @IsOptional()
   @IsInt()
   mainPair: number | null;
+
+  @NestedList(() => FactorQuestionView)
+  questions: readonly FactorQuestionView[];
+
+  @NestedOrNull(() => TogetherView)
+  together: TogetherView | null;
+
+  @Nested(() => FatesView)
+  fates: FatesView;
+
+  @NestedOrNull(() => LeadView)
+  lead: Lead | null;
 
   @IsOptional()
   @IsString()

@@ -1,14 +1,20 @@
 import { type ReadingFact, type UnitDay, unitDays } from '../growth/index.ts';
 import { type CalendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
-import { describe, gamesHowellPair, welchAnova, welchT } from '../statistics/index.ts';
+import { describe, type FittedDesign } from '../statistics/index.ts';
 import { treatmentCurves, unitCurves } from './curves.ts';
+import { fatesOf } from './fates.ts';
+import { type Design, type GroupBy, grouped } from './grouping.ts';
+import { leadOf } from './lead.ts';
+import { fitted, mainPair, pairsBy } from './pairs.ts';
+import { NO_QUESTIONS, type Questions, questionsOf } from './questions.ts';
+import { plainStructure, structureOf } from './structure.ts';
+import { testLine, type TestOutcome } from './test-line.ts';
 import type {
   ComparedGroup,
   ComparedUnit,
   Comparison,
   LeftOutReason,
   NotUpRule,
-  OverallTest,
   Summary,
   TreatmentGroup,
   TreatmentPair,
@@ -25,18 +31,45 @@ export interface ComparisonInput {
   readonly rule: NotUpRule;
   /** One value a unit: that of the day when left out. */
   readonly summary?: Summary;
+  /** The design that the units come from, and how they are sorted: what the model knows beside the groups. */
+  readonly design?: Design;
+  /** By treatment when left out. */
+  readonly by?: GroupBy;
+}
+
+/** The questions of a crossed design, sorted by treatment or by one of its factors; none for other ways of sorting. */
+function crossedQuestions(
+  input: ComparisonInput,
+  findings: ReadonlyMap<string, readonly UnitDay[]>,
+): Questions {
+  const { design, by = 'treatment' } = input;
+  if (!design || !(by === 'treatment' || by.startsWith('factor-'))) return NO_QUESTIONS;
+  return questionsOf(design, (sorting) => {
+    const { groups, units } = grouped(design, sorting);
+    return groupsOn({ ...input, treatments: groups, units }, findings).groups;
+  });
 }
 
 /**
- * Compares treatments on one day, each unit reduced to one value. Two treatments with values: Welch's t test;
- * more: Welch's analysis of variance with Games–Howell pairs. Only readings of that very day count, or one figure
+ * Compares treatments on one day, each unit reduced to one value, by the model of the design: treatments, blocks, and
+ * in a crossed design each factor over the others. Only readings of that very day count, or one figure
  * that sums up a unit until then; days are never pooled as replicates.
  */
 export function compareTreatments(input: ComparisonInput): Comparison {
   const findings = unitDays(input.readings);
   const summary = input.summary ?? 'day';
   const { groups, age } = groupsOn(input, findings);
-  const pairs = pairsOf(input.treatments, groups);
+  const { design, by = 'treatment' } = input;
+  const structure = design
+    ? structureOf(design, by, input.treatments, input.units)
+    : plainStructure(input.treatments, input.units);
+  const fit = fitted(groups, structure);
+  const questions = crossedQuestions(input, findings);
+  // Sorted by a factor, its pairs are those of its question: one figure, however it is reached.
+  const pairs =
+    questions.factors.find((question) => by === `factor-${question.factor}`)?.pairs ??
+    pairsBy(input.treatments, groups, structure, fit);
+  const fates = fatesOf(input.treatments, input.units, findings, input.day);
   const curves = unitCurves(input.units, findings, input.rule);
   return {
     day: input.day,
@@ -44,9 +77,15 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     rule: input.rule,
     summary,
     groups,
-    overall: overallTest(groups),
+    overall: overallTest(fit, groups, pairs),
+    spread: fit.defined ? fit.value.spread : null,
+    hasBlocks: fit.defined && fit.value.hasBlocks,
     pairs,
     mainPair: mainPair(input.treatments, pairs),
+    questions: questions.factors,
+    together: questions.together,
+    fates,
+    lead: leadOf(input.treatments, pairs, by === 'treatment' ? questions : NO_QUESTIONS, fates),
     controlId: input.treatments.find((treatment) => treatment.isControl)?.id ?? null,
     unitCurves: curves,
     treatmentCurves: treatmentCurves(input.treatments, curves),
@@ -110,56 +149,18 @@ function valuesOf(group: TreatmentGroup): number[] {
   return group.points.map((point) => point.value);
 }
 
-function overallTest(groups: readonly TreatmentGroup[]): OverallTest {
-  const filled = groups.map(valuesOf).filter((values) => values.length > 0);
-  if (filled.length < 2)
-    return { kind: 'none', reason: filled.length === 0 ? 'no-values' : 'too-few-groups' };
-  const [first, second] = filled as [number[], number[]];
-  return filled.length === 2
-    ? { kind: 'welch-t', result: welchT(first, second) }
-    : { kind: 'welch-anova', result: welchAnova(filled) };
-}
-
-function pairsOf(treatments: readonly ComparedGroup[], groups: readonly TreatmentGroup[]): TreatmentPair[] {
-  const filled = groups.filter((group) => group.points.length > 0).length;
-  const isControl = new Map(treatments.map((treatment) => [treatment.id, treatment.isControl]));
-  return groups.flatMap((one, index) =>
-    groups.slice(index + 1).map((other) => {
-      const swap = isControl.get(other.groupId) === true && isControl.get(one.groupId) !== true;
-      const [first, second] = swap ? [other, one] : [one, other];
-      const difference = differenceOf(first, second);
-      return {
-        firstId: first.groupId,
-        secondId: second.groupId,
-        difference,
-        relative: relativeTo(first, difference),
-        test: gamesHowellPair(valuesOf(first), valuesOf(second), filled),
-      };
-    }),
-  );
-}
-
-function differenceOf(first: TreatmentGroup, second: TreatmentGroup): Outcome<number> {
-  const [a, b] = [first.description.mean, second.description.mean];
-  return a.defined && b.defined ? defined(b.value - a.value) : notDefined('no-values');
-}
-
-function relativeTo(first: TreatmentGroup, difference: Outcome<number>): Outcome<number> {
-  const base = first.description.mean;
-  if (!difference.defined || !base.defined) return notDefined('no-values');
-  return base.value === 0 ? notDefined('reference-is-zero') : defined(difference.value / base.value);
-}
-
-function mainPair(treatments: readonly ComparedGroup[], pairs: readonly TreatmentPair[]): number | null {
-  const control = treatments.find((treatment) => treatment.isControl);
-  let best: number | null = null;
-  let size = -1;
-  pairs.forEach((pair, index) => {
-    if (control && pair.firstId !== control.id) return;
-    if (pair.difference.defined && Math.abs(pair.difference.value) > size) {
-      size = Math.abs(pair.difference.value);
-      best = index;
-    }
-  });
-  return best;
+function overallTest(
+  fit: Outcome<FittedDesign>,
+  groups: readonly TreatmentGroup[],
+  pairs: readonly TreatmentPair[],
+): TestOutcome {
+  if (!fit.defined) return fit;
+  if (groups.filter((group) => group.points.length > 0).length > 2) {
+    const { f, df1, df2, p } = fit.value.overall;
+    return defined(testLine('design_f', p, f, df1, df2));
+  }
+  const pair = pairs.find((one) => one.test.defined);
+  if (!pair?.test.defined) return notDefined('group-too-small');
+  const { t, df, p } = pair.test.value;
+  return defined(testLine('design_t', p, t, df));
 }

@@ -10,7 +10,14 @@ import {
 } from '../germination/index.ts';
 import type { UnitDay } from '../growth/index.ts';
 import { type CalendarDay, notDefined } from '../shared/index.ts';
-import { binomialTest, kaplanMeier, type KaplanMeier, logRank } from '../statistics/index.ts';
+import {
+  binomialTest,
+  kaplanMeier,
+  type KaplanMeier,
+  logRank,
+  shuffledRanks,
+  type Wait,
+} from '../statistics/index.ts';
 import type { Design } from './grouping.ts';
 import { chiSquareLine, lineOf, testLine, type TestOutcome } from './test-line.ts';
 import type { Comparison, ComparedUnit } from './types.ts';
@@ -31,7 +38,12 @@ export interface GroupEmergence {
 export interface EmergencePart {
   readonly groups: readonly GroupEmergence[];
   readonly units: readonly (Emergence & { readonly groupId: string })[];
+  /** Waiting times, those not up as waiting: it answers to the share that came up and to when alike. */
   readonly logRank: TestOutcome;
+  /** Whether the share of pots that came up differs. */
+  readonly share: TestOutcome;
+  /** Whether those that came up did so on other days. */
+  readonly speed: TestOutcome;
   /** What the packet states, 0–1. */
   readonly packetRate: number | null;
   /** Several seeds share a pot, so that seeds are not independent. */
@@ -97,10 +109,20 @@ export function emergencePart(
     groups,
     units: found,
     logRank: chiSquareLine('log_rank', logRank(waits)),
+    share: comparison.fates.up,
+    speed: speedTest(waits),
     packetRate,
     seedsSharePots: design.units.some((unit) => (unit.seedsSown ?? 1) > 1),
   };
 }
+
+/** Days of coming up compared by their ranks, shuffled between the groups. */
+function speedTest(waits: readonly (readonly Wait[])[]): TestOutcome {
+  const days = waits.map((group) => group.flatMap(({ time, happened }) => (happened ? [time] : [])));
+  return lineOf(shuffledRanks(days, SPEED_SEED), ({ p, h }) => testLine('ranks_shuffled', p, h));
+}
+
+const SPEED_SEED = 1945;
 
 /** Seeds up against the packet's rate; pots with several seeds say nothing of single seeds. */
 function againstPacket(indices: GerminationIndices, rate: number | null, hasSeveral: boolean): TestOutcome {

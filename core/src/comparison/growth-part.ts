@@ -45,6 +45,8 @@ export interface GroupGrowth {
   readonly fits: readonly CurveFit[];
   /** Index into `fits` of the one with the lowest AICc; `null` when none fits. */
   readonly best: number | null;
+  /** Largest value of any unit; `null` without values. */
+  readonly largest: number | null;
   /** Fitted parameters over units: end value, day of fastest growth, fastest growth a day. */
   readonly end: Description;
   readonly fastestDay: Description;
@@ -137,10 +139,16 @@ function groupGrowth(comparison: Comparison, groupId: string, all: readonly Unit
     area: figures((unit) => unit.area),
     fits,
     best: lowest(fits),
+    largest: largestOf(comparison.unitCurves.filter((one) => one.groupId === groupId)),
     end: parameter(0),
     fastestDay: parameter(2),
     fastest: figures(({ fit }) => (fit.defined ? { defined: true, value: fit.value.fastest } : fit)),
   };
+}
+
+function largestOf(curves: readonly UnitCurve[]): number | null {
+  const values = curves.flatMap((curve) => curve.points.map((point) => point.value));
+  return values.length === 0 ? null : Math.max(...values);
 }
 
 function lowest(fits: readonly CurveFit[]): number | null {

@@ -43,16 +43,24 @@ export {
   treatmentsPart,
   type UpShares,
 } from './treatments-part.ts';
+export { isClearFate } from './fates.ts';
+export { isClearPair } from './pairs.ts';
+export { isClearTogether } from './questions.ts';
 export {
   type ComparedGroup,
   type ComparedUnit,
   type Comparison,
+  type FactorQuestion,
+  type Fate,
+  type Fates,
+  type Lead,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
-  type OverallTest,
+  type PairTest,
   SUMMARIES,
   type Summary,
+  type Together,
   type TreatmentCurve,
   type TreatmentGroup,
   type TreatmentPair,

@@ -24,10 +24,13 @@ import {
   spearman,
   studentT,
   tukeyKramer,
+  welchAnova,
   welchT,
   wilson,
 } from '../statistics/index.ts';
-import type { Design } from './grouping.ts';
+import { type Design, grouped } from './grouping.ts';
+import { fitted } from './pairs.ts';
+import { structureOf } from './structure.ts';
 import {
   chiSquareLine,
   fLine,
@@ -118,9 +121,10 @@ export interface CellMean {
 /** Treatments looked at in every way a class may ask for. */
 export interface TreatmentsPart {
   readonly anova: TestOutcome;
+  readonly welchAnova: TestOutcome;
   readonly kruskalWallis: TestOutcome;
   readonly pairs: readonly PairTests[];
-  /** Groups that share a letter were not told apart at 5 % (Games–Howell), in the order of the groups. */
+  /** Groups that share a letter were not told apart at 5 %, in the order of the groups. */
   readonly letters: readonly { readonly groupId: string; readonly letters: string }[];
   readonly assumptions: Assumptions;
   readonly up: UpShares;
@@ -148,6 +152,7 @@ export function treatmentsPart(
   const values = filled.map(valuesOf);
   return {
     anova: fLine('one_way_anova', oneWayAnova(values)),
+    welchAnova: fLine('welch_anova', welchAnova(values)),
     kruskalWallis: chiSquareLine('kruskal_wallis', kruskalWallis(values)),
     pairs: pairTests(comparison, filled),
     letters: letters(comparison, filled),
@@ -309,7 +314,12 @@ function unitsOfDesign(comparison: Comparison, design: Design) {
 }
 
 function factorial(comparison: Comparison, design: Design, type: SquaresType): Outcome<FactorialPart> {
-  const units = unitsOfDesign(comparison, design);
+  const { groups, units: sorted } = grouped(design, 'treatment');
+  const fit = fitted(comparison.groups, structureOf(design, 'treatment', groups, sorted));
+  const units = unitsOfDesign(comparison, design).map((unit, index) => ({
+    ...unit,
+    weight: (fit.defined ? fit.value.weights[index] : undefined) ?? 1,
+  }));
   const hasBlocks = new Set(units.map((unit) => unit.block)).size > 1;
   if (design.factors.length === 0) return notDefined('not-crossed');
   if (design.factors.length < 2 && !hasBlocks) return notDefined('not-crossed');

@@ -1,5 +1,6 @@
-import type { CalendarDay, Outcome, UndefinedReason } from '../shared/index.ts';
-import type { Description, Interval, PairDifference, WelchAnova, WelchT } from '../statistics/index.ts';
+import type { CalendarDay, Outcome } from '../shared/index.ts';
+import type { Description, Interval, SpreadModel } from '../statistics/index.ts';
+import type { TestMethod, TestOutcome } from './test-line.ts';
 
 /** How a unit with nothing up yet enters a comparison: as a value of 0, or not at all. */
 export const NOT_UP_RULES = ['not-up-is-zero', 'only-up'] as const;
@@ -56,8 +57,66 @@ export interface TreatmentPair {
   readonly difference: Outcome<number>;
   /** `difference` ÷ mean(first). */
   readonly relative: Outcome<number>;
-  readonly test: Outcome<PairDifference>;
+  readonly test: Outcome<PairTest>;
 }
+
+/** Two groups judged by the model of the design, allowing for all that are compared beside them. */
+export interface PairTest {
+  /** Second minus first, by the model: over blocks and over what else was changed. */
+  readonly difference: number;
+  /** Simultaneous 95 % interval; it leaves out 0 just when p is below 0.05. Absent for ordered scores. */
+  readonly interval: Interval | null;
+  readonly t: number | null;
+  readonly df: number | null;
+  readonly p: number;
+  readonly method: TestMethod;
+}
+
+/** What one factor of a crossed design does, over all levels of the others. */
+export interface FactorQuestion {
+  /** Index of the factor. */
+  readonly factor: number;
+  readonly name: string;
+  /** Its levels. */
+  readonly groups: readonly ComparedGroup[];
+  readonly pairs: readonly TreatmentPair[];
+}
+
+/** Whether the factors of a crossed design work together. */
+export interface Together {
+  /** Names of those that do so the most. */
+  readonly factors: readonly string[];
+  readonly test: TestOutcome;
+}
+
+/** What became of the units of a group. */
+export interface Fate {
+  readonly groupId: string;
+  /** Units that anybody looked at, without those removed. */
+  readonly looked: number;
+  /** Of those, units that were ever up. */
+  readonly cameUp: number;
+  /** Numbers of the units that are dead. */
+  readonly dead: readonly number[];
+  /** Numbers of the units that have not come up. */
+  readonly notUp: readonly number[];
+}
+
+/** Death and never coming up as outcomes. */
+export interface Fates {
+  readonly groups: readonly Fate[];
+  /** Whether the share that died differs, of those that came up. */
+  readonly dead: TestOutcome;
+  /** Whether the share that came up differs. */
+  readonly up: TestOutcome;
+}
+
+/** What a comparison answers first. */
+export type Lead =
+  | { readonly kind: 'fate'; readonly fate: 'dead' | 'up' }
+  | { readonly kind: 'together' }
+  | { readonly kind: 'factor'; readonly question: number; readonly pair: number }
+  | { readonly kind: 'pair'; readonly pair: number };
 
 /** One unit over time; `age` is days since its own sowing. */
 export interface UnitCurve {
@@ -77,12 +136,6 @@ export interface TreatmentCurve {
   }[];
 }
 
-/** The test over all treatments that have values. */
-export type OverallTest =
-  | { readonly kind: 'welch-t'; readonly result: Outcome<WelchT> }
-  | { readonly kind: 'welch-anova'; readonly result: Outcome<WelchAnova> }
-  | { readonly kind: 'none'; readonly reason: UndefinedReason };
-
 /** A whole comparison of treatments on one day, over units. All values are in the variable's base unit. */
 export interface Comparison {
   readonly day: CalendarDay;
@@ -91,10 +144,20 @@ export interface Comparison {
   readonly rule: NotUpRule;
   readonly summary: Summary;
   readonly groups: readonly TreatmentGroup[];
-  readonly overall: OverallTest;
+  /** All groups at once, by the model of the design; two groups by their pair. */
+  readonly overall: TestOutcome;
+  /** How the model takes the spread of units; `null` without a model. */
+  readonly spread: SpreadModel | null;
+  /** Blocks are a term of the model. */
+  readonly hasBlocks: boolean;
   readonly pairs: readonly TreatmentPair[];
-  /** Index into `pairs` of the one that answers first: the largest difference, from the control if there is one. */
+  /** Index into `pairs` of the largest difference of those that can be told apart, else of all; from the control if there is one. */
   readonly mainPair: number | null;
+  /** What each factor of a crossed design does; empty for other designs. */
+  readonly questions: readonly FactorQuestion[];
+  readonly together: Together | null;
+  readonly fates: Fates;
+  readonly lead: Lead | null;
   readonly controlId: string | null;
   readonly unitCurves: readonly UnitCurve[];
   readonly treatmentCurves: readonly TreatmentCurve[];

@@ -1,5 +1,21 @@
-import { compareTreatments, type Comparison } from '../comparison/index.ts';
-import { type ComparedGroup, comparedGroups, type Plan, plannedUnits } from '../design/index.ts';
+import {
+  compareTreatments,
+  type Comparison,
+  type Design,
+  type GroupBy,
+  grouped,
+  isClearFate,
+  isClearPair,
+  isClearTogether,
+} from '../comparison/index.ts';
+import {
+  type ComparedGroup,
+  comparedGroups,
+  levelAmount,
+  type Plan,
+  plannedUnits,
+  treatmentsOf,
+} from '../design/index.ts';
 import type { ReadingFact } from '../growth/index.ts';
 import {
   planCalendar,
@@ -9,7 +25,7 @@ import {
 } from '../schedule/index.ts';
 import { type CalendarDay, defined, notDefined, type Outcome } from '../shared/index.ts';
 import { growExperiment, NO_EFFECT, type TreatmentEffect } from '../simulate/index.ts';
-import { ALPHA, type Share, wilson } from '../statistics/index.ts';
+import { type Share, wilson } from '../statistics/index.ts';
 
 /** What a treatment is taken to do, and to what. */
 export const EFFECT_TARGETS = ['height', 'speed', 'emergence'] as const;
@@ -52,6 +68,8 @@ export interface RehearsalSetUp {
   readonly growths: readonly TreatmentGrowth[];
   readonly days: readonly CalendarDay[];
   readonly groups: readonly ComparedGroup[];
+  /** The design as the comparison of the class will know it. */
+  readonly design: Design;
   /** Effect on each group. */
   readonly effects: readonly TreatmentEffect[];
   /** Index of the unchanged and of the most changed group. */
@@ -87,7 +105,38 @@ export function setUpRehearsal(
     effectOf(effect.target, (effect.change * order.indexOf(index)) / (groups.length - 1)),
   );
   const ends = [base, order.at(-1) ?? base] as const;
-  return defined({ plan, growths, days, groups, effects, ends, isNothing: effect.change === 0 });
+  const design = designOf(plan);
+  return defined({ plan, growths, days, groups, design, effects, ends, isNothing: effect.change === 0 });
+}
+
+function designOf(plan: Plan): Design {
+  return {
+    factors: plan.factors.map((factor) => ({
+      name: factor.name,
+      levels: factor.levels.map((level) => ({
+        name: level.name,
+        isControl: level.isControl,
+        amount: levelAmount(factor.aspect, level),
+      })),
+    })),
+    treatments: treatmentsOf(plan).map(({ name, isControl, levels, settings }, index) => ({
+      id: String(index),
+      name,
+      isControl,
+      levels,
+      crop: settings.cropId,
+      plants: settings.plants,
+    })),
+    units: plannedUnits(plan).map((unit) => ({
+      id: String(unit.number),
+      number: unit.number,
+      treatmentId: String(unit.treatment),
+      sowedOn: unit.sowOn,
+      block: String(unit.block),
+      team: '',
+      seedsSown: null,
+    })),
+  };
 }
 
 function effectOf(target: EffectTarget, change: number): TreatmentEffect {
@@ -98,7 +147,7 @@ function effectOf(target: EffectTarget, change: number): TreatmentEffect {
 
 /** Grows one class of a plan, read on every reading day, and compares it as planned. */
 export function rehearseClass(setUp: RehearsalSetUp, seed: number): RehearsedClass {
-  return judge(setUp, rehearsedComparison(setUp, seed), seed);
+  return judge(setUp, compared(setUp, rehearsedReadings(setUp, seed), 'treatment'), seed);
 }
 
 /** What a list of rehearsed classes comes to. */
@@ -116,13 +165,38 @@ export function summarise(setUp: RehearsalSetUp, classes: readonly RehearsedClas
   };
 }
 
-/** The planned comparison of one rehearsed class: heights of the pots that are up, on the lesson day. */
+/**
+ * The planned comparison of one rehearsed class, in the groups that the plan sets against each other: heights of the
+ * pots that are up, on the lesson day.
+ */
 export function rehearsedComparison(setUp: RehearsalSetUp, seed: number): Comparison {
+  return compared(setUp, rehearsedReadings(setUp, seed), isCrossed(setUp) ? 'factor-0' : 'treatment');
+}
+
+function isCrossed({ plan }: RehearsalSetUp): boolean {
+  return plan.factors.length > 1;
+}
+
+function compared(setUp: RehearsalSetUp, readings: readonly ReadingFact[], by: GroupBy): Comparison {
+  const { design, plan } = setUp;
+  const { groups, units } = grouped(design, by);
+  return compareTreatments({
+    treatments: groups,
+    units,
+    readings,
+    day: plan.lessonOn,
+    rule: 'only-up',
+    design,
+    by,
+  });
+}
+
+function rehearsedReadings(setUp: RehearsalSetUp, seed: number): ReadingFact[] {
   const { plan, growths, groups, effects, days } = setUp;
   const units = plannedUnits(plan);
   const groupOf = (treatment: number): number =>
     groups.findIndex((group) => group.treatments.includes(treatment));
-  const readings: ReadingFact[] = growths.flatMap((growth, index) => {
+  return growths.flatMap((growth, index): ReadingFact[] => {
     if (!growth.setting.defined) return [];
     const own = units.filter((unit) => unit.treatment === index);
     const grown = growExperiment(
@@ -139,29 +213,39 @@ export function rehearsedComparison(setUp: RehearsalSetUp, seed: number): Compar
     );
     return grown.map(({ number, day, state, mm }) => ({ unitId: String(number), day, state, value: mm }));
   });
-  return compareTreatments({
-    treatments: groups.map(({ name, isControl }, index) => ({ id: String(index), name, isControl })),
-    units: units.map((unit) => ({
-      id: String(unit.number),
-      number: unit.number,
-      groupId: String(groupOf(unit.treatment)),
-      sowedOn: unit.sowOn,
-    })),
-    readings,
-    day: plan.lessonOn,
-    rule: 'only-up',
-  });
 }
 
+/**
+ * How a class came out. An effect is seen when the ends of it can be told apart, the right way round; without an effect
+ * any difference that the class would be told of is one that is not there.
+ */
 function judge(setUp: RehearsalSetUp, comparison: Comparison, seed: number): RehearsedClass {
-  const { overall, groups } = comparison;
-  const [base, far] = setUp.ends.map((index) => groups[index]?.description.mean);
-  const difference = base?.defined && far?.defined ? far.value - base.value : null;
-  const p = overall.kind !== 'none' && overall.result.defined ? overall.result.value.p : null;
-  if (p === null || difference === null) return { seed, result: 'cannot-tell', p, difference };
-  if (p >= ALPHA) return { seed, result: 'missed', p, difference };
-  const isWrongWay = !setUp.isNothing && Math.sign(difference) !== expectedSign(setUp);
-  return { seed, result: isWrongWay ? 'wrong-way' : 'seen', p, difference };
+  const question = comparison.questions[0];
+  const [groups, pairs] = question
+    ? [question.groups, question.pairs]
+    : [setUp.design.treatments, comparison.pairs];
+  const [base, far] = setUp.ends.map((end) => groups[end]?.id);
+  const pair = pairs.find(
+    (one) => (one.firstId === base && one.secondId === far) || (one.firstId === far && one.secondId === base),
+  );
+  if (!pair?.test.defined) return { seed, result: 'cannot-tell', p: null, difference: null };
+  const { p } = pair.test.value;
+  const difference = pair.firstId === base ? pair.test.value.difference : -pair.test.value.difference;
+  if (setUp.isNothing) return { seed, result: isAnyClear(comparison) ? 'seen' : 'missed', p, difference };
+  if (!isClearPair(pair)) return { seed, result: 'missed', p, difference };
+  return {
+    seed,
+    result: Math.sign(difference) === expectedSign(setUp) ? 'seen' : 'wrong-way',
+    p,
+    difference,
+  };
+}
+
+function isAnyClear({ questions, pairs, together, fates }: Comparison): boolean {
+  const said = questions.length > 0 ? questions.flatMap((question) => question.pairs) : pairs;
+  return (
+    said.some(isClearPair) || isClearTogether(together) || isClearFate(fates.dead) || isClearFate(fates.up)
+  );
 }
 
 /** Later emergence makes shorter plants; the other effects go their own way. */

@@ -12,7 +12,7 @@ import {
   treatmentsOf,
   unitsProblem,
 } from '../design/index.ts';
-import { associationOf } from '../statistics/index.ts';
+import { type Association, associationOf } from '../statistics/index.ts';
 import type { Finding, LinedUpWith, Mend } from './finding.ts';
 
 /** Kinds whose question needs no control: they set things side by side, or compare nothing. */
@@ -154,8 +154,8 @@ function missingCombinations(plan: Plan): Finding[] {
 export type ReviewedUnit = PlannedUnit & { readonly team: string };
 
 /**
- * How far treatment is lined up with where and when a unit stands. In blocks, chance has less room, so only the
- * size counts there.
+ * How far treatment is lined up with where and when a unit stands: so that one tells the other, whatever the number of
+ * units, or more than shuffles of the same layout, within its blocks, are.
  * @param units as they stand, by hand or by the plan's seed
  */
 export function layoutFindings(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
@@ -178,9 +178,9 @@ function linedUp(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
     ...(isLadder ? [] : ([['sowing day', units.map((unit) => unit.sowOn)]] as [LinedUpWith, string[]][])),
   ];
   const found = places.flatMap(([place, where]): Finding[] => {
-    const result = associationOf(names, where);
-    if (!result.defined || result.value.v < LINED_UP_V || result.value.p > LINED_UP_P) return [];
-    const { v, p } = result.value;
+    const result = linedUpWith(names, where, units);
+    if (!result) return [];
+    const { v, p } = result;
     return [{ severity: 'weakens', facts: { code: 'lined-up', with: place, v, p }, mend: shuffleMend(plan) }];
   });
   const worst = found.sort((a, b) => vOf(b) - vOf(a))[0];
@@ -217,8 +217,33 @@ function isLinedUp(plan: Plan): boolean {
     units.map((unit) => `${unit.container}/${unit.column}`),
     units.map((unit) => String(unit.container)),
   ];
-  return places.some((where) => {
-    const result = associationOf(names, where);
-    return result.defined && result.value.v >= LINED_UP_V && result.value.p <= LINED_UP_P;
+  return places.some((where) => linedUpWith(names, where, units) !== undefined);
+}
+
+/** The association of treatments with places, where it is more than chance would make it, or where it is complete. */
+function linedUpWith(
+  names: readonly string[],
+  where: readonly string[],
+  units: readonly PlannedUnit[],
+): Association | undefined {
+  const result = associationOf(
+    names,
+    where,
+    units.map((unit) => String(unit.block)),
+  );
+  if (!result.defined) return undefined;
+  const isMore = result.value.v >= LINED_UP_V && result.value.p <= LINED_UP_P;
+  return isMore || isComplete(names, where) ? result.value : undefined;
+}
+
+/** Each place holds one treatment alone, and two units or more on average. */
+function isComplete(names: readonly string[], where: readonly string[]): boolean {
+  const held = new Map<string, string>();
+  const isPure = where.every((place, index) => {
+    const name = names[index] as string;
+    const known = held.get(place) ?? name;
+    held.set(place, known);
+    return known === name;
   });
+  return isPure && held.size * 2 <= where.length;
 }

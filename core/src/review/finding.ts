@@ -40,7 +40,9 @@ export type FindingFacts =
     }
   | {
       readonly code: 'smallest-difference';
-      readonly relative: number;
+      /** As a share of plants without the change. */
+      readonly more: number;
+      readonly less: number | null;
       readonly mm: number;
       readonly units: number;
     }

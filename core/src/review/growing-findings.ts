@@ -7,10 +7,9 @@ import {
   treatmentGrowth,
 } from '../schedule/index.ts';
 import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
-import { heightSpread, type HeightSpread } from '../simulate/index.ts';
-import { LIKELY, powerOfF, powerOfT, smallestDifference } from '../statistics/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { replicatesMend } from './design-findings.ts';
+import { replicatesToSee, visibleDifference } from './visible-difference.ts';
 
 const NOTHING: Mend['cost'] = { units: 0, seeds: 0, days: 0 };
 /** Chance of an empty unit from which it is worth a word. */
@@ -145,82 +144,15 @@ function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
   return [{ severity, facts: { code: 'pots-stay-empty', expected, chanceOfAny, seeds }, mend }];
 }
 
-/** Units expected to hold a plant in the compared group that has the fewest of them. */
-function filledUnits(plan: Plan, growths: readonly TreatmentGrowth[]): number {
-  const filled = growths.map(
-    ({ facts, seeds }) => plan.replicates * (1 - (1 - (facts?.rate?.share ?? 1)) ** seeds),
-  );
-  const ofGroup = comparedGroups(plan).map((group) =>
-    group.treatments.reduce((sum, index) => sum + (filled[index] ?? 0), 0),
-  );
-  return Math.min(...ofGroup);
-}
-
-/** What the planned comparison is likely to show: a share of the mean, the same in mm, and units a side. */
-export interface VisibleDifference {
-  readonly relative: number;
-  readonly mm: number;
-  readonly units: number;
-}
-
-/**
- * The smallest difference that the planned comparison is likely to show, as a share of the mean: from the spread
- * of heights expected on the lesson day and the units expected to hold a plant. Heights only.
- */
-export function visibleDifference(plan: Plan, surroundings: PlanSurroundings): Outcome<VisibleDifference> {
-  const sample = expectedSample(plan, surroundings);
-  if (!sample.defined) return sample;
-  const { groups, units, heights } = sample.value;
-  const found = smallestDifference(groups, units);
-  if (!found.defined) return found;
-  const relative = found.value * heights.cv;
-  return defined({ relative, mm: relative * heights.meanMm, units });
-}
-
-interface ExpectedSample {
-  readonly groups: number;
-  readonly units: number;
-  readonly heights: HeightSpread;
-}
-
-/** The comparison that a plan is likely to end in: groups, filled units in each, and their heights. */
-function expectedSample(plan: Plan, surroundings: PlanSurroundings): Outcome<ExpectedSample> {
-  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
-  const growths = treatmentGrowth(plan, surroundings);
-  const [first] = growths;
-  if (!first) return notDefined('no-values');
-  if (!first.setting.defined) return first.setting;
-  const heights = heightSpread(daysBetween(first.sowOn, plan.lessonOn), first.setting.value);
-  if (!heights.defined) return heights;
-  const groups = comparedGroups(plan).length;
-  return defined({ groups, units: filledUnits(plan, growths), heights: heights.value });
-}
-
 function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {
   if (plan.factors.some((factor) => factor.aspect === 'age')) return [];
   const found = visibleDifference(plan, surroundings);
   if (!found.defined) return [];
-  const { relative, mm, units } = found.value;
-  const severity = relative > POOR_DIFFERENCE ? 'weakens' : relative > HOPED_FOR ? 'look' : 'fine';
-  const wanted = replicatesFor(plan, surroundings);
-  const mend = severity !== 'fine' && wanted !== null ? replicatesMend(plan, wanted) : null;
-  return [{ severity, facts: { code: 'smallest-difference', relative, mm, units }, mend }];
-}
-
-const MOST_REPLICATES = 30;
-
-/** The fewest replicates with which a difference of {@link HOPED_FOR} is likely to show; null beyond 30. */
-function replicatesFor(plan: Plan, surroundings: PlanSurroundings): number | null {
-  const sample = expectedSample(plan, surroundings);
-  if (!sample.defined) return null;
-  const { groups, units, heights } = sample.value;
-  const d = HOPED_FOR / heights.cv;
-  for (let replicates = plan.replicates + 1; replicates <= MOST_REPLICATES; replicates += 1) {
-    const n = (units / plan.replicates) * replicates;
-    if (n < 2) continue;
-    if ((groups === 2 ? powerOfT(n, d) : powerOfF(groups, n, d)) >= LIKELY) return replicates;
-  }
-  return null;
+  const { more } = found.value;
+  const severity = more > POOR_DIFFERENCE ? 'weakens' : more > HOPED_FOR ? 'look' : 'fine';
+  const wanted = severity === 'fine' ? null : replicatesToSee(plan, surroundings, HOPED_FOR);
+  const mend = wanted === null ? null : replicatesMend(plan, wanted);
+  return [{ severity, facts: { code: 'smallest-difference', ...found.value }, mend }];
 }
 
 /** The tallest of three is likely to be taller than an only plant, whatever crowding does. */

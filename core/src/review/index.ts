@@ -11,5 +11,5 @@ export {
   SEVERITIES,
   type Severity,
 } from './finding.ts';
-export { type VisibleDifference, visibleDifference } from './growing-findings.ts';
+export { type VisibleDifference, visibleDifference } from './visible-difference.ts';
 export { type ReviewInput, reviewPlan } from './review-plan.ts';

@@ -1,6 +1,6 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { mersenne } from 'pure-rand/generator/mersenne';
 
 /** A source of repeatable chance: the same seed gives the same draws on every machine. */
 export interface Chance {
@@ -14,9 +14,13 @@ export interface Chance {
   happens(p: number): boolean;
 }
 
-/** A generator (xoroshiro128+, Blackman and Vigna 2018) started from a 32-bit seed. */
+/**
+ * The Mersenne Twister (Matsumoto and Nishimura 1998) started from a 32-bit seed. Its seeding mixes every bit, so that
+ * seeds in a row, as those of rehearsed classes, give unrelated draws; xoroshiro128+ begins with the seed itself, and its
+ * first draws are then nearly the same.
+ */
 export function chanceFrom(seed: number): Chance {
-  const generator = xoroshiro128plus(seed);
+  const generator = mersenne(seed);
   const uniform = (): number => uniformFloat64(generator);
   return {
     uniform,

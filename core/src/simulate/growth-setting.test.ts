@@ -8,7 +8,6 @@ import {
   growExperiment,
   type GrowthSetting,
   growthSetting,
-  heightSpread,
   NO_EFFECT,
 } from './index.ts';
 
@@ -79,23 +78,6 @@ describe('what is read of a pot', () => {
 });
 
 describe('the model in closed form', () => {
-  test.each([10, 14, 21])('spread of heights on day %p is that of 20 000 plants', (days) => {
-    const setting = settingOf({ deathPerDay: 0 });
-    const units = Array.from({ length: 20_000 }, (_, number) => ({ number, seeds: 1, effect: NO_EFFECT }));
-    const on = calendarDay(`2027-03-${String(1 + days).padStart(2, '0')}`);
-    const sample = describeSample(
-      growExperiment(setting, units, SOWN, [on], 8).flatMap(({ mm }) => (mm === null ? [] : [mm])),
-    );
-    const found = heightSpread(days, setting);
-    if (!found.defined || !sample.mean.defined || !sample.sd.defined) throw new Error('not defined');
-    expect(Math.abs(found.value.meanMm / sample.mean.value - 1)).toBeLessThan(0.02);
-    expect(Math.abs(found.value.cv / (sample.sd.value / sample.mean.value) - 1)).toBeLessThan(0.05);
-  });
-
-  test('before anything is likely to be up there is no height', () => {
-    expect(heightSpread(2, settingOf())).toEqual({ defined: false, reason: 'no-values' });
-  });
-
   test('the usual range holds the middle 95 % of days to emergence', () => {
     const window = { min: 5, max: 9 };
     expect(chanceUp(9, window) - chanceUp(5, window)).toBeCloseTo(0.9545, 3);

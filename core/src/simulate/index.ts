@@ -7,7 +7,7 @@ export {
   type TreatmentEffect,
 } from './grow-experiment.ts';
 export { growthSetting, USUAL_CV } from './growth-setting.ts';
-export { chanceReady, chanceUp, heightSpread, type HeightSpread } from './readiness.ts';
+export { chanceReady, chanceUp } from './readiness.ts';
 export {
   PRACTICE_KINDS,
   type PracticeKind,

@@ -1,4 +1,3 @@
-import { defined, notDefined, type Outcome, toMillimetres } from '../shared/index.ts';
 import { gaussLegendre, integrate, normalBelow, normalDensity } from '../statistics/index.ts';
 import type { DayRange } from '../design/index.ts';
 import type { GrowthSetting } from './grow-experiment.ts';
@@ -45,38 +44,6 @@ export function chanceReady(days: number, heightMm: number, setting: GrowthSetti
     (z) => normalDensity(z) * tallAfter(middle * Math.exp(spread * z)),
   );
   return Math.min(1, setting.germination * share);
-}
-
-/** Heights of the plants that are up on a day. */
-export interface HeightSpread {
-  readonly meanMm: number;
-  /** SD ÷ mean: plant-to-plant differences, days of emergence, and the ruler together. */
-  readonly cv: number;
-}
-
-/**
- * Mean and spread of the heights read `days` after sowing under the model of `growExperiment`, one plant a unit,
- * by quadrature over the time of emergence; the ruler adds its reading error and rounding.
- * @returns undefined before anything is likely to be up
- */
-export function heightSpread(days: number, setting: GrowthSetting): Outcome<HeightSpread> {
-  const { middle, spread } = shapeOf(setting.daysToEmergence);
-  const typicalAfter = (emergedAt: number): number =>
-    setting.finalHeightMm / (1 + Math.exp(-setting.ratePerDay * (days - emergedAt - setting.daysToFastest)));
-  const last = spread === 0 ? FAR : Math.min(FAR, Math.log(Math.max(days, 1e-9) / middle) / spread);
-  if (days < middle / 2 || last <= -FAR + 1) return notDefined('no-values');
-  const over = (power: 0 | 1 | 2): number =>
-    integrate(
-      RULE,
-      -FAR,
-      last,
-      (z) => normalDensity(z) * typicalAfter(middle * Math.exp(spread * z)) ** power,
-    );
-  const up = over(0);
-  const meanMm = over(1) / up;
-  const step = toMillimetres(setting.scale.step, setting.scale.unit);
-  const variance = (over(2) / up) * (1 + setting.plantCv ** 2) - meanMm ** 2 + step ** 2 / 9 + step ** 2 / 12;
-  return defined({ meanMm, cv: Math.sqrt(variance) / meanMm });
 }
 
 function shapeOf(window: DayRange): { middle: number; spread: number } {

@@ -1,4 +1,4 @@
-import { chanceFrom, defined, notDefined, type Outcome, shuffled } from '../shared/index.ts';
+import { type Chance, chanceFrom, defined, notDefined, type Outcome, shuffled } from '../shared/index.ts';
 
 /** How closely two ways of sorting the same units go together. */
 export interface Association {
@@ -22,17 +22,45 @@ export function cramersV(first: readonly string[], second: readonly string[]): O
   return defined(vOf(a.of, b.of, a.count, b.count));
 }
 
-/** Cramér's V with a permutation reference of 999 seeded shuffles: could chance have lined them up so? */
-export function associationOf(first: readonly string[], second: readonly string[]): Outcome<Association> {
+/**
+ * Cramér's V with a permutation reference of 999 seeded shuffles: could chance have lined them up so?
+ * @param strata what units are shuffled within, as blocks; all together when left out
+ */
+export function associationOf(
+  first: readonly string[],
+  second: readonly string[],
+  strata: readonly string[] = first.map(() => ''),
+): Outcome<Association> {
   const [a, b] = [indices(first), indices(second)];
   if (a.count < 2 || b.count < 2) return notDefined('one-category');
   const v = vOf(a.of, b.of, a.count, b.count);
   const chance = chanceFrom(SHUFFLE_SEED);
+  const within = [...new Set(strata)].map((stratum) =>
+    strata.flatMap((own, index) => (own === stratum ? [index] : [])),
+  );
   let asLarge = 1;
   for (let index = 0; index < SHUFFLES; index += 1) {
-    if (vOf(shuffled(a.of, chance), b.of, a.count, b.count) >= v - ROUNDING) asLarge += 1;
+    if (vOf(shuffledWithin(a.of, within, chance), b.of, a.count, b.count) >= v - ROUNDING) asLarge += 1;
   }
   return defined({ v, p: asLarge / (SHUFFLES + 1) });
+}
+
+function shuffledWithin(
+  values: readonly number[],
+  strata: readonly (readonly number[])[],
+  chance: Chance,
+): number[] {
+  const found = [...values];
+  for (const places of strata) {
+    const dealt = shuffled(
+      places.map((place) => values[place] as number),
+      chance,
+    );
+    places.forEach((place, index) => {
+      found[place] = dealt[index] as number;
+    });
+  }
+  return found;
 }
 
 function indices(names: readonly string[]): { of: number[]; count: number } {

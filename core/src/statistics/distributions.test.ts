@@ -1,16 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import {
-  betaQuantile,
-  fLeaving,
-  noncentralTBelow,
-  tForInterval,
-  twoSidedT,
-  upperF,
-  upperNoncentralF,
-} from './distributions.ts';
-import { incompleteBeta, logGamma, upperIncompleteBeta } from './incomplete-beta.ts';
+import { betaQuantile, noncentralTBelow, tForInterval, twoSidedT, upperF } from './distributions.ts';
+import { incompleteBeta, logGamma } from './incomplete-beta.ts';
 
 // Made by SciPy with core/reference/planning.py.
 const fromScipy = JSON.parse(
@@ -19,7 +11,6 @@ const fromScipy = JSON.parse(
   t: { t: number; df: number; p: number }[];
   tQuantile: { df: number; t: number }[];
   f: { f: number; df1: number; df2: number; p: number }[];
-  fQuantile: { tail: number; df1: number; df2: number; f: number }[];
   betainc: { x: number; a: number; b: number; value: number }[];
 };
 
@@ -42,13 +33,6 @@ describe('distribution functions agree with SciPy', () => {
     expect(relative(upperF(f, df1, df2), p)).toBeLessThan(1e-9);
   });
 
-  test.each(fromScipy.fQuantile)(
-    'F that leaves $tail with $df1 and $df2 degrees',
-    ({ tail, df1, df2, f }) => {
-      expect(relative(fLeaving(tail, df1, df2), f)).toBeLessThan(1e-9);
-    },
-  );
-
   test.each(fromScipy.betainc.filter(({ value }) => value > 1e-200))(
     'I of $x with $a and $b',
     ({ x, a, b, value }) => {
@@ -62,10 +46,9 @@ describe('what must hold of them', () => {
   const wide = fc.double({ min: 0.5, max: 300, noNaN: true });
   const inside = fc.double({ min: 0.001, max: 0.999, noNaN: true });
 
-  test('both sides of the incomplete beta make one, and it mirrors', () => {
+  test('the incomplete beta mirrors', () => {
     fc.assert(
       fc.property(inside, shape, shape, (x, a, b) => {
-        expect(incompleteBeta(x, a, b) + upperIncompleteBeta(x, a, b)).toBeCloseTo(1, 10);
         expect(incompleteBeta(x, a, b)).toBeCloseTo(1 - incompleteBeta(1 - x, b, a), 10);
       }),
     );
@@ -92,9 +75,8 @@ describe('what must hold of them', () => {
     expect(logGamma(0.5)).toBeCloseTo(Math.log(Math.PI) / 2, 13);
   });
 
-  test('without noncentrality the noncentral are the central', () => {
+  test('without noncentrality the noncentral t is the central one', () => {
     expect(noncentralTBelow(2.3, 8, 0)).toBeCloseTo(1 - twoSidedT(2.3, 8) / 2, 10);
-    expect(upperNoncentralF(3.1, 3, 12, 0)).toBeCloseTo(upperF(3.1, 3, 12), 10);
   });
 
   test('F with one degree above is t squared', () => {

@@ -1,4 +1,4 @@
-import { incompleteBeta, logGamma, upperIncompleteBeta } from './incomplete-beta.ts';
+import { incompleteBeta, logGamma } from './incomplete-beta.ts';
 import { normalBelow } from './normal.ts';
 
 const HALVINGS = 200;
@@ -25,11 +25,6 @@ export function upperF(f: number, df1: number, df2: number): number {
   return f <= 0 ? 1 : incompleteBeta(df2 / (df2 + df1 * f), df2 / 2, df1 / 2);
 }
 
-/** The f that leaves `tail` above it. */
-export function fLeaving(tail: number, df1: number, df2: number): number {
-  return rootAbove((f) => upperF(f, df1, df2) - tail);
-}
-
 /** The value that a Beta(a, b) variable stays below with probability `p`. */
 export function betaQuantile(p: number, a: number, b: number): number {
   return halved((x) => p - incompleteBeta(x, a, b), 0, 1);
@@ -49,22 +44,6 @@ export function noncentralTBelow(t: number, df: number, noncentrality: number): 
     sum += (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5)) * (odd[j] as number);
   }
   return Math.min(1, normalBelow(-noncentrality) + sum / 2);
-}
-
-/** P(F ≥ f) for the noncentral F distribution, a Poisson mixture of central ones (Johnson, Kotz and Balakrishnan 1995, ch. 30). */
-export function upperNoncentralF(f: number, df1: number, df2: number, noncentrality: number): number {
-  const mean = noncentrality / 2;
-  const x = (df1 * f) / (df1 * f + df2);
-  const count = termsOf(mean);
-  let upper = upperIncompleteBeta(x, df1 / 2, df2 / 2);
-  let step = betaStep(x, df1 / 2, df2 / 2);
-  let sum = 0;
-  for (let j = 0; j < count; j += 1) {
-    sum += Math.exp(logPower(mean, j) - mean - logGamma(j + 1)) * upper;
-    upper += step;
-    step *= ((df1 / 2 + j + df2 / 2) / (df1 / 2 + j + 1)) * x;
-  }
-  return Math.min(1, sum);
 }
 
 /** Terms of a Poisson mixture beyond which nothing is left to add. */

@@ -9,6 +9,8 @@ export interface FactorialUnit {
   readonly levels: readonly number[];
   /** Index of its block; 0 for all without blocks. */
   readonly block: number;
+  /** What its square counts for; 1 when left out. */
+  readonly weight?: number;
 }
 
 export const SQUARES_TYPES = ['II', 'III'] as const;
@@ -28,6 +30,8 @@ export interface FactorialTerm {
 export interface FactorialAnova {
   readonly type: SquaresType;
   readonly terms: readonly FactorialTerm[];
+  /** All interactions at once, against the factors added up. */
+  readonly together: Outcome<{ readonly f: number; readonly p: number; readonly df: number }>;
   readonly errorSquares: number;
   readonly errorDf: number;
   /** The interaction of all factors is left out, as nothing would be left to judge by. */
@@ -42,7 +46,7 @@ type Columns = readonly (readonly number[])[];
 /**
  * Analysis of variance of two or three crossed factors with all interactions and additive blocks. Type II sums of
  * squares by default: each term after all terms that do not contain it (Langsrud 2003; R `car::Anova`); type III on
- * request, by sum-to-zero contrasts (R `drop1`). With one unit a combination the highest interaction is the error.
+ * request, by sum-to-zero contrasts (R `drop1`). Units may weigh differently, as where spreads do. With one unit a combination the highest interaction is the error.
  * @returns undefined without spread, with nothing left for the error, or for type III with missing combinations
  */
 export function factorialAnova(units: readonly FactorialUnit[], type: SquaresType): Outcome<FactorialAnova> {
@@ -55,7 +59,8 @@ export function factorialAnova(units: readonly FactorialUnit[], type: SquaresTyp
   if (sizes.some((size) => size < 2)) return notDefined('too-few-groups');
   const missingCells = sizes.reduce((all, size) => all * size, 1) - usedCells(units);
   if (type === 'III' && missingCells > 0) return notDefined('missing-cells');
-  const y = units.map((unit) => unit.value);
+  const roots = units.map((unit) => Math.sqrt(unit.weight ?? 1));
+  const y = units.map((unit, index) => unit.value * (roots[index] as number));
   const blocks = contrasts(units.map((unit) => unit.block));
   const mean = [units.map(() => 1)];
   const main = Array.from({ length: count }, (_, factor) =>
@@ -65,7 +70,12 @@ export function factorialAnova(units: readonly FactorialUnit[], type: SquaresTyp
   const columnsOf = (factors: readonly number[]): Columns =>
     factors.map((factor) => main[factor] as Columns).reduce(products);
   const fit = (chosen: readonly (readonly number[])[], withBlocks = true) =>
-    leastSquares(y, [...mean, ...(withBlocks ? blocks : []), ...chosen.flatMap(columnsOf)]);
+    leastSquares(
+      y,
+      [...mean, ...(withBlocks ? blocks : []), ...chosen.flatMap(columnsOf)].map((column) =>
+        column.map((value, index) => value * (roots[index] as number)),
+      ),
+    );
   let full = fit(sets);
   let isReduced = false;
   if (units.length - full.rank < 1 && count > 1) {
@@ -89,10 +99,16 @@ export function factorialAnova(units: readonly FactorialUnit[], type: SquaresTyp
     const before = sets.filter((other) => other !== set && !contains(other, set));
     return termFrom(set, fit(before), fit([...before, set]));
   });
+  const additive = sets.filter((set) => set.length === 1);
+  const joint = termFrom([], fit(additive), full);
+  const together: FactorialAnova['together'] = joint.test.defined
+    ? defined({ ...joint.test.value, df: joint.df })
+    : joint.test;
   const blockTerm = blocks.length > 0 ? [termFrom([], fit(sets, false), full)] : [];
   return defined({
     type,
     terms: [...blockTerm, ...terms],
+    together,
     errorSquares,
     errorDf,
     isReduced,

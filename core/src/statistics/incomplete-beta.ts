@@ -31,11 +31,6 @@ export function incompleteBeta(x: number, a: number, b: number): number {
   return lowSide(x, a, b);
 }
 
-/** 1 − I_x(a, b), exact also where it is tiny. */
-export function upperIncompleteBeta(x: number, a: number, b: number): number {
-  return incompleteBeta(1 - x, b, a);
-}
-
 function lowSide(x: number, a: number, b: number): number {
   const front = Math.exp(
     a * Math.log(x) + b * Math.log1p(-x) - (logGamma(a) + logGamma(b) - logGamma(a + b)),

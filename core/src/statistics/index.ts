@@ -19,8 +19,16 @@ export {
   SQUARES_TYPES,
   type SquaresType,
 } from './factorial.ts';
+export {
+  type DesignContrast,
+  type DesignUnit,
+  fitDesign,
+  type FittedDesign,
+  type SpreadModel,
+} from './design-model.ts';
+export { dunnettLeaving, upperDunnett } from './dunnett.ts';
+export { studentizedRangeLeaving, upperStudentizedRange } from './studentized-range.ts';
 export { tForInterval, twoSidedT } from './distributions.ts';
-export { gamesHowellPair, type PairDifference } from './games-howell.ts';
 export { gaussLegendre, integrate, type Quadrature } from './gauss-legendre.ts';
 export { holm } from './holm.ts';
 export { upperChiSquare } from './incomplete-gamma.ts';
@@ -31,9 +39,17 @@ export { mannWhitney, type MannWhitney } from './mann-whitney.ts';
 export { normalAt } from './normal-quantile.ts';
 export { brownForsythe, oneWayAnova, tukeyKramer, type TukeyPair } from './one-way.ts';
 export { pairedT, signedRank, type SignedRank } from './paired.ts';
+export { shuffledRanks, type ShuffledRanks } from './shuffled-ranks.ts';
 export { arrangementsOf, type Permutation, permutationTest, shuffledDifferences } from './permutation.ts';
 export { normalBelow, normalDensity } from './normal.ts';
-export { ALPHA, LIKELY, powerOfF, powerOfT, smallestDifference } from './power.ts';
+export {
+  ALPHA,
+  LIKELY,
+  type PlannedComparison,
+  plannedPower,
+  type VisibleChange,
+  visibleChange,
+} from './planned-power.ts';
 export { type Share, updatedShare, wilson } from './proportion.ts';
 export { shapiroWilk, type ShapiroWilk } from './shapiro-wilk.ts';
 export { hedgesG, studentT } from './student-t.ts';

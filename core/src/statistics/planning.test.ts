@@ -5,17 +5,17 @@ import {
   binomialAtLeast,
   binomialTerms,
   cramersV,
-  powerOfF,
-  powerOfT,
-  smallestDifference,
+  type PlannedComparison,
+  plannedPower,
+  tForInterval,
   updatedShare,
+  visibleChange,
   wilson,
 } from './index.ts';
+import { powerBeyond } from './planned-power.ts';
 
 interface Reference {
   powerT: { n: number; d: number; power: number }[];
-  powerF: { k: number; n: number; d: number; power: number }[];
-  smallest: { k: number; n: number; d: number }[];
   cramersV: { first: string[]; second: string[]; v: number }[];
   binomial: { n: number; p: number; k: number; atLeast: number }[];
   wilson: { count: number; of: number; low: number; high: number }[];
@@ -39,20 +39,49 @@ function relative(found: number, wanted: number): number {
   return Math.abs(found - wanted) / Math.max(Math.abs(wanted), 1e-300);
 }
 
+/** Two groups of n units each, all with a value, whose spread does not change. */
+const TWO: PlannedComparison = {
+  groups: 2,
+  units: 10,
+  cells: 2,
+  blocks: 1,
+  hasControl: true,
+  questions: 1,
+  tested: 1,
+  cv: 0.2,
+};
+
 describe('power', () => {
-  test.each(fromScipy.powerT)('t test, n $n, d $d', ({ n, d, power }) => {
-    expect(relative(powerOfT(n, d), power)).toBeLessThan(1e-6);
+  test.each(fromScipy.powerT)('noncentral t beyond its critical value, n $n, d $d', ({ n, d, power }) => {
+    const df = 2 * (n - 1);
+    expect(relative(powerBeyond(tForInterval(0.95, df), df, d * Math.sqrt(n / 2)), power)).toBeLessThan(1e-6);
   });
-  test.each(fromScipy.powerF)('F test, $k groups of $n, d $d', ({ k, n, d, power }) => {
-    expect(relative(powerOfF(k, n, d), power)).toBeLessThan(1e-6);
+
+  test('rises with pots and with the change, falls with blocks, questions and groups', () => {
+    const power = (changes: Partial<PlannedComparison>, change = 0.3) =>
+      plannedPower({ ...TWO, ...changes }, change);
+    expect(power({ units: 14 })).toBeGreaterThan(power({}));
+    expect(power({}, 0.4)).toBeGreaterThan(power({}));
+    expect(power({}, -0.3)).toBeGreaterThan(power({}));
+    expect(power({ blocks: 10 })).toBeLessThan(power({}));
+    expect(power({ groups: 4, cells: 4 })).toBeLessThan(power({ cells: 3 }));
+    expect(power({ cells: 4, questions: 3 })).toBeLessThan(power({ cells: 4 }));
+    expect(power({}, 0)).toBeCloseTo(0.05, 2);
   });
-  test.each(fromScipy.smallest)('smallest difference of $k groups of $n', ({ k, n, d }) => {
-    const found = smallestDifference(k, n);
-    expect(found.defined && relative(found.value, d)).toBeLessThan(1e-6);
+
+  test('the smallest change is the one with a power of 0.8, both ways', () => {
+    for (const planned of [TWO, { ...TWO, groups: 5, cells: 5 }, { ...TWO, cells: 4, questions: 3 }]) {
+      const found = visibleChange(planned);
+      if (!found.defined || !found.value.less.defined) throw new Error('defined');
+      expect(plannedPower(planned, found.value.more)).toBeCloseTo(0.8, 5);
+      expect(plannedPower(planned, -found.value.less.value)).toBeCloseTo(0.8, 5);
+    }
   });
-  test('is not defined where nothing can be compared', () => {
-    expect(smallestDifference(1, 10)).toEqual({ defined: false, reason: 'too-few-groups' });
-    expect(smallestDifference(3, 1.9)).toEqual({ defined: false, reason: 'group-too-small' });
+
+  test('is not defined where nothing can be compared, or nothing would show', () => {
+    expect(visibleChange({ ...TWO, groups: 1 })).toEqual({ defined: false, reason: 'too-few-groups' });
+    expect(visibleChange({ ...TWO, units: 1.9 })).toEqual({ defined: false, reason: 'group-too-small' });
+    expect(visibleChange({ ...TWO, units: 2, cv: 3 })).toEqual({ defined: false, reason: 'group-too-small' });
   });
 });
 

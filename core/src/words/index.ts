@@ -1,7 +1,8 @@
-export { comparisonWords, type ComparisonSpeech, type ComparisonWords, isClear } from './comparison-words.ts';
+export { comparisonWords, type ComparisonWords } from './comparison-words.ts';
 export { CLAIM_DOUBTS, type ClaimDoubt, claimDoubts, claimDoubtWords } from './claim-words.ts';
 export { doubtWords } from './doubt-words.ts';
 export { wordChips } from './journal-words.ts';
+export { modelWords } from './model-words.ts';
 export { luckWords, outOfHundred, pText, shuffleWords } from './luck-words.ts';
 export {
   countingWords,
@@ -13,6 +14,7 @@ export {
   treatmentsWords,
 } from './part-words.ts';
 export { READING_LEVELS, type ReadingLevel } from './reading-level.ts';
+export { type ComparisonSpeech } from './speech.ts';
 export { undefinedWords } from './undefined-words.ts';
 export {
   computedText,

@@ -1,7 +1,8 @@
-import type { Outcome } from '../shared/index.ts';
-import type { PairDifference } from '../statistics/index.ts';
+import { ALPHA } from '../statistics/index.ts';
 import type { ReadingLevel } from './reading-level.ts';
-import { undefinedWords } from './undefined-words.ts';
+
+/** Luck does it in fewer than one try of five. */
+const SOMETIMES = 0.2;
 
 /** A p value as `p = 0.032` or `p < 0.001`. */
 export function pText(p: number): string {
@@ -30,26 +31,27 @@ export function shuffleWords(asLarge: number, count: number): string {
 }
 
 /**
- * Says what a p value means: how often luck alone would give such a gap if the treatment did nothing.
- * @param comparisons number of pairs that were tested, which the p value allows for
+ * Says what a p value means: how often luck alone would give such a difference if the treatment did nothing.
+ * @param what that luck alone would make: `a gap this big`
+ * @param method how it was judged, for those who can read it
  */
-export function luckWords(test: Outcome<PairDifference>, level: ReadingLevel, comparisons: number): string {
-  if (!test.defined) return `Luck cannot be judged yet: ${undefinedWords(test.reason)}.`;
-  const { p } = test.value;
+export function luckWords(p: number, level: ReadingLevel, what: string, method: string): string {
   const times = outOfHundred(p);
   switch (level) {
     case '5-7':
-      if (p < 0.05) return 'A gap this big would hardly ever come from luck alone.';
-      return p < 0.2
-        ? 'A gap this big sometimes comes from luck alone.'
-        : 'A gap this big often comes from luck alone.';
+      if (p < ALPHA) return `${capital(what)} would hardly ever come from luck alone.`;
+      return p < SOMETIMES
+        ? `${capital(what)} sometimes comes from luck alone.`
+        : `${capital(what)} often comes from luck alone.`;
     case '8-10':
-      return `If the treatment did nothing, luck alone would make a gap this big in ${times} tries.`;
+      return `If the treatment did nothing, luck alone would make ${what} in ${times} tries.`;
     case '11-13':
-      return `If the treatment did nothing, plant-to-plant luck would give a gap this big or bigger in ${times} such experiments.`;
-    case '14+': {
-      const method = comparisons > 1 ? `Games–Howell, allowing for ${comparisons} pairs` : 'Welch t test';
-      return `${pText(p)} (${method}): if the treatment did nothing, a gap this big or bigger would turn up in ${times} such experiments.`;
-    }
+      return `If the treatment did nothing, plant-to-plant luck would give ${what} or bigger in ${times} such experiments.`;
+    case '14+':
+      return `${pText(p)} (${method}): if the treatment did nothing, ${what} or bigger would turn up in ${times} such experiments.`;
   }
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
 }

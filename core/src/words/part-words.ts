@@ -11,6 +11,7 @@ import type {
 import { ALPHA } from '../statistics/index.ts';
 import { outOfHundred, pText } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
+import { listed, potCount } from './speech.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText, summaryStyle, type ValueStyle } from './value-style.ts';
 
@@ -31,6 +32,9 @@ function verdict(test: TestOutcome, level: ReadingLevel, clear: string, open: st
   if (level === '14+') return `${said} (${pText(p)}).`;
   return `${said}: luck alone would make differences like these in ${outOfHundred(p)} tries.`;
 }
+
+/** An end farther above the tallest pot than this is a guess that no pot bears out. */
+const FARTHEST_END = 1.25;
 
 /** Growth over time, group by group. */
 export function growthWords(part: GrowthPart, { groups, style, level }: PartSpeech): string[] {
@@ -59,11 +63,14 @@ function curveClause(
     const bent = group.fits.find((fit) => fit.kind === 'logistic');
     return bent && !bent.fit.defined ? `; no growth curve yet: ${undefinedWords(bent.fit.reason)}` : '';
   }
-  const [end, , middle] = best.fit.value.parameters;
-  const clause = `; fastest on day ${Math.round(middle?.value ?? 0)}, with ${computedText(best.fit.value.fastest, rate)}, levelling off near ${roundedText(end?.value ?? 0, style)}`;
-  if (level !== '14+') return clause;
-  const kind = best.kind === 'logistic' ? 'logistic' : 'Gompertz';
-  return `${clause} (${kind}: end ${computedText(end?.value ?? 0, style)} ± ${computedText(end?.error ?? 0, style)}, day ${(middle?.value ?? 0).toFixed(1)} ± ${(middle?.error ?? 0).toFixed(1)})`;
+  const middle = best.fit.value.parameters[2];
+  const clause = `; fastest about day ${Math.round(middle?.value ?? 0)}, with ${computedText(best.fit.value.fastest, rate)}`;
+  const { n, mean, interval } = group.end;
+  if (!mean.defined || mean.value > FARTHEST_END * (group.largest ?? 0)) return clause;
+  const levels = `${clause}, its pots levelling off near ${roundedText(mean.value, style)}`;
+  if (level !== '14+' || !interval.defined) return levels;
+  const { low, high } = interval.value;
+  return `${levels} (mean of ${n} fitted curves, 95 % interval ${computedText(low, style)} to ${computedText(high, style)})`;
 }
 
 /** How the seeds came up. */
@@ -79,19 +86,27 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
       : ', fewer than half of the pots so far';
     return [`${name}: ${indices.up}${of} ${what} up${first}${level === '5-7' ? '' : half}.`];
   });
-  if (part.groups.length > 1 && level !== '5-7') {
+  const isAnyUp = part.units.some((unit) => unit.upAt !== null);
+  if (part.groups.length > 1 && level !== '5-7' && isAnyUp) {
     lines.push(
-      verdict(
-        part.logRank,
-        level,
-        'The treatments came up at different speeds',
-        'The treatments may have come up alike: these pots do not tell their speeds apart',
-      ),
+      ...[
+        verdict(
+          part.share,
+          level,
+          'How many came up differs between the treatments',
+          'How many came up cannot be told apart here',
+        ),
+        verdict(
+          part.speed,
+          level,
+          'Of those that came up, some treatments were earlier',
+          'Of those that came up, these pots do not tell apart which were earlier',
+        ),
+      ].flat(),
     );
   }
   const waiting = part.units.filter((unit) => unit.upAt === null && !unit.isLost).length;
-  if (waiting > 0)
-    lines.push(`${potCount(waiting)} not up yet: still waiting, which is not the same as never.`);
+  if (waiting > 0) lines.push(`${potCount(waiting)} not up by this day, which is not the same as never.`);
   const lost = part.units.filter((unit) => unit.isLost).length;
   if (lost > 0) lines.push(`Lost before anybody saw anything up: ${potCount(lost)}.`);
   if (level === '11-13' || level === '14+') {
@@ -101,21 +116,22 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
 }
 
 /** Treatments beyond the answer: interaction first, then what the tests take for granted. */
-export function treatmentsWords(part: TreatmentsPart, { level }: PartSpeech): string[] {
+export function treatmentsWords(
+  part: TreatmentsPart,
+  { level }: PartSpeech,
+  together: Comparison['together'],
+): string[] {
   const lines: string[] = [];
-  if (part.factorial.defined && part.factorial.value.terms.some((term) => term.factors.length > 1)) {
-    const interaction = part.factorial.value.terms.filter((term) => term.factors.length > 1).at(-1);
-    if (interaction) {
-      const names = interaction.factors.join(' and ');
-      lines.push(
-        verdict(
-          interaction.test,
-          level,
-          `${names} work together: what one does depends on the other, so look at the combinations`,
-          `These pots do not show that ${names} work differently together`,
-        ),
-      );
-    }
+  if (together?.test.defined) {
+    const names = listed(together.factors);
+    lines.push(
+      verdict(
+        together.test,
+        level,
+        `${names} work together: what one does depends on the other, so look at the combinations`,
+        `These pots do not show that ${names} work differently together`,
+      ),
+    );
   }
   if (part.factorial.defined && part.factorial.value.isReduced) {
     lines.push('With one pot a combination, whether the factors work together cannot be told.');
@@ -124,12 +140,12 @@ export function treatmentsWords(part: TreatmentsPart, { level }: PartSpeech): st
     lines.push('Some combinations have no value, so the factors are compared over those that do.');
   }
   if (level === '5-7' || level === '8-10') return lines;
-  const { normal, spread, spreadRatio } = part.assumptions;
+  const { normal, spread } = part.assumptions;
   if (normal.defined && normal.value.p < ALPHA) {
     lines.push('The pots are not spread like a bell: look at the rank and shuffling tests as well.');
   }
-  if ((spread.defined && spread.value.p < ALPHA) || (spreadRatio.defined && spreadRatio.value > 3)) {
-    lines.push('Some treatments vary much more than others: Welch’s tests allow for that, Student’s do not.');
+  if (spread.defined && spread.value.p < ALPHA) {
+    lines.push('Some treatments vary more than others: Welch’s tests allow for that, Student’s do not.');
   }
   if (part.up.isRough) lines.push('Counts of pots are small: trust Fisher’s exact test, not the chi-square.');
   return lines;
@@ -196,10 +212,6 @@ export function studyWords(part: StudyPart, { style, level }: PartSpeech): strin
   }
   lines.push('Every pot is compared with pots of its own class; classes are never thrown together.');
   return lines;
-}
-
-function potCount(count: number): string {
-  return count === 1 ? '1 pot' : `${count} pots`;
 }
 
 /** Why a pot counts once, and why days are not thrown together. */

@@ -85,7 +85,7 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   'too-few-units': { code: 'too-few-units', replicates: 2, wanted: 3 },
   'seeds-as-replicates': { code: 'seeds-as-replicates', seeds: 5 },
   'lined-up': { code: 'lined-up', with: 'bright side', v: 0.876, p: 0.01 },
-  'smallest-difference': { code: 'smallest-difference', relative: 0.456, mm: 48, units: 4.93 },
+  'smallest-difference': { code: 'smallest-difference', more: 0.456, less: 0.313, mm: 48, units: 4.93 },
   'pots-stay-empty': { code: 'pots-stay-empty', expected: 1, chanceOfAny: 0.6, seeds: 1 },
   'packet-too-poor': { code: 'packet-too-poor' },
   'not-ready-by-lesson': { code: 'not-ready-by-lesson', chance: 0.3, latest: null },
@@ -116,7 +116,7 @@ describe('findings in words', () => {
   });
 
   test.each([
-    [ALL_FACTS['smallest-difference'], 'Likely to show a difference of 46 % or more, about 5.0 cm'],
+    [ALL_FACTS['smallest-difference'], 'Likely to show plants that are 46 % taller, about 5.0 cm'],
     [ALL_FACTS['pots-stay-empty'], 'About 1 pot is likely to stay empty'],
     [{ ...ALL_FACTS['pots-stay-empty'], expected: 0.2 }, 'A pot may stay empty'],
     [{ ...ALL_FACTS['pots-stay-empty'], expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],

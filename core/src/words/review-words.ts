@@ -98,8 +98,8 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       );
     case 'smallest-difference':
       return words(
-        `Likely to show a difference of ${percent(facts.relative)} or more, about ${length(facts.mm)}`,
-        `With about ${Math.round(facts.units * 10) / 10} pots to compare on each side, plants that vary as they usually do, and luck as it is, 8 of 10 classes would see a difference that large. A smaller one would mostly be missed.`,
+        `Likely to show plants that are ${percent(facts.more)} taller, about ${length(facts.mm)}`,
+        `With about ${Math.round(facts.units * 10) / 10} pots to compare on each side, plants that vary as they usually do, and luck as it is, 8 of 10 classes would see plants that much taller${facts.less === null ? '' : `, or ${percent(facts.less)} shorter,`} than the others. A smaller difference would more often be missed.`,
         'Enough pots to see 30\u00a0%',
       );
     case 'pots-stay-empty':

@@ -2,6 +2,7 @@ import type { Summary } from '../comparison/index.ts';
 import { scoresOf } from '../design/index.ts';
 import {
   computedLengthText,
+  fromMillimetres,
   lengthText,
   type LengthScale,
   type LengthUnit,
@@ -69,13 +70,42 @@ export function computedText(value: number, style: ValueStyle): string {
   }
 }
 
-/** A computed figure for the ear: rounded as the ruler reads, `6.5 cm`; counts and numbers to one decimal. */
+/** A computed figure for the ear, without claiming more than it can be read to: `6.5 cm`, `2¼ in`; others to one decimal. */
 export function roundedText(value: number, style: ValueStyle): string {
   if (style.kind !== 'length') return computedText(value, style);
-  const text = lengthText(value, style.scale);
-  return text.startsWith('0 ') || text.startsWith('0.0 ')
-    ? `less than ${style.scale.step} ${style.scale.unit}`
-    : text;
+  const { unit } = style.scale;
+  if (unit === 'in') {
+    return Math.abs(value) < toMillimetres(QUARTER / 2, 'in')
+      ? 'less than ¼ in'
+      : lengthText(value, { unit, step: QUARTER });
+  }
+  const places = unit === 'cm' ? 1 : 0;
+  const least = 10 ** -places;
+  const amount = fromMillimetres(value, unit);
+  return Math.abs(amount) < least / 2 ? `less than ${least} ${unit}` : `${amount.toFixed(places)} ${unit}`;
+}
+
+const QUARTER = 0.25;
+
+/** The size of a difference, without its sign; of shares in percentage points, as a share of a share is something else. */
+export function differenceSize(difference: number, style: ValueStyle): string {
+  return isShare(style) ? points(difference, 1) : computedText(Math.abs(difference), style);
+}
+
+/** The size of a difference for the ear. */
+export function roundedSize(difference: number, style: ValueStyle): string {
+  return isShare(style)
+    ? points(difference, Math.abs(difference) < 1 ? 1 : 0)
+    : roundedText(Math.abs(difference), style);
+}
+
+function isShare(style: ValueStyle): boolean {
+  return style.kind === 'number' && style.unit === '%';
+}
+
+function points(difference: number, places: number): string {
+  const text = Math.abs(difference).toFixed(places);
+  return text === '1' ? '1 percentage point' : `${text} percentage points`;
 }
 
 /** A value as read: `6.5 cm`, `3`, `6.4 pH`, `first true leaf`; a mean between two scores as a figure. */

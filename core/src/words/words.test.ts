@@ -48,18 +48,18 @@ const UNCLEAR = { a: [90, 60, 100, 70], b: [85, 50, 88, 62] };
 
 describe('the answer in words', () => {
   test.each([
-    ['5-7', 'Pots with gravel on top were about 4.5 cm shorter than pots with plain soil on day 18.'],
+    ['5-7', 'Pots with Gravel on top were about 4.3 cm shorter than pots with Plain soil on day 18.'],
     [
       '8-10',
-      'Pots with gravel on top were on average about 4.5 cm shorter than pots with plain soil on day 18.',
+      'Pots with Gravel on top were on average about 4.3 cm shorter than pots with Plain soil on day 18.',
     ],
     [
       '11-13',
-      'Pots with gravel on top were on average about 4.5 cm shorter than pots with plain soil on day 18.',
+      'Pots with Gravel on top were on average about 4.3 cm shorter than pots with Plain soil on day 18.',
     ],
     [
       '14+',
-      'Pots with gravel on top were on average 4.30 cm shorter than pots with plain soil on day 18 (n = 4 and 4 pots).',
+      'Pots with Gravel on top were on average 4.30 cm shorter than pots with Plain soil on day 18 (n = 4 and 4 pots).',
     ],
   ] as const)('a clear difference at %s', (level, headline) => {
     expect(say(CLEAR, level).headline).toBe(headline);
@@ -83,7 +83,7 @@ describe('the answer in words', () => {
 
   test('the oldest are given the interval, in the direction of the difference', () => {
     expect(say(CLEAR, '14+').howSure).toMatch(
-      /^The 95 % interval of the difference is -4\.97 cm to -3\.63 cm\. p < 0\.001/,
+      /^The 95 % interval of the difference is −4\.95 cm to −3\.65 cm\. p < 0\.001/,
     );
     expect(say(CLEAR, '11-13').howSure).not.toContain('interval');
   });
@@ -91,28 +91,29 @@ describe('the answer in words', () => {
   test('the other treatments follow, and what was left out is named', () => {
     const words = say({ ...CLEAR, c: [93, 99, null, 95] }, '11-13');
     expect(words.others).toEqual([
-      'Pots with LED lamp were on average less than 0.5 cm taller than pots with plain soil, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
+      'Living pots with LED lamp were on average about 0.1 cm taller than living pots with Plain soil, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
+      '1 of 4 pots with LED lamp had died by day 18, 0 of 4 with Plain soil and 0 of 4 with Gravel on top. That could just be luck.',
     ]);
-    expect(words.notKnown[0]).toBe('Left out, dead: pot 11.');
+    expect(words.notKnown[0]).toBe('Left out, dead: pot 11 (LED lamp).');
     expect(words.notKnown.at(-1)).toContain('One class');
   });
 
   test.each<[ValueStyle, string]>([
-    [{ kind: 'count', name: 'leaves' }, 'had on average about 1.7 more leaves than pots with plain soil'],
-    [{ kind: 'count' }, 'were on average about 1.7 more than pots with plain soil'],
+    [{ kind: 'count', name: 'leaves' }, 'had on average about 1.7 more leaves than pots with Plain soil'],
+    [{ kind: 'count' }, 'were on average about 1.7 more than pots with Plain soil'],
     [
       { kind: 'number', unit: 'g', name: 'weight' },
-      'had on average a weight about 1.67 g higher than pots with plain soil',
+      'had on average a weight about 1.67 g higher than pots with Plain soil',
     ],
     [
       { kind: 'number', unit: '%', name: 'open green' },
-      'had on average an open green about 1.67 % higher than pots with plain soil',
+      'had on average an open green about 2 percentage points higher than pots with Plain soil',
     ],
-    [{ kind: 'score', scores: [] }, 'were on average about 1.7 higher than pots with plain soil'],
+    [{ kind: 'score', scores: [] }, 'were on average about 1.7 higher than pots with Plain soil'],
   ])('what is not a length says what pots had: %j', (style, words) => {
     const values = { a: [4, 5, 4], b: [6, 6, 6] };
     expect(say(values, '11-13', style as typeof HEIGHT).headline).toContain(
-      `Pots with gravel on top ${words}`,
+      `Pots with Gravel on top ${words}`,
     );
     expect(say(values, '5-7', style as typeof HEIGHT).headline).not.toContain('average');
     expect(say(values, '14+', style as typeof HEIGHT).headline).toMatch(/\(n = 3 and 3 pots\)/);
@@ -130,20 +131,21 @@ describe('the answer in words', () => {
 
   test('two pots of a treatment are said to be few; three are not remarked upon', () => {
     const few = say({ a: [60, 62, 61], b: [61, 63] }, '11-13').notKnown.join(' ');
-    expect(few).toMatch(/Very few pots count \(2 of [^)]+\): one odd plant could change this\./);
+    expect(few).toMatch(/Very few pots count \(2 of [^)]+\): with more of them the answer would be surer\./);
     expect(say({ a: [60, 62, 61], b: [61, 63, 60] }, '11-13').notKnown.join(' ')).not.toContain('few pots');
   });
 
-  test('a difference smaller than the ruler reads is not given as 0', () => {
-    expect(say({ a: [60, 62, 61], b: [61, 63, 61] }, '8-10').headline).toContain('less than 0.5 cm taller');
+  test('a difference smaller than the ruler reads is not given as 0, nor as a mark of it', () => {
+    expect(say({ a: [60, 62, 61], b: [61, 63, 61] }, '8-10').headline).toContain('about 0.1 cm taller');
   });
 
   test('too few pots: the size, and that no more can be told', () => {
     expect(say({ a: [60], b: [50] }, '8-10').headline).toBe(
-      'Pots with gravel on top were on average about 1.0 cm shorter than pots with plain soil on day 18, but there are too few pots to tell more.',
+      'Pots with Gravel on top were on average about 1.0 cm shorter than pots with Plain soil on day 18, but there are too few pots to tell more.',
     );
-    expect(say({ a: [60], b: [null] }, '8-10').headline).toContain('nothing to compare them with');
-    expect(say({ a: [null], b: [null] }, '8-10').headline).toBe('No pot has a value on day 18 yet.');
+    expect(say({ a: [60], b: [] }, '8-10').headline).toContain('nothing to compare them with');
+    expect(say({ a: [], b: [] }, '8-10').headline).toBe('No pot has a value on this day yet.');
+    expect(say({ a: [null], b: [null] }, '8-10').headline).toBe('All 2 pots had died by day 18.');
     expect(say({ a: [60, 61], b: [60, 61] }, '8-10').headline).toContain('the same average');
   });
 

@@ -48,20 +48,17 @@ export class ComparisonService {
   async compare(experimentId: string, query: ComparisonQuery): Promise<ComparisonView> {
     const setAside = query.setAside ?? 'left_out';
     const parts = partsOf(query);
-    const needsDesign =
-      parts.size > 0 || query.per === 'per_pot' || (query.groupBy ?? 'treatment') !== 'treatment';
+    const by = query.groupBy ?? 'treatment';
     const [{ variable, sowOn, ...facts }, known] = await Promise.all([
       this.facts.of(experimentId, query.variableId, setAside, parts.size > 0),
-      needsDesign ? this.designs.of(experimentId) : undefined,
+      this.designs.of(experimentId),
     ]);
     const { all } = facts;
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
     const day = query.day === undefined ? dayToCompare(facts, sowOn) : calendarDay(query.day);
-    const sorted: Grouped = known
-      ? grouped(known.design, query.groupBy ?? 'treatment')
-      : { groups: facts.treatments, units: facts.units };
-    const readings = query.per === 'per_pot' && known ? perPot(facts.readings, known.design) : facts.readings;
+    const sorted = grouped(known.design, by);
+    const readings = query.per === 'per_pot' ? perPot(facts.readings, known.design) : facts.readings;
     const comparison = compareTreatments({
       treatments: sorted.groups,
       units: sorted.units,
@@ -69,6 +66,8 @@ export class ComparisonService {
       day,
       rule: query.rule ?? 'only-up',
       summary: query.summary ?? 'day',
+      design: known.design,
+      by,
     });
     const words = comparisonWords({
       comparison,
@@ -79,17 +78,15 @@ export class ComparisonService {
     return {
       ...comparison,
       ...EMPTY,
-      ...(known ? partsView(parts, { comparison, known, sorted, variable, all, query }) : {}),
-      design: known ? { factors: known.design.factors, treatments: known.design.treatments } : null,
+      ...partsView(parts, { comparison, known, sorted, variable, all, query }),
+      design: parts.size > 0 ? { factors: known.design.factors, treatments: known.design.treatments } : null,
       variableId: variable.id,
       readDays,
       setAside: await this.facts.countSetAside(experimentId, variable.id, day),
       names: sorted.groups,
       words: {
         ...words,
-        counting: [countingWords(comparison, known?.plantRule ?? null), ...overLevels(known, query)].join(
-          ' ',
-        ),
+        counting: [countingWords(comparison, known.plantRule), ...overLevels(known, query)].join(' '),
       },
     };
   }
@@ -166,8 +163,8 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
 }
 
 /** Says what a sorting by one of several factors takes together. */
-function overLevels(known: KnownDesign | undefined, { groupBy }: ComparisonQuery): string[] {
-  const factors = known?.design.factors ?? [];
+function overLevels(known: KnownDesign, { groupBy }: ComparisonQuery): string[] {
+  const { factors } = known.design;
   if (factors.length < 2 || !groupBy?.startsWith('factor-')) return [];
   const others = factors.filter((_, at) => groupBy !== `factor-${at}`).map((factor) => factor.name);
   return [

@@ -27,10 +27,13 @@ afterAll(async () => {
 
 const cards = async (client: Client) => (await client.get('/api/experiments').expect(200)).body;
 
-/** A comparison without what is different by nature: ids. */
+/** A comparison without what is different by nature: ids, and the plan's rule of which plant is read. */
 async function figures(client: Client, id: string, query: string): Promise<string> {
   const compared = (await client.get(`/api/experiments/${id}/comparison?${query}`).expect(200)).body;
-  return JSON.stringify(compared).replaceAll(/"[0-9a-f]{8}-[0-9a-f-]{27}"/g, '"id"');
+  return JSON.stringify({ ...compared, words: { ...compared.words, counting: '' } }).replaceAll(
+    /"[0-9a-f]{8}-[0-9a-f-]{27}"/g,
+    '"id"',
+  );
 }
 
 describe('the demo', () => {

@@ -144,7 +144,10 @@ describe('every chart of Compare', () => {
     expect(few.x).toHaveLength(3);
     const pair = BY_FEED.pairs[0]!;
     if (!pair.test.defined || !pair.difference.defined) throw new Error('defined');
-    expect(few.error_x.array[0]).toBeCloseTo((pair.test.value.interval.high - pair.difference.value) / 10, 9);
+    expect(few.error_x.array[0]).toBeCloseTo(
+      (pair.test.value.interval!.high - pair.difference.value) / 10,
+      9,
+    );
   });
 
   test('a line for each level of the second factor, its means at the levels of the first', () => {

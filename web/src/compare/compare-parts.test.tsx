@@ -241,7 +241,7 @@ describe('choices and tables', () => {
     show(<ComparisonTables comparison={{ ...comparison, groups }} groups={comparison.names} style={STYLE} />);
     expect(screen.getByText('– (one value has no spread)')).toBeTruthy();
     expect(screen.getAllByRole('rowheader').length).toBe(6 + 15);
-    expect(screen.getByText(/All treatments at once/)).toBeTruthy();
+    expect(screen.getByText(/All at once/)).toBeTruthy();
   });
 
   test('rows of tests, and tables with heads for rows', () => {

@@ -1,7 +1,8 @@
 import type { ComparisonView } from '@bright-sprout/contract/compare';
+import { isClearPair } from '@bright-sprout/core/comparison';
 import type { Outcome } from '@bright-sprout/core/shared';
 import type { Interval } from '@bright-sprout/core/statistics';
-import { computedText, isClear, pText, undefinedWords, type ValueStyle } from '@bright-sprout/core/words';
+import { computedText, modelWords, pText, undefinedWords, type ValueStyle } from '@bright-sprout/core/words';
 import Table from 'react-bootstrap/Table';
 
 /** The figures behind the charts: each treatment described, each pair compared, and the test over all. */
@@ -72,12 +73,14 @@ export function ComparisonTables({
               </th>
               <td>{figure(pair.difference)}</td>
               <td>
-                {pair.test.defined ? interval({ defined: true, value: pair.test.value.interval }) : '–'}
+                {pair.test.defined && pair.test.value.interval
+                  ? interval({ defined: true, value: pair.test.value.interval })
+                  : '–'}
               </td>
               <td>{pair.test.defined ? pText(pair.test.value.p) : '–'}</td>
               <td>
                 {pair.test.defined
-                  ? isClear(pair)
+                  ? isClearPair(pair)
                     ? 'more than luck usually makes'
                     : 'cannot be told apart here'
                   : undefinedWords(pair.test.reason)}
@@ -86,20 +89,7 @@ export function ComparisonTables({
           ))}
         </tbody>
       </Table>
-      <p className="quiet">{overallText(comparison)}</p>
+      <p className="quiet">{modelWords(comparison)}</p>
     </details>
   );
-}
-
-function overallText({ overall, pairs }: ComparisonView): string {
-  const method = `Pairs by ${pairs.length > 1 ? 'Games–Howell, which allows for the number of pairs' : 'Welch’s t test'}. Each pot counts once.`;
-  if (overall.kind === 'none') return `No test over all treatments: ${undefinedWords(overall.reason)}.`;
-  if (!overall.result.defined)
-    return `No test over all treatments: ${undefinedWords(overall.result.reason)}. ${method}`;
-  if (overall.kind === 'welch-t') {
-    const { t, df, p } = overall.result.value;
-    return `Welch’s t test: t = ${t.toFixed(2)}, df = ${df.toFixed(1)}, ${pText(p)}. ${method}`;
-  }
-  const { f, df1, df2, p } = overall.result.value;
-  return `All treatments at once, Welch’s analysis of variance: F(${df1}, ${df2.toFixed(1)}) = ${f.toFixed(2)}, ${pText(p)}. ${method}`;
 }

@@ -1,5 +1,6 @@
 import { compareRoutes, type PredictionView } from '@bright-sprout/contract/compare';
-import { computedText, isClear } from '@bright-sprout/core/words';
+import { isClearPair } from '@bright-sprout/core/comparison';
+import { computedText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Minus, Plus } from 'lucide-react';
 import { Link } from 'react-router';
@@ -91,13 +92,13 @@ function matching(
       (one.firstId === top.id && one.secondId === next.id) ||
       (one.firstId === next.id && one.secondId === top.id),
   );
-  if (pair && isClear(pair)) {
+  if (pair && isClearPair(pair)) {
     return {
       choice: top.name,
       words: `Largest so far: ${top.name}, ${computedText(top.mean, style)} on average, before ${next.name}, ${computedText(next.mean, style)}.`,
     };
   }
-  const isAllAlike = !comparison.pairs.some(isClear);
+  const isAllAlike = !comparison.pairs.some(isClearPair);
   const none = choices.find((choice) => /no difference|the same|cannot tell/i.test(choice));
   const words = `${top.name} and ${next.name} are too close for these pots to tell which is first.`;
   return { choice: (isAllAlike ? none : undefined) ?? '', words };

@@ -1,5 +1,11 @@
-import type { TreatmentsPart } from '@bright-sprout/core/comparison';
-import { computedText, figuresText, treatmentsWords, undefinedWords } from '@bright-sprout/core/words';
+import type { TreatmentPair, TreatmentsPart } from '@bright-sprout/core/comparison';
+import {
+  computedText,
+  figuresText,
+  treatmentsWords,
+  undefinedWords,
+  type ValueStyle,
+} from '@bright-sprout/core/words';
 import { Suspense, useMemo, useState } from 'react';
 import {
   ChartCard,
@@ -27,7 +33,13 @@ export function TreatmentsTab() {
   return (
     <>
       <Answer shown={shown} />
-      <Sentences lines={treatmentsWords(part, { groups: shown.groups, style: shown.style, level })} />
+      <Sentences
+        lines={treatmentsWords(
+          part,
+          { groups: shown.groups, style: shown.style, level },
+          shown.comparison.together,
+        )}
+      />
       <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
         <Crossed shown={shown} part={part} />
         <Differences shown={shown} part={part} />
@@ -82,9 +94,7 @@ function Differences({ shown, part }: PartProps) {
         pair.difference.defined
           ? computedText(pair.difference.value, style)
           : undefinedWords(pair.difference.reason),
-        pair.test.defined
-          ? `${computedText(pair.test.value.interval.low, style)} to ${computedText(pair.test.value.interval.high, style)}`
-          : undefinedWords(pair.test.reason),
+        intervalText(pair.test, style),
         pair.relative.defined
           ? `${Math.round(100 * pair.relative.value)} %`
           : undefinedWords(pair.relative.reason),
@@ -184,4 +194,10 @@ function UpTable({ shown, part }: PartProps) {
       )}
     </section>
   );
+}
+
+function intervalText(test: TreatmentPair['test'], style: ValueStyle): string {
+  if (!test.defined) return undefinedWords(test.reason);
+  const { interval } = test.value;
+  return interval ? `${computedText(interval.low, style)} to ${computedText(interval.high, style)}` : '–';
 }

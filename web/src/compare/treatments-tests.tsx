@@ -113,6 +113,7 @@ export function Pairs({ shown, part }: PartProps) {
         columns={['All groups at once', 'figures']}
         rows={[
           nameAndFigures(part.anova, 'one_way_anova'),
+          nameAndFigures(part.welchAnova, 'welch_anova'),
           nameAndFigures(part.kruskalWallis, 'kruskal_wallis'),
         ]}
       />

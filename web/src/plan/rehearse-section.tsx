@@ -122,7 +122,11 @@ export function RehearseSection() {
                 <p className="quiet">A class in the middle of them, as it would see its own data:</p>
                 <Charts
                   comparison={result.main.value.typical}
-                  treatments={result.names.map((name, index) => ({ id: String(index), name, style: index }))}
+                  treatments={result.main.value.typical.groups.map(({ groupId }, index) => ({
+                    id: groupId,
+                    name: result.names[index] ?? groupId,
+                    style: index,
+                  }))}
                   style={{ kind: 'length', scale, isHeight: true }}
                   variableName="height"
                   chosen={NOBODY}

@@ -88,7 +88,15 @@ export const READINGS: ReadingView[] = FACTS.map((fact, at) => ({
 export function compared(by: 'treatment' | 'factor-0' = 'treatment'): ComparisonView {
   const { groups, units } = grouped(DESIGN, by);
   const day = addDays(SOWN, 19);
-  const comparison = compareTreatments({ treatments: groups, units, readings: FACTS, day, rule: 'only-up' });
+  const comparison = compareTreatments({
+    treatments: groups,
+    units,
+    readings: FACTS,
+    day,
+    rule: 'only-up',
+    design: DESIGN,
+    by,
+  });
   const histories = unitDays(FACTS);
   const words = comparisonWords({ comparison, treatments: groups, style: STYLE, level: '11-13' });
   return {

@@ -45,7 +45,7 @@ export function differencesFigure(
         error_x: {
           type: 'data',
           array: pairs.map((pair) =>
-            pair.test.defined && pair.difference.defined
+            pair.test.defined && pair.test.value.interval && pair.difference.defined
               ? shown(pair.test.value.interval.high - pair.difference.value, style)
               : 0,
           ),

@@ -1,0 +1,10 @@
+export {
+  type Claims,
+  claimsOf,
+  isTold,
+  type KeptPromise,
+  keptPromise,
+  type PlannedDesign,
+  type Rate,
+} from './calibrate.ts';
+export { simulatedClasses, type Situation } from './simulated-class.ts';

@@ -1,0 +1,113 @@
+import { calendarDay, chanceFrom, type Chance } from '../shared/index.ts';
+import { compareTreatments, type Comparison, type Design } from '../comparison/index.ts';
+
+/** A design, and what is true of the plants in it. */
+export interface Situation {
+  /** Levels of each factor. */
+  readonly levels: readonly number[];
+  /** Pots of each combination; blocks, when there are any. */
+  readonly pots: number;
+  readonly hasBlocks?: boolean;
+  readonly hasControl?: boolean;
+  /** What the last level of the first factor does to the mean: 0.3 is 30 % taller. Those between are stepped evenly. */
+  readonly effect?: number;
+  /** What having the last level of both of the first two factors does beside. */
+  readonly together?: number;
+  /** SD ÷ mean of plants treated alike. */
+  readonly cv?: number;
+  /** Chance that a pot never comes up, and that one that came up dies, by level of the first factor. */
+  readonly neverUp?: (level: number) => number;
+  readonly dies?: (level: number) => number;
+}
+
+const SOWN = calendarDay('2026-03-01');
+const DAY = calendarDay('2026-03-20');
+const MEAN_MM = 100;
+const STEP_MM = 5;
+const BLOCK_SD = 0.15;
+
+/** The design of a situation. */
+export function designOf({ levels, pots, hasBlocks = false, hasControl = true }: Situation): Design {
+  const combinations = levels.reduce<number[][]>(
+    (all, count) => all.flatMap((one) => Array.from({ length: count }, (_, level) => [...one, level])),
+    [[]],
+  );
+  const treatments = combinations.map((own, index) => ({
+    id: `t${index}`,
+    name: `Treatment ${index}`,
+    isControl: hasControl && own.every((level) => level === 0),
+    levels: own,
+    crop: '',
+    plants: 1,
+  }));
+  return {
+    factors: levels.map((count, factor) => ({
+      name: `Factor ${factor}`,
+      levels: Array.from({ length: count }, (_, level) => ({
+        name: `${factor}-${level}`,
+        isControl: hasControl && level === 0,
+        amount: null,
+      })),
+    })),
+    treatments,
+    units: treatments.flatMap((treatment, at) =>
+      Array.from({ length: pots }, (_, pot) => ({
+        id: `u${at * pots + pot}`,
+        number: at * pots + pot + 1,
+        treatmentId: treatment.id,
+        sowedOn: SOWN,
+        block: hasBlocks ? String(pot) : '',
+        team: '',
+        seedsSown: 1,
+      })),
+    ),
+  };
+}
+
+/** Comparisons of as many simulated classes as are asked for, read in half centimetres. */
+export function* simulatedClasses(
+  situation: Situation,
+  classes: number,
+  seed: number,
+): Generator<Comparison> {
+  const design = designOf(situation);
+  const chance = chanceFrom(seed);
+  const groups = design.treatments.map(({ id, name, isControl }) => ({ id, name, isControl }));
+  const units = design.units.map(({ id, number, treatmentId, sowedOn }) => ({
+    id,
+    number,
+    groupId: treatmentId,
+    sowedOn,
+  }));
+  for (let index = 0; index < classes; index += 1) {
+    yield compareTreatments({
+      treatments: groups,
+      units,
+      readings: readingsOf(situation, design, chance),
+      day: DAY,
+      rule: 'only-up',
+      design,
+    });
+  }
+}
+
+function readingsOf(situation: Situation, design: Design, chance: Chance) {
+  const { levels, effect = 0, together = 0, cv = 0.22, neverUp, dies, hasBlocks = false } = situation;
+  const sigma = Math.sqrt(Math.log(1 + cv * cv));
+  const levelsOf = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));
+  const blocks = Array.from({ length: situation.pots }, () => Math.exp(BLOCK_SD * chance.normal()));
+  return design.units.map((unit, index) => {
+    const [first = 0, second = 0] = levelsOf.get(unit.treatmentId) ?? [];
+    const shape = { unitId: unit.id, day: DAY, value: null };
+    if (neverUp && chance.happens(neverUp(first))) return { ...shape, state: 'not_up' as const };
+    if (dies && chance.happens(dies(first))) return { ...shape, state: 'dead' as const };
+    const isLast = first === (levels[0] ?? 1) - 1 && second === (levels[1] ?? 1) - 1;
+    const mean =
+      MEAN_MM *
+      (1 + (effect * first) / Math.max(1, (levels[0] ?? 1) - 1)) *
+      (1 + (isLast ? together : 0)) *
+      (hasBlocks ? (blocks[index % situation.pots] ?? 1) : 1);
+    const height = mean * Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
+    return { ...shape, state: 'up' as const, value: Math.round(height / STEP_MM) * STEP_MM };
+  });
+}

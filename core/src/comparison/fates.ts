@@ -1,0 +1,53 @@
+import type { UnitDay } from '../growth/index.ts';
+import type { CalendarDay } from '../shared/index.ts';
+import { ALPHA, fisherExact } from '../statistics/index.ts';
+import { lineOf, testLine, type TestOutcome } from './test-line.ts';
+import type { ComparedGroup, ComparedUnit, Fate, Fates } from './types.ts';
+
+/**
+ * What became of the units of each group by a day: dead, never up, or neither, over units that anybody looked at and
+ * that were not removed. Shares are compared by Fisher's exact test (Freeman and Halton 1951 for more than two groups).
+ * @param findings of each unit in day order
+ */
+export function fatesOf(
+  groups: readonly ComparedGroup[],
+  units: readonly ComparedUnit[],
+  findings: ReadonlyMap<string, readonly UnitDay[]>,
+  day: CalendarDay,
+): Fates {
+  const found = groups.map(({ id }): Fate => {
+    const fate = { groupId: id, looked: 0, cameUp: 0, dead: [] as number[], notUp: [] as number[] };
+    for (const unit of units) {
+      if (unit.groupId !== id) continue;
+      const seen = (findings.get(unit.id) ?? []).filter(
+        (finding) => finding.day <= day && finding.state !== 'not_read',
+      );
+      const last = seen.at(-1);
+      if (!last || last.state === 'removed') continue;
+      const isDead = last.state === 'dead';
+      const wasUp = isDead || seen.some((finding) => finding.state === 'up');
+      fate.looked += 1;
+      if (wasUp) fate.cameUp += 1;
+      else fate.notUp.push(unit.number);
+      if (isDead) fate.dead.push(unit.number);
+    }
+    return fate;
+  });
+  return {
+    groups: found,
+    dead: shareTest(found.map((fate) => [fate.dead.length, fate.cameUp - fate.dead.length])),
+    up: shareTest(found.map((fate) => [fate.cameUp, fate.notUp.length])),
+  };
+}
+
+function shareTest(table: readonly (readonly number[])[]): TestOutcome {
+  return lineOf(fisherExact(table), (p) => testLine('fisher_exact', p));
+}
+
+/** Two questions beside the one on values: together they add little to the 5 % that it is held to. */
+const FATE_ALPHA = ALPHA / 4;
+
+/** True when chance alone would hardly ever share out the dead, or those that came up, as unevenly. */
+export function isClearFate(test: TestOutcome): boolean {
+  return test.defined && test.value.p < FATE_ALPHA;
+}

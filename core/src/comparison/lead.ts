@@ -1,0 +1,39 @@
+import { isClearFate } from './fates.ts';
+import { isClearPair, mainPair } from './pairs.ts';
+import { isClearTogether, type Questions } from './questions.ts';
+import type { ComparedGroup, Fates, Lead, TreatmentPair } from './types.ts';
+
+/**
+ * What a comparison answers first. Plants that died or never came up under some treatments are the news before the
+ * heights of those that are left; factors that work together before what each does; what can be told apart before what
+ * cannot.
+ * @returns `null` when there is nothing to compare
+ */
+export function leadOf(
+  groups: readonly ComparedGroup[],
+  pairs: readonly TreatmentPair[],
+  questions: Questions,
+  fates: Fates,
+): Lead | null {
+  if (isClearFate(fates.dead)) return { kind: 'fate', fate: 'dead' };
+  if (isClearFate(fates.up)) return { kind: 'fate', fate: 'up' };
+  if (isClearTogether(questions.together)) return { kind: 'together' };
+  let best: Lead | null = null;
+  let [wasClear, size] = [false, -1];
+  questions.factors.forEach((question, at) => {
+    const pair = mainPair(question.groups, question.pairs);
+    const found = pair === null ? undefined : question.pairs[pair];
+    if (pair === null || !found?.difference.defined) return;
+    const isClear = isClearPair(found);
+    const own = Math.abs(found.difference.value);
+    if (isClear === wasClear ? own <= size : wasClear) return;
+    [best, wasClear, size] = [{ kind: 'factor', question: at, pair }, isClear, own];
+  });
+  if (best) return best;
+  const pair = mainPair(groups, pairs);
+  if (pair !== null) return { kind: 'pair', pair };
+  if (fates.groups.some((fate) => fate.dead.length > 0)) return { kind: 'fate', fate: 'dead' };
+  return fates.groups.some((fate) => fate.looked > 0 && fate.notUp.length > 0)
+    ? { kind: 'fate', fate: 'up' }
+    : null;
+}

@@ -1,0 +1,139 @@
+import { comparedGroups, type Plan, treatmentsOf } from '../design/index.ts';
+import { type PlanSurroundings, treatmentGrowth } from '../schedule/index.ts';
+import { addDays, calendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
+import { growExperiment, type GrowthSetting, NO_EFFECT } from '../simulate/index.ts';
+import {
+  binomialTerms,
+  describe,
+  LIKELY,
+  type PlannedComparison,
+  plannedPower,
+  visibleChange,
+} from '../statistics/index.ts';
+
+/** What the planned comparison is likely to show, against plants without the change. Heights only. */
+export interface VisibleDifference {
+  /** So much taller, as a share. */
+  readonly more: number;
+  /** So much shorter, as a share; `null` where not even that is sure to show. */
+  readonly less: number | null;
+  /** `more` in mm. */
+  readonly mm: number;
+  /** Units expected to have a height on each side. */
+  readonly units: number;
+}
+
+/**
+ * The smallest differences that 8 of 10 classes of a plan would see, by the test that the comparison will make: from how
+ * units of the plan stand on the lesson day, grown by the very model that a rehearsal grows its classes by.
+ */
+export function visibleDifference(plan: Plan, surroundings: PlanSurroundings): Outcome<VisibleDifference> {
+  const stand = expectedStand(plan, surroundings);
+  if (!stand.defined) return stand;
+  const { meanMm } = stand.value;
+  const planned = plannedComparison(plan, stand.value, plan.replicates);
+  const found = visibleChange(planned);
+  if (!found.defined) return found;
+  const { more, less } = found.value;
+  return defined({
+    more,
+    less: less.defined ? less.value : null,
+    mm: more * meanMm,
+    units: sownUnits(plan) * stand.value.filled,
+  });
+}
+
+const MOST_REPLICATES = 30;
+
+/** The fewest replicates with which plants taller by a share are likely to show; `null` beyond 30. */
+export function replicatesToSee(plan: Plan, surroundings: PlanSurroundings, share: number): number | null {
+  const stand = expectedStand(plan, surroundings);
+  if (!stand.defined) return null;
+  for (let replicates = plan.replicates + 1; replicates <= MOST_REPLICATES; replicates += 1) {
+    if (plannedPower(plannedComparison(plan, stand.value, replicates), share) >= LIKELY) return replicates;
+  }
+  return null;
+}
+
+/** How units of a plan stand on the lesson day. */
+interface ExpectedStand {
+  /** Share of units that have a height. */
+  readonly filled: number;
+  readonly meanMm: number;
+  /** SD ÷ mean of units treated alike, as they are read. */
+  readonly cv: number;
+}
+
+/** So many units are grown to know how they will stand: their spread is then known to within about 1 in 100. */
+const GROWN = 4000;
+const GROWN_SEED = 2027;
+
+/** Grows units of the first treatment and reads them on the lesson day. */
+function expectedStand(plan: Plan, surroundings: PlanSurroundings): Outcome<ExpectedStand> {
+  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
+  const [first] = treatmentGrowth(plan, surroundings);
+  if (!first) return notDefined('no-values');
+  if (!first.setting.defined) return first.setting;
+  const setting = { ...first.setting.value, plantRule: plan.plantRule };
+  const age = daysBetween(first.sowOn, plan.lessonOn);
+  return standOf(setting, first.seeds, first.treatment.settings.plants, age);
+}
+
+const known = new Map<string, Outcome<ExpectedStand>>();
+const MOST_KNOWN = 64;
+const ANY_DAY = calendarDay('2000-01-03');
+
+/** Kept for the last few plans: what is typed elsewhere in a plan grows nothing anew. */
+function standOf(setting: GrowthSetting, seeds: number, keep: number, age: number): Outcome<ExpectedStand> {
+  const key = JSON.stringify([setting, seeds, keep, age]);
+  const kept = known.get(key);
+  if (kept) return kept;
+  const effect = NO_EFFECT;
+  const units = Array.from({ length: GROWN }, (_, number) => ({ number, seeds, keep, effect }));
+  const grown = growExperiment(setting, units, ANY_DAY, [addDays(ANY_DAY, age)], GROWN_SEED);
+  const heights = grown.flatMap(({ mm }) => mm ?? []);
+  const { mean, sd } = describe(heights);
+  const stand: Outcome<ExpectedStand> =
+    mean.defined && sd.defined && mean.value > 0
+      ? defined({ filled: heights.length / GROWN, meanMm: mean.value, cv: sd.value / mean.value })
+      : notDefined('no-values');
+  if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value ?? '');
+  known.set(key, stand);
+  return stand;
+}
+
+/** Units sown of the compared group that has the fewest. */
+function sownUnits(plan: Plan, replicates = plan.replicates): number {
+  return Math.min(...comparedGroups(plan).map((group) => group.treatments.length)) * replicates;
+}
+
+/** The comparison that a plan is likely to end in. */
+function plannedComparison(plan: Plan, stand: ExpectedStand, replicates: number): PlannedComparison {
+  const groups = comparedGroups(plan);
+  const { units, chance } = unitsWithValue(sownUnits(plan, replicates), stand.filled);
+  return {
+    groups: groups.length,
+    units,
+    cells: treatmentsOf(plan).length,
+    blocks: plan.layoutMethod === 'blocks' ? replicates : 1,
+    hasControl: groups.some((group) => group.isControl),
+    questions: plan.factors.length > 1 ? plan.factors.length + 1 : 1,
+    tested: chance ** 2,
+    cv: stand.cv,
+  };
+}
+
+/**
+ * The number of units that counts in the error of a mean, 1 ÷ E[1 ÷ n] over the classes with two or more, and the chance
+ * of that.
+ */
+function unitsWithValue(sown: number, filled: number): { units: number; chance: number } {
+  const terms = binomialTerms(sown, filled);
+  let [chance, inverse] = [0, 0];
+  terms.forEach((term, count) => {
+    if (count < 2) return;
+    chance += term;
+    inverse += term / count;
+  });
+  return { units: chance > 0 ? chance / inverse : 0, chance };
+}

@@ -1,0 +1,158 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import { chanceFrom } from '../shared/index.ts';
+import {
+  type DesignUnit,
+  dunnettLeaving,
+  fitDesign,
+  pairedT,
+  tukeyKramer,
+  upperDunnett,
+  welchT,
+} from './index.ts';
+
+interface Reference {
+  models: {
+    cells: number[];
+    blocks: number[];
+    y: number[];
+    power: number;
+    estimate: number;
+    se: number;
+    df: number;
+  }[];
+  dunnett: { t: number; m: number; rho: number; df: number; p: number }[];
+}
+
+// Made by NumPy and SciPy with core/reference/design_model.py.
+const reference = JSON.parse(
+  readFileSync(new URL('../../reference/design-model.json', import.meta.url), 'utf8'),
+) as Reference;
+
+function unitsOf(groups: readonly (readonly number[])[], hasBlocks = false): DesignUnit[] {
+  return groups.flatMap((values, cell) =>
+    values.map((value, index) => ({ value, cell, block: hasBlocks ? index : 0 })),
+  );
+}
+
+function contrast(units: readonly DesignUnit[], weights: readonly number[]) {
+  const fit = fitDesign(units, weights.length);
+  if (!fit.defined) throw new Error(fit.reason);
+  const found = fit.value.contrast(weights);
+  if (!found.defined) throw new Error(found.reason);
+  return { ...found.value, fit: fit.value };
+}
+
+describe('the model of a design', () => {
+  test.each(reference.models.map((model, index) => ({ ...model, index })))(
+    'is that of matrices, case $index, power $power',
+    ({ y, cells, blocks, estimate, se, df }) => {
+      const units = y.map((value, at) => ({ value, cell: cells[at]!, block: blocks[at]! }));
+      const count = Math.max(...cells) + 1;
+      const weights = Array.from({ length: count }, (_, at) => (at === 0 ? -1 : at === count - 1 ? 1 : 0));
+      const found = contrast(units, weights);
+      expect(found.estimate).toBeCloseTo(estimate, 8);
+      expect(found.se).toBeCloseTo(se, 8);
+      expect(found.df).toBeCloseTo(df, 6);
+    },
+  );
+
+  const [first, second] = [
+    [52, 61, 58, 49],
+    [71, 66, 80, 69, 75],
+  ] as const;
+
+  test('two groups: Welch’s error; equal sizes: as many degrees of freedom as values to spare', () => {
+    const welch = welchT(first, second);
+    if (!welch.defined) throw new Error('defined');
+    const found = contrast(unitsOf([first, second]), [-1, 1]);
+    expect(found.estimate / found.se).toBeCloseTo(welch.value.t, 10);
+    expect(contrast(unitsOf([first, second.slice(1)]), [-1, 1]).df).toBeCloseTo(6, 10);
+  });
+
+  test('two treatments in blocks: the paired t test', () => {
+    const pairs = first.map((value, index): [number, number] => [value, second[index]!]);
+    const paired = pairedT(pairs);
+    if (!paired.defined) throw new Error('defined');
+    const found = contrast(unitsOf([first, second.slice(0, 4)], true), [-1, 1]);
+    expect([found.estimate / found.se, found.df]).toEqual([
+      expect.closeTo(paired.value.t, 10),
+      expect.closeTo(3, 8),
+    ]);
+  });
+
+  test('three groups of one spread: the error of Tukey and Kramer', () => {
+    const groups = [first, second, [60, 66, 57, 64, 51]];
+    const found = contrast(unitsOf(groups), [-1, 1, 0]);
+    const tukey = tukeyKramer(groups);
+    if (!tukey.defined) throw new Error('defined');
+    expect(found.fit.spread).toBe('equal');
+    expect(found.estimate).toBeCloseTo(tukey.value[0]!.difference, 10);
+  });
+
+  test('spread that goes with the mean is found to do so', () => {
+    const grown = [1, 3, 9].map((mean) => [0.7, 0.9, 1, 1.2, 1.3, 0.8].map((part) => 20 * mean * part));
+    const found = contrast(unitsOf(grown), [-1, 1, 0]);
+    expect(found.fit.spread).toBe('with-mean');
+    expect(found.fit.weights[0]! / found.fit.weights[6]!).toBeCloseTo(9, 1);
+  });
+
+  test('blocks that hold one treatment each are no term; reasons where nothing can be judged', () => {
+    const confounded = [first, second].flatMap((values, cell) =>
+      values.map((value) => ({ value, cell, block: cell })),
+    );
+    expect(contrast(confounded, [-1, 1]).fit.hasBlocks).toBe(false);
+    expect(fitDesign([], 2)).toEqual({ defined: false, reason: 'no-values' });
+    expect(fitDesign(unitsOf([first, []]), 2)).toEqual({ defined: false, reason: 'too-few-groups' });
+    expect(fitDesign(unitsOf([[4], [5]]), 2)).toEqual({ defined: false, reason: 'group-too-small' });
+    expect(
+      fitDesign(
+        unitsOf([
+          [4, 4],
+          [5, 5],
+        ]),
+        2,
+      ),
+    ).toEqual({ defined: false, reason: 'no-spread' });
+    const alone = fitDesign(unitsOf([[4], [5, 6, 8]]), 2);
+    expect(alone.defined && alone.value.contrast([-1, 1])).toEqual({
+      defined: false,
+      reason: 'group-too-small',
+    });
+    expect(alone.defined && alone.value.contrast([-1, 1, 0])).toMatchObject({ defined: false });
+  });
+});
+
+describe('Dunnett', () => {
+  test.each(reference.dunnett)(
+    't $t, $m comparisons, correlation $rho, $df degrees',
+    ({ t, m, rho, df, p }) => {
+      expect(Math.abs(upperDunnett(t, m, rho, df) - p)).toBeLessThan(2e-6);
+    },
+  );
+
+  // Dunnett (1964), two-sided, 5 %: treatments beside the control, degrees of freedom.
+  test.each([
+    [1, 5, 2.57],
+    [2, 5, 3.03],
+    [4, 10, 2.89],
+    [3, 20, 2.54],
+  ])('the printed table: %i treatments, %i degrees', (m, df, t) => {
+    expect(dunnettLeaving(0.05, m, 0.5, df)).toBeCloseTo(t, 2);
+  });
+});
+
+test('seeds in a row give unrelated draws, the first ones too', () => {
+  const seeds = 4000;
+  const firsts = Array.from({ length: seeds }, (_, seed) => chanceFrom(seed).uniform());
+  const mean = firsts.reduce((sum, value) => sum + value, 0) / seeds;
+  expect(Math.abs(mean - 0.5)).toBeLessThan(0.015);
+  const tenths = Array.from(
+    { length: 10 },
+    (_, tenth) => firsts.filter((value) => Math.floor(value * 10) === tenth).length,
+  );
+  const chiSquare = tenths.reduce((sum, count) => sum + (count - seeds / 10) ** 2 / (seeds / 10), 0);
+  expect(chiSquare).toBeLessThan(28);
+  const products = firsts.slice(1).map((value, index) => (value - 0.5) * (firsts[index]! - 0.5));
+  expect(Math.abs(products.reduce((sum, value) => sum + value, 0) / seeds) * 12).toBeLessThan(0.06);
+});

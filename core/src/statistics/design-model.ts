@@ -1,0 +1,253 @@
+import { defined, notDefined, type Outcome } from '../shared/index.ts';
+import { type Cholesky, choleskyOf } from './cholesky.ts';
+import { upperF } from './distributions.ts';
+import { isNegligible } from './welch-t.ts';
+
+/** One unit of a design: its value, the treatment it had, by index, and the block it stood in, by index. */
+export interface DesignUnit {
+  readonly value: number;
+  readonly cell: number;
+  readonly block: number;
+}
+
+/**
+ * How the spread of units about their treatment's mean is taken: each treatment's own, one for all, or one that grows
+ * with the mean.
+ */
+export type SpreadModel = 'own' | 'equal' | 'with-mean';
+
+/** A difference that a fitted design gives, with what is needed to judge it. */
+export interface DesignContrast {
+  readonly estimate: number;
+  readonly se: number;
+  readonly df: number;
+}
+
+/** A design fitted to the values of its units. */
+export interface FittedDesign {
+  /** Mean of each treatment, over the blocks; `undefined` for one without a unit. */
+  readonly means: readonly (number | undefined)[];
+  /** Variance of each mean, `undefined` alike. */
+  readonly meanVariances: readonly (number | undefined)[];
+  readonly spread: SpreadModel;
+  /** Blocks are a term of the model: there are several, and treatments can be told from them. */
+  readonly hasBlocks: boolean;
+  /** All treatments at once: the F test of their means. */
+  readonly overall: { readonly f: number; readonly df1: number; readonly df2: number; readonly p: number };
+  /** What a unit's square counts for, 1 where spreads are equal, in the order of the units. */
+  readonly weights: readonly number[];
+  /**
+   * Σ weightᵢ · meanᵢ, for weights that add up to 0.
+   * @returns undefined where a treatment has no unit, or its spread cannot be known
+   */
+  contrast(weights: readonly number[]): Outcome<DesignContrast>;
+}
+
+const MOST_POWER = 1;
+const POWER_STEP = 0.1;
+/** A mean counts as at least this share of the largest, so that no treatment weighs without bound. */
+const LEAST_MEAN = 0.1;
+const FULL_LEVERAGE = 1 - 1e-9;
+
+/**
+ * Fits treatments and additive blocks by least squares. With two treatments each keeps its own spread: standard errors
+ * by HC2 (MacKinnon and White 1985) with the degrees of freedom of Bell and McCaffrey (2002), which is Welch's error
+ * for two groups and the paired t test for pairs in blocks. With more, spreads of a few units each would be too rough
+ * to stand alone: they are pooled, weighted by a power of the mean from 0 to 1 that the residuals are likeliest under
+ * (Carroll and Ruppert 1988, ch. 3), as plants that grow taller also differ by more.
+ * @param cells number of treatments
+ * @returns undefined with fewer than two treatments that have values, or nothing left to judge by
+ */
+export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<FittedDesign> {
+  const used = [...new Set(units.map((unit) => unit.cell))].sort((a, b) => a - b);
+  if (used.length < 2) return notDefined(used.length === 0 ? 'no-values' : 'too-few-groups');
+  if (units.length <= used.length) return notDefined('group-too-small');
+  const y = units.map((unit) => unit.value);
+  const equal = units.map(() => 1);
+  const [plain, hasBlocks] = plainFit(units, used, equal);
+  if (!plain) return notDefined('no-residual');
+  if (isNegligible(Math.sqrt(plain.squares / plain.df), y)) return notDefined('no-spread');
+  const place = new Map(used.map((cell, index) => [cell, index]));
+  const power = used.length === 2 ? 0 : likeliestPower(units, plain, place);
+  const weights =
+    power === 0
+      ? equal
+      : weightsFrom(
+          units.map((unit) => plain.means[place.get(unit.cell) ?? 0] ?? 0),
+          power,
+        );
+  const model = power === 0 ? plain : (modelOf(units, used, weights, hasBlocks) ?? plain);
+  const spread: SpreadModel = used.length === 2 ? 'own' : power === 0 ? 'equal' : 'with-mean';
+  const vectorOf = (contrast: readonly number[]): number[] => [
+    ...used.map((cell) => contrast[cell] ?? 0),
+    ...model.blockZeros,
+  ];
+  return defined({
+    means: Array.from({ length: cells }, (_, cell) => model.means[place.get(cell) ?? -1]),
+    meanVariances: Array.from({ length: cells }, (_, cell) => {
+      const at = place.get(cell);
+      if (at === undefined) return undefined;
+      const unit = [...used.map((_, index) => (index === at ? 1 : 0)), ...model.blockZeros];
+      return (model.squares / model.df) * model.inverse.quadratic(unit);
+    }),
+    spread,
+    hasBlocks,
+    weights,
+    overall: overallOf(units, used.length, model, weights, hasBlocks),
+    contrast: (asked) => {
+      if (asked.some((weight, cell) => weight !== 0 && !place.has(cell))) return notDefined('missing-cells');
+      const vector = vectorOf(asked);
+      const estimate = vector.reduce((sum, weight, at) => sum + weight * (model.coefficients[at] ?? 0), 0);
+      if (spread === 'own') return ownSpread(model, vector, estimate);
+      const se = Math.sqrt((model.squares / model.df) * model.inverse.quadratic(vector));
+      return defined({ estimate, se, df: model.df });
+    },
+  });
+}
+
+/** A weighted least-squares fit. */
+interface Model {
+  readonly rows: readonly (readonly number[])[];
+  readonly inverse: Cholesky;
+  readonly coefficients: readonly number[];
+  readonly means: readonly number[];
+  readonly residuals: readonly number[];
+  /** Weighted sum of squared residuals. */
+  readonly squares: number;
+  readonly df: number;
+  readonly blockZeros: readonly number[];
+}
+
+/** The fit with blocks, or without where treatments cannot be told from them or nothing would be left to judge by. */
+function plainFit(
+  units: readonly DesignUnit[],
+  used: readonly number[],
+  weights: readonly number[],
+): [Model | undefined, boolean] {
+  const isBlocked = new Set(units.map((unit) => unit.block)).size > 1;
+  const blocked = isBlocked ? modelOf(units, used, weights, true) : undefined;
+  return blocked ? [blocked, true] : [modelOf(units, used, weights, false), false];
+}
+
+function modelOf(
+  units: readonly DesignUnit[],
+  used: readonly number[],
+  weights: readonly number[],
+  withBlocks: boolean,
+): Model | undefined {
+  const blocks = withBlocks ? [...new Set(units.map((unit) => unit.block))].sort((a, b) => a - b) : [];
+  const last = blocks.at(-1);
+  const rows = units.map(({ cell, block }): number[] => [
+    ...used.map((own) => (own === cell ? 1 : 0)),
+    ...blocks.slice(0, -1).map((own) => (own === block ? 1 : block === last ? -1 : 0)),
+  ]);
+  const size = rows[0]?.length ?? 0;
+  const df = units.length - size;
+  if (df < 1) return undefined;
+  const normal = Array.from({ length: size }, () => new Array<number>(size).fill(0));
+  const right = new Array<number>(size).fill(0);
+  rows.forEach((row, index) => {
+    const weight = weights[index] as number;
+    row.forEach((a, i) => {
+      if (a === 0) return;
+      right[i] = (right[i] as number) + weight * a * (units[index]?.value ?? 0);
+      const line = normal[i] as number[];
+      for (let j = 0; j <= i; j += 1) line[j] = (line[j] as number) + weight * a * (row[j] as number);
+    });
+  });
+  const inverse = choleskyOf(normal);
+  if (!inverse) return undefined;
+  const coefficients = inverse.solve(right);
+  const residuals = rows.map(
+    (row, index) =>
+      (units[index]?.value ?? 0) - row.reduce((sum, a, i) => sum + a * (coefficients[i] as number), 0),
+  );
+  return {
+    rows,
+    inverse,
+    coefficients,
+    means: coefficients.slice(0, used.length),
+    residuals,
+    squares: residuals.reduce((sum, rest, index) => sum + (weights[index] as number) * rest * rest, 0),
+    df,
+    blockZeros: new Array<number>(size - used.length).fill(0),
+  };
+}
+
+/** The F test of one mean for all treatments against one for each. */
+function overallOf(
+  units: readonly DesignUnit[],
+  treatments: number,
+  model: Model,
+  weights: readonly number[],
+  hasBlocks: boolean,
+): FittedDesign['overall'] {
+  const alike = modelOf(
+    units.map((unit) => ({ ...unit, cell: 0 })),
+    [0],
+    weights,
+    hasBlocks,
+  );
+  const df1 = treatments - 1;
+  const between = Math.max(0, (alike?.squares ?? model.squares) - model.squares);
+  const f = between / df1 / (model.squares / model.df);
+  return { f, df1, df2: model.df, p: upperF(f, df1, model.df) };
+}
+
+/** The power of the mean, 0 to 1, that the residuals are likeliest under as the spread of units; 0 with a mean of 0. */
+function likeliestPower(
+  units: readonly DesignUnit[],
+  plain: Model,
+  place: ReadonlyMap<number, number>,
+): number {
+  const means = units.map((unit) => plain.means[place.get(unit.cell) ?? 0] ?? 0);
+  if (means.some((mean) => mean <= 0)) return 0;
+  const free = plain.rows.map((row) => Math.max(0, 1 - plain.inverse.quadratic(row)));
+  const logs = logMeans(means);
+  const spread = logs.reduce((sum, log, index) => sum + log * (free[index] as number), 0);
+  let [best, most] = [0, -Infinity];
+  for (let power = 0; power <= MOST_POWER + 1e-9; power += POWER_STEP) {
+    const squares = plain.residuals.reduce(
+      (sum, rest, index) => sum + rest * rest * Math.exp(-2 * power * (logs[index] as number)),
+      0,
+    );
+    const likely = -power * spread - (plain.df / 2) * Math.log(squares);
+    if (likely > most + 1e-12) [best, most] = [power, likely];
+  }
+  return best;
+}
+
+function logMeans(means: readonly number[]): number[] {
+  const largest = Math.max(...means);
+  return means.map((mean) => Math.log(Math.max(mean / largest, LEAST_MEAN)));
+}
+
+function weightsFrom(means: readonly number[], power: number): number[] {
+  return logMeans(means).map((log) => Math.exp(-2 * power * log));
+}
+
+/** HC2 with the degrees of freedom of Bell and McCaffrey. */
+function ownSpread(model: Model, vector: readonly number[], estimate: number): Outcome<DesignContrast> {
+  const solved = model.inverse.solve(vector);
+  const parts = model.rows.flatMap((row, index) => {
+    const share = row.reduce((sum, a, i) => sum + a * (solved[i] as number), 0);
+    if (Math.abs(share) < 1e-12) return [];
+    return [{ row, share, rest: model.residuals[index] as number, lever: model.inverse.quadratic(row) }];
+  });
+  if (parts.some((part) => part.lever > FULL_LEVERAGE)) return notDefined('group-too-small');
+  const scaled = parts.map((part) => part.share ** 2 / (1 - part.lever));
+  const variance = parts.reduce((sum, part, index) => sum + (scaled[index] as number) * part.rest ** 2, 0);
+  const trace = parts.reduce((sum, part) => sum + part.share ** 2, 0);
+  let squared = 0;
+  parts.forEach((one, i) => {
+    const line = model.inverse.solve(one.row);
+    parts.forEach((other, j) => {
+      const hat = other.row.reduce((sum, a, at) => sum + a * (line[at] as number), 0);
+      const entry = (i === j ? 1 : 0) - hat;
+      squared += (scaled[i] as number) * (scaled[j] as number) * entry * entry;
+    });
+  });
+  const se = Math.sqrt(variance);
+  if (isNegligible(se, model.means)) return notDefined('no-spread');
+  return defined({ estimate, se, df: trace ** 2 / squared });
+}

@@ -1,0 +1,67 @@
+import { type Fate, isClearFate } from '../comparison/index.ts';
+import { luckWords } from './luck-words.ts';
+import { type ComparisonSpeech, dayText, listed, nameOf, potCount } from './speech.ts';
+import { TEST_NAMES } from './test-words.ts';
+
+/** With more groups only the ends are named. */
+const MOST_NAMED = 4;
+
+/** Says how many died, or came up, of the pots of each group. */
+export function fateSentence(speech: ComparisonSpeech, which: 'dead' | 'up'): string {
+  const { fates } = speech.comparison;
+  const looked = fates.groups.filter((fate) => ofFate(fate, which) > 0);
+  const all = looked.reduce((sum, fate) => sum + ofFate(fate, which), 0);
+  const counted = looked.reduce((sum, fate) => sum + countOf(fate, which), 0);
+  const by = `by ${dayText(speech.comparison)}`;
+  const had = which === 'dead' ? 'had died' : 'had come up';
+  if (counted === all) return all === 1 ? `The only pot ${had} ${by}.` : `All ${all} pots ${had} ${by}.`;
+  if (counted === 0)
+    return which === 'dead' ? `No pot had died ${by}.` : `None of ${potCount(all)} had come up ${by}.`;
+  const ordered = [...looked].sort(
+    (a, b) => countOf(b, which) / ofFate(b, which) - countOf(a, which) / ofFate(a, which),
+  );
+  const named = ordered.length > MOST_NAMED ? [ordered[0], ordered.at(-1)] : ordered;
+  const [first, ...others] = named.flatMap((fate) =>
+    fate
+      ? [
+          {
+            share: `${countOf(fate, which)} of ${ofFate(fate, which)}`,
+            name: nameOf(speech.treatments, fate.groupId),
+          },
+        ]
+      : [],
+  );
+  if (!first) return '';
+  const pots = `${first.share} pots with ${first.name} ${had} ${by}`;
+  if (others.length === 0) return `${pots}.`;
+  const rest = listed(others.map(({ share, name }) => `${share} with ${name}`));
+  return `${pots}, ${others.length === 1 ? 'but ' : ''}${rest}.`;
+}
+
+/** How often luck alone would share out the dead, or those that came up, as unevenly. */
+export function fateLuck(speech: ComparisonSpeech, which: 'dead' | 'up'): string {
+  const test = speech.comparison.fates[which];
+  if (!test.defined) return '';
+  const name = TEST_NAMES[test.value.method].name;
+  return luckWords(test.value.p, speech.level, 'a difference this big', name);
+}
+
+/** What became of pots, where it does not lead: differences that can be told, and the dead in any case. */
+export function otherFates(speech: ComparisonSpeech, leading: 'dead' | 'up' | null): string[] {
+  const { fates } = speech.comparison;
+  return (['dead', 'up'] as const).flatMap((which) => {
+    if (which === leading) return [];
+    if (isClearFate(fates[which])) return [fateSentence(speech, which)];
+    const isAny = which === 'dead' && fates.groups.some((fate) => fate.dead.length > 0);
+    if (!isAny) return [];
+    return [`${fateSentence(speech, which)}${fates.dead.defined ? ' That could just be luck.' : ''}`];
+  });
+}
+
+function ofFate(fate: Fate, which: 'dead' | 'up'): number {
+  return which === 'dead' ? fate.cameUp : fate.looked;
+}
+
+function countOf(fate: Fate, which: 'dead' | 'up'): number {
+  return which === 'dead' ? fate.dead.length : fate.cameUp;
+}

@@ -1,0 +1,36 @@
+import type { ComparedGroup, Comparison } from '../comparison/index.ts';
+import type { ReadingLevel } from './reading-level.ts';
+import type { ValueStyle } from './value-style.ts';
+
+/** What the words of a comparison need beside the result. */
+export interface ComparisonSpeech {
+  readonly comparison: Comparison;
+  readonly treatments: readonly ComparedGroup[];
+  readonly style: ValueStyle;
+  readonly level: ReadingLevel;
+}
+
+/** A group's name, as it was written. */
+export function nameOf(groups: readonly ComparedGroup[], groupId: string): string {
+  return groups.find((group) => group.id === groupId)?.name ?? '';
+}
+
+/** When a comparison holds: `on day 18`, or `by day 18` for a figure of all days until then. */
+export function whenText({ comparison }: Pick<ComparisonSpeech, 'comparison'>): string {
+  return comparison.summary === 'day' ? `on ${dayText(comparison)}` : `by ${dayText(comparison)}`;
+}
+
+/** The day of a comparison: `day 18`, or `this day` where pots differ in age. */
+export function dayText({ age }: Pick<Comparison, 'age'>): string {
+  return age === null ? 'this day' : `day ${age}`;
+}
+
+/** `1 pot`, `3 pots`. */
+export function potCount(count: number): string {
+  return count === 1 ? '1 pot' : `${count} pots`;
+}
+
+/** `2`, `2 and 3`, `2, 3 and 5`. */
+export function listed(items: readonly (string | number)[]): string {
+  return items.length < 2 ? String(items[0] ?? '') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+}

@@ -31,10 +31,10 @@ export async function testAll(root: string): Promise<number> {
   ]);
   const alone = await jestTests(root, [ALONE], BUILT_THREADS);
   const build = await builtForBrowser(root);
-  // Faults wait for processes most of the time, as browsers do; the other trials watch the clock and go alone.
+  // Faults wait for processes most of the time, as browsers do; the trial that watches the clock goes alone.
   const together = await Promise.all([browserTests(root), trial(root, FAULTS)]);
   const tallies: Tally[] = [...types, ...checks, units, alone, build, ...together];
-  for (const args of SHORT_TRIALS) tallies.push(await trial(root, args));
+  tallies.push(...(await Promise.all([trial(root, FUZZ), trial(root, DATES)])), await trial(root, HOSTILE));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,
@@ -43,14 +43,11 @@ export async function testAll(root: string): Promise<number> {
   return total.failed === 0 ? 0 : 1;
 }
 
-const FAULTS = ['faults', '--short', 'server', 'windows'] as const;
-
 /** Trials of `trials/`, as much of each as there is time for. */
-const SHORT_TRIALS = [
-  ['fuzz', '--requests', '2000'],
-  ['hostile', '--short'],
-  ['dates', '--short'],
-] as const;
+const FAULTS = ['faults', '--short', 'server', 'windows'] as const;
+const FUZZ = ['fuzz', '--requests', '2000'] as const;
+const DATES = ['dates', '--short'] as const;
+const HOSTILE = ['hostile', '--short'] as const;
 
 /** Runs a trial; its own closing line is its tally. */
 async function trial(root: string, args: readonly string[]): Promise<Tally> {

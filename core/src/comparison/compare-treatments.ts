@@ -145,10 +145,6 @@ function sharedAge(
   return ages.size === 1 && age !== undefined ? age : null;
 }
 
-function valuesOf(group: TreatmentGroup): number[] {
-  return group.points.map((point) => point.value);
-}
-
 function overallTest(
   fit: Outcome<FittedDesign>,
   groups: readonly TreatmentGroup[],

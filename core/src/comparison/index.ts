@@ -36,13 +36,12 @@ export { type ObservedFact, type TeamFigures, type TeamsPart, teamsPart } from '
 export { TEST_METHODS, type TestLine, type TestMethod, type TestOutcome } from './test-line.ts';
 export {
   type Assumptions,
-  type CellMean,
-  type FactorialPart,
   type PairTests,
   type TreatmentsPart,
   treatmentsPart,
   type UpShares,
 } from './treatments-part.ts';
+export type { CellMean, Dose, FactorialPart } from './factorial-part.ts';
 export { isClearFate } from './fates.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';

@@ -18,18 +18,15 @@ export function leadOf(
   if (isClearFate(fates.dead)) return { kind: 'fate', fate: 'dead' };
   if (isClearFate(fates.up)) return { kind: 'fate', fate: 'up' };
   if (isClearTogether(questions.together)) return { kind: 'together' };
-  let best: Lead | null = null;
-  let [wasClear, size] = [false, -1];
-  questions.factors.forEach((question, at) => {
-    const pair = mainPair(question.groups, question.pairs);
-    const found = pair === null ? undefined : question.pairs[pair];
-    if (pair === null || !found?.difference.defined) return;
-    const isClear = isClearPair(found);
-    const own = Math.abs(found.difference.value);
-    if (isClear === wasClear ? own <= size : wasClear) return;
-    [best, wasClear, size] = [{ kind: 'factor', question: at, pair }, isClear, own];
-  });
-  if (best) return best;
+  const [answered] = questions.factors
+    .flatMap((question, at) => {
+      const pair = mainPair(question.groups, question.pairs);
+      const found = pair === null ? undefined : question.pairs[pair];
+      if (pair === null || !found?.difference.defined) return [];
+      return [{ at, pair, isClear: isClearPair(found), size: Math.abs(found.difference.value) }];
+    })
+    .sort((a, b) => Number(b.isClear) - Number(a.isClear) || b.size - a.size);
+  if (answered) return { kind: 'factor', question: answered.at, pair: answered.pair };
   const pair = mainPair(groups, pairs);
   if (pair !== null) return { kind: 'pair', pair };
   if (fates.groups.some((fate) => fate.dead.length > 0)) return { kind: 'fate', fate: 'dead' };

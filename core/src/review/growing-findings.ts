@@ -1,12 +1,12 @@
 import { depthBy, depthChoices, emptyUnits, seedsNeeded } from '../amounts/index.ts';
-import { comparedGroups, type Plan } from '../design/index.ts';
+import type { Plan } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
   type TreatmentGrowth,
   treatmentGrowth,
 } from '../schedule/index.ts';
-import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
+import type { Outcome } from '../shared/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { replicatesMend } from './design-findings.ts';
 import { replicatesToSee, visibleDifference } from './visible-difference.ts';

@@ -1,4 +1,3 @@
-import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import {
   INVESTIGATION_KINDS,
@@ -17,9 +16,6 @@ import { describe as describeSample } from '../statistics/index.ts';
 import { findingWords } from '../words/index.ts';
 import { type Finding, reviewPlan, SEVERITIES, visibleDifference } from './index.ts';
 
-const fromScipy = JSON.parse(
-  readFileSync(new URL('../../reference/planning.json', import.meta.url), 'utf8'),
-) as { smallest: { k: number; n: number; d: number }[] };
 const TODAY = calendarDay('2027-02-22');
 const SURROUNDINGS = { crops: STARTING_CROPS, lots: [] };
 const STYLE = { scale: { unit: 'cm', step: 0.5 }, day: (day: string) => day } as const;

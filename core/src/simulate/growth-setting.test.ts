@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { STARTING_CROPS } from '../design/index.ts';
 import { calendarDay } from '../shared/index.ts';
-import { describe as describeSample } from '../statistics/index.ts';
 import {
   chanceReady,
   chanceUp,

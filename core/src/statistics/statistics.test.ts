@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe as suite, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { valueOr } from '../shared/index.ts';
-import { describe, welchAnova, welchT } from './index.ts';
+import { describe, upperStudentizedRange, welchAnova, welchT } from './index.ts';
 
 interface Reference {
   name: string;
@@ -70,6 +70,13 @@ suite.each(references)('against R: $name', (reference) => {
     close(found.value.df1, reference.welchAnova.df1, CLOSED_FORM);
     close(found.value.df2, reference.welchAnova.df2, CLOSED_FORM);
     close(found.value.p, reference.welchAnova.p, DISTRIBUTION);
+  });
+
+  test('tails of the studentised range at its pairs', () => {
+    const tails = pairTails.find(({ name }) => name === reference.name)!;
+    reference.pairs.forEach(({ q, df }, index) =>
+      close(upperStudentizedRange(q, reference.groups.length, df), tails.p[index]!, DISTRIBUTION),
+    );
   });
 });
 

@@ -1,0 +1,118 @@
+import { defined, notDefined, type Outcome } from '../shared/index.ts';
+import {
+  factorialAnova,
+  type FactorialTerm,
+  type Line,
+  lineThrough,
+  meanOf,
+  spearman,
+  type SquaresType,
+} from '../statistics/index.ts';
+import { type Design, grouped } from './grouping.ts';
+import { fitted } from './pairs.ts';
+import { structureOf } from './structure.ts';
+import { lineOf, testLine, type TestOutcome } from './test-line.ts';
+import type { Comparison } from './types.ts';
+
+/** A crossed design, or a design in blocks, analysed term by term. */
+export interface FactorialPart {
+  readonly type: SquaresType;
+  readonly terms: readonly {
+    /** Names of the factors of the term; `block` for the blocks. */
+    readonly factors: readonly string[];
+    readonly squares: number;
+    readonly df: number;
+    readonly test: TestOutcome;
+  }[];
+  readonly errorSquares: number;
+  readonly errorDf: number;
+  readonly isReduced: boolean;
+  readonly missingCells: number;
+}
+
+/** The mean of one combination of levels. */
+export interface CellMean {
+  readonly levels: readonly number[];
+  readonly n: number;
+  readonly mean: number;
+}
+
+/** Value against amount. */
+export type Dose = Line & { readonly rank: TestOutcome };
+
+/** The values of the compared units with their levels and blocks. */
+function unitsOfDesign(comparison: Comparison, design: Design) {
+  const units = new Map(design.units.map((unit) => [unit.id, unit]));
+  const levels = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));
+  const blocks = [...new Set(design.units.map((unit) => unit.block))];
+  return comparison.groups.flatMap((group) =>
+    group.points.flatMap(({ unitId, value }) => {
+      const unit = units.get(unitId);
+      const own = unit && levels.get(unit.treatmentId);
+      return own ? [{ value, levels: own, block: blocks.indexOf(unit.block) }] : [];
+    }),
+  );
+}
+
+/** The analysis of variance of a crossed design or of blocks, weighted as the model of the design is. */
+export function factorial(comparison: Comparison, design: Design, type: SquaresType): Outcome<FactorialPart> {
+  const { groups, units: sorted } = grouped(design, 'treatment');
+  const fit = fitted(comparison.groups, structureOf(design, 'treatment', groups, sorted));
+  const units = unitsOfDesign(comparison, design).map((unit, index) => ({
+    ...unit,
+    weight: (fit.defined ? fit.value.weights[index] : undefined) ?? 1,
+  }));
+  const hasBlocks = new Set(units.map((unit) => unit.block)).size > 1;
+  if (design.factors.length === 0) return notDefined('not-crossed');
+  if (design.factors.length < 2 && !hasBlocks) return notDefined('not-crossed');
+  const found = factorialAnova(units, type);
+  if (!found.defined) return found;
+  const { terms, errorSquares, errorDf, isReduced, missingCells } = found.value;
+  const namesOf = (term: FactorialTerm): string[] =>
+    term.factors.length === 0 ? ['block'] : term.factors.map((at) => design.factors[at]?.name ?? '');
+  return defined({
+    type,
+    terms: terms.map((term) => ({
+      factors: namesOf(term),
+      squares: term.squares,
+      df: term.df,
+      test: lineOf(term.test, ({ f, p }) => testLine('factorial', p, f, term.df, errorDf)),
+    })),
+    errorSquares,
+    errorDf,
+    isReduced,
+    missingCells,
+  });
+}
+
+/** The mean of every combination that has values; none for one factor. */
+export function cells(comparison: Comparison, design: Design): CellMean[] {
+  if (design.factors.length < 2) return [];
+  const byKey = new Map<string, { levels: readonly number[]; values: number[] }>();
+  for (const { levels, value } of unitsOfDesign(comparison, design)) {
+    const key = levels.join('.');
+    const cell = byKey.get(key) ?? { levels, values: [] };
+    cell.values.push(value);
+    byKey.set(key, cell);
+  }
+  return [...byKey.values()].map(({ levels, values }) => ({
+    levels,
+    n: values.length,
+    mean: meanOf(values),
+  }));
+}
+
+/** The line through values by the amount of the first factor, where its levels are three amounts or more. */
+export function dose(comparison: Comparison, design: Design): Outcome<Dose> {
+  const levels = design.factors[0]?.levels ?? [];
+  const amounts = new Set(levels.flatMap((level) => level.amount ?? []));
+  if (levels.some((level) => level.amount === null) || amounts.size < 3) return notDefined('too-few-points');
+  const points = unitsOfDesign(comparison, design).map((unit): [number, number] => [
+    levels[unit.levels[0] ?? 0]?.amount ?? 0,
+    unit.value,
+  ]);
+  const line = lineThrough(points);
+  if (!line.defined) return line;
+  const rank = lineOf(spearman(points), ({ r, p }) => testLine('spearman', p, r));
+  return defined({ ...line.value, rank });
+}

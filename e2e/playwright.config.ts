@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { BROWSER_LAUNCH } from '@bright-sprout/scripts';
 import { defineConfig } from '@playwright/test';
 
@@ -6,7 +7,8 @@ export default defineConfig({
   testMatch: '**/*.spec.ts',
   outputDir: '../test-results',
   globalSetup: './support/global-setup.ts',
-  workers: 2,
+  // Browsers wait for pages more than pages wait for them.
+  workers: 2 * availableParallelism(),
   fullyParallel: true,
   forbidOnly: true,
   // Generous: a slow machine makes a test late, not wrong.

@@ -84,3 +84,32 @@ test('weights by group, from file to an analysis of variance with pairs', async 
   await expect(pairs).toContainText('F(2, 9) = 32.34, p < 0.001');
   await expect(pairs).toContainText('Tukey–Kramer');
 });
+
+test('counts that are new at each check are added up, shown before they are opened, and asked about', async ({
+  teacher: page,
+}) => {
+  const checks = [
+    ['Soaked', [0, 6, 9, 3]],
+    ['Dry', [0, 2, 5, 4]],
+  ] as const;
+  const rows = checks.flatMap(([treatment, counts], group) =>
+    [1, 2, 3].flatMap((dish) =>
+      counts.map((count, day) => `${group * 3 + dish},${treatment},20,${day + 2},${count}`),
+    ),
+  );
+  await page
+    .getByLabel('CSV, spreadsheet or bundle')
+    .setInputFiles(csv(['dish,treatment,seeds sown,day,germinated', ...rows]));
+  const dialog = page.getByRole('dialog');
+  await dialog.getByLabel('All sown on (if known)').fill('2026-03-02');
+  await expect(dialog.getByLabel('Each count is')).toHaveValue('new');
+  const course = dialog.getByRole('region', { name: 'What it would look like' });
+  await expect(course.getByRole('row', { name: /^Soaked/ })).toHaveText('Soaked0184554');
+  await dialog.getByLabel('Each count is').selectOption('so_far');
+  await expect(course.getByRole('row', { name: /^Soaked/ })).toHaveText('Soaked018279');
+  await dialog.getByLabel('Each count is').selectOption('new');
+  await expectAccessible(page);
+  await dialog.getByRole('button', { name: 'Open and compare' }).click();
+  await page.getByRole('button', { name: 'Coming up' }).click();
+  await expect(page.locator('.compare-main')).toContainText('Soaked: 54 of 60 seeds up');
+});

@@ -17,8 +17,10 @@ test('two windows of one plan keep what both typed, and ask where they differ', 
   await other.goto(page.url());
   await other.getByLabel('What we expect').waitFor();
 
+  // The words still say "Saved" of what was before: the save itself is waited for.
+  const kept = page.waitForResponse((answer) => answer.request().method() === 'PUT' && answer.ok());
   await page.getByLabel('What we expect').fill('Of the first window.');
-  await saved(page);
+  await kept;
   await other.getByRole('textbox', { name: 'Question' }).fill('Of the second window?');
   await expect(other.getByLabel('What we expect')).toHaveValue('Of the first window.');
   await saved(other);

@@ -11,7 +11,7 @@ import {
 } from './processes.ts';
 import { Trouble } from './tools.ts';
 
-const START_TRIES = 300;
+const START_TRIES = 1800;
 
 /** The server closes what is open within two seconds; a little more for a busy machine. */
 const STOP_PATIENCE_MS = 8000;

@@ -16,6 +16,7 @@ const MAPPING = {
   roles: ['unit', 'value'],
   hasTreatmentRow: false,
   variable: { name: 'height', kind: 'length', unit: 'cm' },
+  counting: 'so_far',
   dateOrder: 'dmy',
   sowedOn: null,
   observedOn: '2026-01-05',

@@ -2,6 +2,8 @@ import {
   COLUMN_ROLES,
   type ColumnRole,
   DATE_ORDERS,
+  type Counting,
+  COUNTINGS,
   type DateOrder,
   MOST_TABLE_COLUMNS,
   TABLE_SHAPES,
@@ -70,6 +72,10 @@ export class TableMappingPart implements TableMapping {
 
   @Nested(() => MappedVariablePart)
   variable: MappedVariablePart;
+
+  /** Whether counts are of what there is by then, or of what is new at each check. */
+  @IsIn(COUNTINGS)
+  counting: Counting;
 
   @IsIn(DATE_ORDERS)
   dateOrder: DateOrder;

@@ -6,6 +6,7 @@ import { fatesOf } from './fates.ts';
 import { type Design, type GroupBy, grouped } from './grouping.ts';
 import { leadOf } from './lead.ts';
 import { fitted, mainPair, pairsBy } from './pairs.ts';
+import { rankedOverall, rankedPairs } from './ranked-pairs.ts';
 import { NO_QUESTIONS, type Questions, questionsOf } from './questions.ts';
 import { plainStructure, structureOf } from './structure.ts';
 import { testLine, type TestOutcome } from './test-line.ts';
@@ -35,6 +36,8 @@ export interface ComparisonInput {
   readonly design?: Design;
   /** By treatment when left out. */
   readonly by?: GroupBy;
+  /** Values are ordered steps, as stages are, without a distance between them: they are compared by their ranks. */
+  readonly isOrdinal?: boolean;
 }
 
 /** The questions of a crossed design, sorted by treatment or by one of its factors; none for other ways of sorting. */
@@ -43,7 +46,7 @@ function crossedQuestions(
   findings: ReadonlyMap<string, readonly UnitDay[]>,
 ): Questions {
   const { design, by = 'treatment' } = input;
-  if (!design || !(by === 'treatment' || by.startsWith('factor-'))) return NO_QUESTIONS;
+  if (!design || input.isOrdinal || !(by === 'treatment' || by.startsWith('factor-'))) return NO_QUESTIONS;
   return questionsOf(design, (sorting) => {
     const { groups, units } = grouped(design, sorting);
     return groupsOn({ ...input, treatments: groups, units }, findings).groups;
@@ -63,12 +66,15 @@ export function compareTreatments(input: ComparisonInput): Comparison {
   const structure = design
     ? structureOf(design, by, input.treatments, input.units)
     : plainStructure(input.treatments, input.units);
-  const fit = fitted(groups, structure);
+  const fit: Outcome<FittedDesign> = input.isOrdinal
+    ? notDefined('ordered-scores')
+    : fitted(groups, structure);
   const questions = crossedQuestions(input, findings);
   // Sorted by a factor, its pairs are those of its question: one figure, however it is reached.
-  const pairs =
-    questions.factors.find((question) => by === `factor-${question.factor}`)?.pairs ??
-    pairsBy(input.treatments, groups, structure, fit);
+  const pairs = input.isOrdinal
+    ? rankedPairs(input.treatments, groups)
+    : (questions.factors.find((question) => by === `factor-${question.factor}`)?.pairs ??
+      pairsBy(input.treatments, groups, structure, fit));
   const fates = fatesOf(input.treatments, input.units, findings, input.day);
   const curves = unitCurves(input.units, findings, input.rule);
   return {
@@ -77,7 +83,7 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     rule: input.rule,
     summary,
     groups,
-    overall: overallTest(fit, groups, pairs),
+    overall: input.isOrdinal ? rankedOverall(groups) : overallTest(fit, groups, pairs),
     spread: fit.defined ? fit.value.spread : null,
     hasBlocks: fit.defined && fit.value.hasBlocks,
     pairs,

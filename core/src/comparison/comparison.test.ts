@@ -165,6 +165,26 @@ describe('comparing treatments on a day', () => {
   });
 });
 
+test('ordered scores are compared by their ranks, without an interval', () => {
+  const stages = FULL.map(([unit]) => [unit, unit < 5 ? 1 : unit < 9 ? 3 : 2] as Entry);
+  const found = compareTreatments({
+    treatments: TREATMENTS,
+    units: UNITS,
+    readings: readings(stages),
+    day: calendarDay(DAY),
+    rule: 'only-up',
+    isOrdinal: true,
+  });
+  expect(found.overall).toMatchObject({ defined: true, value: { method: 'ranks_shuffled' } });
+  const [pair] = found.pairs;
+  expect(pair).toMatchObject({
+    difference: { value: 2 },
+    test: { value: { interval: null, difference: 2 } },
+  });
+  // 2 of the 70 ways to deal four and four are as far apart; two pairs with the control.
+  expect(pair!.test.defined && pair!.test.value.p).toBeCloseTo((2 * 2) / 70, 10);
+});
+
 describe('curves', () => {
   test('means by age with their n; no interval from one value', () => {
     const found = compare([...FULL, [1, 20, 'up', '2026-04-13'], [2, null, 'not_up', '2026-04-13']]);

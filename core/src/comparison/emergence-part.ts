@@ -15,6 +15,7 @@ import {
   kaplanMeier,
   type KaplanMeier,
   logRank,
+  shareTest,
   shuffledRanks,
   type Wait,
 } from '../statistics/index.ts';
@@ -98,7 +99,8 @@ export function emergencePart(
       againstPacket: againstPacket(
         indices,
         packetRate,
-        counting === 'pots' && looked.some((unit) => unit.seedsSown !== 1),
+        counting,
+        looked.map((unit) => ({ up: upIn(source.get(unit.id) ?? []), sown: unit.seedsSown ?? 1 })),
       ),
     };
   });
@@ -124,13 +126,30 @@ function speedTest(waits: readonly (readonly Wait[])[]): TestOutcome {
 
 const SPEED_SEED = 1945;
 
-/** Seeds up against the packet's rate; pots with several seeds say nothing of single seeds. */
-function againstPacket(indices: GerminationIndices, rate: number | null, hasSeveral: boolean): TestOutcome {
+/**
+ * Seeds up against the packet's rate. Seeds that share a pot share a fate: there the pots are what is judged by, each
+ * with its own share up; pots that are only up or not say nothing of several seeds.
+ */
+function againstPacket(
+  indices: GerminationIndices,
+  rate: number | null,
+  counted: 'seeds' | 'pots',
+  looked: readonly { readonly up: number; readonly sown: number }[],
+): TestOutcome {
   if (rate === null) return notDefined('no-packet-rate');
   if (indices.sown === null) return notDefined('no-seed-count');
-  if (hasSeveral) return notDefined('seeds-share-pots');
+  const isShared = looked.some((unit) => unit.sown !== 1);
+  if (isShared && counted === 'pots') return notDefined('seeds-share-pots');
+  if (isShared) {
+    return lineOf(shareTest(looked, rate), ({ t, df, p }) => testLine('share_by_unit', p, t, df));
+  }
   const test = binomialTest(Math.min(indices.up, indices.sown), indices.sown, rate);
   return lineOf(test, (p) => testLine('binomial_exact', p));
+}
+
+/** The most seeds seen up in a unit. */
+function upIn(history: readonly UnitDay[]): number {
+  return Math.max(0, ...history.map((finding) => finding.value ?? 0));
 }
 
 function until(

@@ -52,17 +52,29 @@ export function pairsBy(
     groups.slice(index + 1).map((other) => {
       const swap = other.groupId === control && one.groupId !== control;
       const [first, second] = swap ? [other, one] : [one, other];
-      const test = judge(first, second);
-      const difference = test.defined ? defined(test.value.difference) : differenceOf(first, second);
-      return {
-        firstId: first.groupId,
-        secondId: second.groupId,
-        difference,
-        relative: relativeTo(first, difference),
-        test,
-      };
+      return pairOf(first, second, judge(first, second));
     }),
   );
+}
+
+/** A pair with its test; its difference is that of the model where there is one, else of the means. */
+export function pairOf(
+  first: TreatmentGroup,
+  second: TreatmentGroup,
+  test: Outcome<PairTest>,
+): TreatmentPair {
+  const means = differenceOf(first, second);
+  const difference = test.defined && test.value.t !== null ? defined(test.value.difference) : means;
+  return {
+    firstId: first.groupId,
+    secondId: second.groupId,
+    difference,
+    relative: relativeTo(first, difference),
+    test:
+      test.defined && means.defined && test.value.t === null
+        ? defined({ ...test.value, difference: means.value })
+        : test,
+  };
 }
 
 /** Judges pairs as one family. */

@@ -1,17 +1,10 @@
 import type { UnitDay } from '../growth/index.ts';
 import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
-import {
-  around,
-  describe,
-  type Description,
-  factorialAnova,
-  leastSquares,
-  meanOf,
-  tForInterval,
-  twoSidedT,
-} from '../statistics/index.ts';
+import { describe, type Description, factorialAnova } from '../statistics/index.ts';
+import { fitted, pairsBy } from './pairs.ts';
+import type { Structure } from './structure.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
-import type { ComparedUnit, NotUpRule } from './types.ts';
+import type { ComparedUnit, NotUpRule, TreatmentGroup } from './types.ts';
 import { valueUnder } from './value-under-rule.ts';
 
 /** One class's run of a plan. Groups are matched between classes by name. */
@@ -116,11 +109,7 @@ export function studyPart(runs: readonly StudyRun[], age: number, rule: NotUpRul
     treatment: term([0]),
     run: term([1]),
     interaction: term([0, 1]),
-    differences: groups.slice(1).map((second, index) => ({
-      first: groups[0] as string,
-      second,
-      result: blocks < 2 ? notDefined('one-class') : pooled(units, 0, index + 1),
-    })),
+    differences: blocks < 2 ? alone(groups) : differencesOf(groups, units),
   };
 }
 
@@ -145,27 +134,36 @@ function valuesAt(run: StudyRun, age: number, rule: NotUpRule): Map<string, numb
   return byGroup;
 }
 
-/** Second minus first with classes as blocks: the coefficient of an additive least-squares model of both treatments. */
-function pooled(
-  all: readonly { readonly value: number; readonly level: number; readonly block: number }[],
-  first: number,
-  second: number,
-): PooledDifference['result'] {
-  const units = all.filter((unit) => unit.level === first || unit.level === second);
-  const blocks = [...new Set(units.map((unit) => unit.block))];
-  const contrast = units.map((unit) => (unit.level === second ? 1 : 0));
-  const others = blocks.map((block) => units.map((unit) => (unit.block === block ? 1 : 0)));
-  const y = units.map((unit) => unit.value);
-  if (y.length < 3) return notDefined('group-too-small');
-  const apart = leastSquares(contrast, others);
-  const full = leastSquares(y, [...others, contrast]);
-  const df = y.length - full.rank;
-  if (apart.squares < 1e-9) return notDefined('missing-cells');
-  if (df < 1) return notDefined('no-residual');
-  const difference =
-    apart.residuals.reduce((sum, value, index) => sum + value * (y[index] as number), 0) / apart.squares;
-  const se = Math.sqrt(full.squares / df / apart.squares);
-  if (!(se > 1e-12 * Math.abs(meanOf(y)))) return notDefined('no-spread');
-  const interval = around(difference, tForInterval(0.95, df) * se);
-  return defined({ difference, ...interval, df, p: twoSidedT(difference / se, df) });
+function alone(groups: readonly string[]): PooledDifference[] {
+  const [first = ''] = groups;
+  return groups.slice(1).map((second) => ({ first, second, result: notDefined('one-class') }));
+}
+
+/** Every treatment against the first, classes as blocks, by the model that a class is judged by and as one family. */
+function differencesOf(
+  groups: readonly string[],
+  units: readonly { readonly value: number; readonly level: number; readonly block: number }[],
+): PooledDifference[] {
+  const named = groups.map((name, index) => ({ id: name, name, isControl: index === 0 }));
+  const pooled = groups.map((groupId, level): TreatmentGroup => {
+    const points = units.flatMap(({ value, level: own }, index) =>
+      own === level ? [{ unitId: String(index), number: index + 1, value }] : [],
+    );
+    const counts = { units: points.length, measured: points.length, countedAsZero: 0, leftOut: [] };
+    return { groupId, points, counts, description: describe(points.map((point) => point.value)) };
+  });
+  const structure: Structure = {
+    cells: groups.length,
+    cellOf: new Map(units.map(({ level }, index) => [String(index), level])),
+    blockOf: new Map(units.map(({ block }, index) => [String(index), block])),
+    cellsOf: new Map(groups.map((name, index) => [name, new Map([['', index]])])),
+  };
+  return pairsBy(named, pooled, structure, fitted(pooled, structure))
+    .filter((pair) => pair.firstId === groups[0])
+    .map(({ firstId, secondId, test }) => {
+      if (!test.defined) return { first: firstId, second: secondId, result: test };
+      const { difference, interval, df, p } = test.value;
+      const { low, high } = interval ?? { low: difference, high: difference };
+      return { first: firstId, second: secondId, result: defined({ difference, low, high, df: df ?? 0, p }) };
+    });
 }

@@ -31,6 +31,7 @@ export const TEST_METHODS = [
   'fisher_exact',
   'chi_square',
   'binomial_exact',
+  'share_by_unit',
   'log_rank',
   'factorial',
   'pearson',

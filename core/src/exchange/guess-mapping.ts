@@ -1,6 +1,6 @@
-import type { CalendarDay } from '../shared/index.ts';
+import { type CalendarDay, calendarDay } from '../shared/index.ts';
 import { dateOf, isEmptyText, isValueText } from './foreign-cells.ts';
-import type { ColumnRole, TableMapping } from './table-mapping.ts';
+import { type ColumnRole, readMapped, type TableMapping } from './table-mapping.ts';
 
 const NAMES: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(pot|unit|cup|cell|dish|plant|plot|rep|replicate|id|no\.?|number|pot (no\.?|number|id))$/i, 'unit'],
@@ -11,7 +11,7 @@ const NAMES: readonly (readonly [RegExp, ColumnRole])[] = [
   [/^(sown|sowed|sown on|sowing|sowing date|planted|planted on)$/i, 'sown'],
   [/^(date|observed|observed on|measured on|day measured)$/i, 'date'],
   [/^(day|days|day no\.?|days after sowing|das|age)$/i, 'day'],
-  [/^(state|status|remark)$/i, 'state'],
+  [/^(state|status)$/i, 'state'],
   [
     /(height|length|weight|mass|yield|leaves|leaf|count|value|germinated|emerged|^up$|number up|seeds up|size|cover)/i,
     'value',
@@ -46,17 +46,47 @@ export function guessMapping(rows: readonly (readonly string[])[], today: Calend
         ? potColumnRoles(columns)
         : potRowRoles(header, columns);
   const valueNames = roles.flatMap((role, at) => (role === 'value' ? [header[at] ?? ''] : []));
-  return {
+  const mapping: TableMapping = {
     shape,
     roles,
     hasTreatmentRow,
+    counting: 'so_far',
     variable: variableOf(shape === 'long' ? (valueNames[0] ?? '') : '', header),
     dateOrder: dateOrderOf(columns, header),
     sowedOn: null,
     observedOn: today,
     control: controlOf(rows, roles),
   };
+  return mapping.variable.kind === 'count' && oftenFalls(rows, mapping)
+    ? { ...mapping, counting: 'new' }
+    : mapping;
 }
+
+const ANY_DAY = calendarDay('2020-01-01');
+/** Plants get lost now and then; counts that fall in so many pots are not counts of what there is. */
+const OFTEN = 0.25;
+
+/** True when the count falls from one check to the next in many pots, as what there is by then hardly can. */
+function oftenFalls(rows: readonly (readonly string[])[], mapping: TableMapping): boolean {
+  const read = readMapped(
+    rows.slice(0, MOST_LOOKED_AT),
+    { ...mapping, sowedOn: mapping.sowedOn ?? ANY_DAY },
+    '',
+  );
+  if (!read.ok) return false;
+  const checks = new Map<number, { day: string; value: number }[]>();
+  for (const { unit, observedOn, value } of read.experiment.readings) {
+    if (value !== null) checks.set(unit, [...(checks.get(unit) ?? []), { day: observedOn, value }]);
+  }
+  const several = [...checks.values()].filter((own) => own.length > 1);
+  const falling = several.filter((own) => {
+    const ordered = own.sort((a, b) => (a.day < b.day ? -1 : 1));
+    return ordered.some(({ value }, index) => index > 0 && value < (ordered[index - 1]?.value ?? 0));
+  });
+  return several.length > 0 && falling.length >= OFTEN * several.length;
+}
+
+const MOST_LOOKED_AT = 2000;
 
 interface Column {
   readonly name: string;

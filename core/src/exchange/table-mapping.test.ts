@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { compareTreatments, grouped } from '../comparison/index.ts';
 import { calendarDay, valueOr } from '../shared/index.ts';
-import { guessMapping, readMapped, type TableMapping, type TidyResult } from './index.ts';
+import { guessMapping, lookOver, readMapped, type TableMapping, type TidyResult } from './index.ts';
 
 const TODAY = calendarDay('2026-05-29');
 
@@ -198,4 +198,52 @@ describe('refused by row and column of the foreign table', () => {
     const { result } = opened('pot,group,date,height\n1,a,5/4/2026,3', { dateOrder: 'mdy' });
     expect(experimentOf(result).readings[0]?.observedOn).toBe('2026-05-04');
   });
+});
+
+describe('counts of what is new at each check', () => {
+  const NEW =
+    'dish,treatment,day,germinated\n1,wet,2,3\n1,wet,3,9\n1,wet,4,5\n2,dry,2,1\n2,dry,3,2\n2,dry,4,0';
+
+  test('are told by their falling, and added up to what there is by then', () => {
+    const sowedOn = calendarDay('2026-05-04');
+    const { mapping, result } = opened(NEW, { sowedOn });
+    expect(mapping.counting).toBe('new');
+    const { readings } = experimentOf(result);
+    expect(readings.map(({ unit, value }) => [unit, value])).toEqual([
+      [0, 3],
+      [0, 12],
+      [0, 17],
+      [1, 1],
+      [1, 3],
+      [1, 3],
+    ]);
+    expect(lookOver(experimentOf(result)).rows).toEqual([
+      { treatment: 'wet', values: [3, 12, 17] },
+      { treatment: 'dry', values: [1, 3, 3] },
+    ]);
+  });
+
+  test('counts that only rise are what there is, unless somebody says otherwise', () => {
+    const rising = NEW.replace('4,5', '4,12').replace('4,0', '4,2');
+    const sowedOn = calendarDay('2026-05-04');
+    expect(opened(rising, { sowedOn }).mapping.counting).toBe('so_far');
+    const last = experimentOf(opened(rising, { sowedOn, counting: 'new' }).result).readings.at(-1);
+    expect(last?.value).toBe(5);
+  });
+});
+
+test('what would be averaged in silence is shown, with an example', () => {
+  const { result } = opened('pot,group,date,height\n1,a,2026-05-04,3\n1,a,2026-05-04,5\n2,b,2026-05-04,4');
+  const found = lookOver(experimentOf(result));
+  expect([found.doubled, found.example]).toEqual([1, { unit: '1', day: '2026-05-04', values: [30, 50] }]);
+  const none = lookOver(experimentOf(opened('pot,group,date,height\n1,a,2026-05-04,3').result));
+  expect([none.doubled, none.example]).toEqual([0, null]);
+});
+
+test('a word for a state that nobody knows is a problem, never a pot that is up', () => {
+  const { result } = opened('pot,group,date,height,state\n1,a,2026-05-04,3,eaten\n2,b,2026-05-04,,eaten');
+  expect(result.ok ? [] : result.problems.map(({ row, column, found }) => [row, column, found])).toEqual([
+    [2, 'state', 'eaten'],
+    [3, 'state', 'eaten'],
+  ]);
 });

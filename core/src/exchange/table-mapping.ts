@@ -27,6 +27,10 @@ export const COLUMN_ROLES = [
 ] as const;
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
 
+/** What a count of a check says: how many there are by then, or how many are new since the check before. */
+export const COUNTINGS = ['so_far', 'new'] as const;
+export type Counting = (typeof COUNTINGS)[number];
+
 /** How to read a foreign table as an experiment. Columns are counted from 0. */
 export interface TableMapping {
   readonly shape: TableShape;
@@ -35,6 +39,8 @@ export interface TableMapping {
   /** Rows below the header that name the treatment of each pot column; 0 or 1, in `pots-in-columns` only. */
   readonly hasTreatmentRow: boolean;
   readonly variable: { readonly name: string; readonly kind: VariableKind; readonly unit: string };
+  /** Counts only. */
+  readonly counting: Counting;
   readonly dateOrder: DateOrder;
   /** Sowing day of all pots where no column says; `null` when it is not known. */
   readonly sowedOn: CalendarDay | null;
@@ -131,10 +137,29 @@ export function readMapped(
     });
   }
   if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
+  if (mapping.variable.kind === 'count' && mapping.counting === 'new') addUp(tidy);
   const result = readTidy(tidy, name);
   return result.ok
     ? result
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
+}
+
+const [UNIT, OBSERVED, VALUE, ENTERED] = (['unit', 'observed', 'value', 'entered'] as const).map((name) =>
+  HEADER.indexOf(name),
+) as [number, number, number, number];
+
+/** Makes counts of what is new at each check of a unit into counts of what there is by then. */
+function addUp(tidy: readonly string[][]): void {
+  const sofar = new Map<string, number>();
+  const [, ...rows] = tidy;
+  for (const row of rows.sort((a, b) => ((a[OBSERVED] as string) < (b[OBSERVED] as string) ? -1 : 1))) {
+    const unit = row[UNIT] as string;
+    const total = (sofar.get(unit) ?? 0) + Number(row[VALUE]);
+    sofar.set(unit, total);
+    if (row[VALUE] === '') continue;
+    row[VALUE] = String(total);
+    row[ENTERED] = String(total);
+  }
 }
 
 /** A row with one bad date has a problem in each of its pots; it is said once. */
@@ -287,7 +312,7 @@ function tidyRow(
   const { variable } = mapping;
   const state = stateOf(cell.state) ?? stateOf(cell.text);
   const isEmpty = isEmptyText(cell.text);
-  if (isEmpty && state === undefined) return undefined;
+  if (isEmpty && state === undefined && isEmptyText(cell.state)) return undefined;
   const bad = (column: string, found: string, expected: string): undefined => {
     problems.push({ row: cell.row, column, found, expected });
     return undefined;
@@ -297,6 +322,9 @@ function tidyRow(
   const observed = observedDay(cell, mapping, sown);
   if (typeof observed !== 'string')
     return bad(cell.observed === '' ? 'day' : 'date', observed.found, observed.expected);
+  if (stateOf(cell.state) === undefined && !isEmptyText(cell.state)) {
+    return bad('state', cell.state, 'a word such as "up", "not up", "dead" or "not read"');
+  }
   const value = state === undefined || state === 'up' ? plainNumber(cell.text) : '';
   if (value === undefined)
     return bad(cell.column, cell.text, 'a number, or a word such as "not up" or "dead"');

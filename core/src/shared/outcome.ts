@@ -32,6 +32,7 @@ export type UndefinedReason =
   | 'not-crossed'
   | 'no-blocks'
   | 'seeds-share-pots'
+  | 'ordered-scores'
   | 'too-many-pairs'
   | 'nobody-read-twice'
   | 'one-class';

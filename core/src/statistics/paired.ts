@@ -8,6 +8,8 @@ import { isNegligible, type WelchT } from './welch-t.ts';
 type Pairs = readonly (readonly [number, number])[];
 
 const MOST_EXACT_PAIRS = 49;
+/** Digits of a value that count. */
+const DIGITS = 10;
 
 /**
  * The paired t test (Student 1908; R `t.test(paired = TRUE)`), second minus first.
@@ -41,7 +43,7 @@ export interface SignedRank {
  * @returns undefined when no pair differs
  */
 export function signedRank(pairs: Pairs): Outcome<SignedRank> {
-  const differences = pairs.map(([first, second]) => second - first).filter((difference) => difference !== 0);
+  const differences = differencesOf(pairs).filter((difference) => difference !== 0);
   const n = differences.length;
   if (n === 0) return notDefined(pairs.length === 0 ? 'no-values' : 'no-spread');
   const { of, ties } = ranksOf(differences.map(Math.abs));
@@ -53,6 +55,13 @@ export function signedRank(pairs: Pairs): Outcome<SignedRank> {
   const away = Math.abs(v - (n * (n + 1)) / 4);
   const z = Math.max(0, away - 0.5) / Math.sqrt(variance);
   return defined({ v, n, p: Math.min(1, 2 * normalBelow(-z)), isExact: false });
+}
+
+/** Second minus first, without the rounding of binary fractions: equal differences of decimal readings must tie. */
+function differencesOf(pairs: Pairs): number[] {
+  const largest = Math.max(...pairs.flat().map(Math.abs), Number.MIN_VALUE);
+  const grain = 10 ** (Math.ceil(Math.log10(largest)) - DIGITS);
+  return pairs.map(([first, second]) => Math.round((second - first) / grain) * grain);
 }
 
 function exactP(v: number, n: number): number {

@@ -25,6 +25,7 @@ export const TEST_NAMES: Record<TestMethod, { readonly name: string; readonly sy
   fisher_exact: { name: 'Fisher’s exact test', symbol: '' },
   chi_square: { name: 'Chi-square', symbol: 'χ²' },
   binomial_exact: { name: 'Exact binomial test', symbol: '' },
+  share_by_unit: { name: 'Share of seeds, pots as units', symbol: 't' },
   log_rank: { name: 'Log-rank test', symbol: 'χ²' },
   factorial: { name: 'Analysis of variance', symbol: 'F' },
   pearson: { name: 'Pearson’s correlation', symbol: 'r' },

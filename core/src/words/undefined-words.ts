@@ -35,6 +35,7 @@ const WORDS: Record<UndefinedReason, string> = {
   'too-many-pairs': 'there are too many pairs to shuffle them all',
   'nobody-read-twice': 'no pot was read by two people on one day',
   'one-class': 'only one class has values',
+  'ordered-scores': 'ordered steps have no distance between them',
   'seeds-share-pots': 'several seeds share a pot, and seeds of one pot are not independent',
 };
 

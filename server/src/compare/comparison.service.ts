@@ -68,6 +68,7 @@ export class ComparisonService {
       summary: query.summary ?? 'day',
       design: known.design,
       by,
+      isOrdinal: variable.kind === 'score',
     });
     const words = comparisonWords({
       comparison,

@@ -188,6 +188,7 @@ describe('spreadsheets', () => {
       roles: ['date', 'value', 'value', 'value', 'value'],
       hasTreatmentRow: false,
       variable: { name: 'height', kind: 'length', unit: 'cm' },
+      counting: 'so_far',
       dateOrder: 'dmy',
       sowedOn: '2026-04-27',
       observedOn: '2026-05-08',

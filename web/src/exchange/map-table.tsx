@@ -3,6 +3,7 @@ import type { ExperimentView } from '@bright-sprout/contract/plan';
 import {
   COLUMN_ROLES,
   type ColumnRole,
+  type Counting,
   guessMapping,
   readMapped,
   type TableMapping,
@@ -19,6 +20,7 @@ import Modal from 'react-bootstrap/Modal';
 import { call, sendFile } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { ProblemTable } from './file-problems.tsx';
+import { LookedOver } from './looked-over.tsx';
 import type { ForeignTable } from './open-file.tsx';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
@@ -47,6 +49,11 @@ const KIND_WORDS: Record<VariableKind, string> = {
   count: 'a count',
   number: 'a number',
   score: 'a score from 1',
+};
+
+const COUNTING_WORDS: Record<Counting, string> = {
+  so_far: 'all there are by then',
+  new: 'new since the check before',
 };
 
 const SHOWN_ROWS = 6;
@@ -152,6 +159,14 @@ export default function MapTable({
               />
             </label>
           )}
+          {mapping.variable.kind === 'count' && (
+            <Choice
+              label="Each count is"
+              value={mapping.counting}
+              choices={Object.entries(COUNTING_WORDS)}
+              onChange={(value) => change({ counting: value as Counting })}
+            />
+          )}
           <label className="choice">
             <span>All sown on (if known)</span>
             <Form.Control
@@ -246,6 +261,7 @@ export default function MapTable({
           </table>
         </div>
         {body.length > SHOWN_ROWS && <p className="quiet">… and {body.length - SHOWN_ROWS} more rows.</p>}
+        {result.ok && <LookedOver experiment={result.experiment} name={mapping.variable.name} />}
         {result.ok ? (
           <p className="map-result" role="status">
             This gives {count(result.experiment.units.length, 'pot')} in{' '}

@@ -1,0 +1,112 @@
+import { describe, expect, test } from '@jest/globals';
+import { chanceFrom, shuffled } from '../shared/index.ts';
+import { binomialTest, fisherExact, mannWhitney, shareTest, shuffledRanks, signedRank } from './index.ts';
+
+describe('Fisher’s exact test of many groups', () => {
+  test('twelve groups of eight, as often as shuffles make so unlikely a table', () => {
+    const counts = [0, 1, 2, 2, 3, 4, 4, 5, 6, 6, 7, 8];
+    const exact = fisherExact(counts.map((up) => [up, 8 - up]));
+    if (!exact.defined) throw new Error(exact.reason);
+    const chance = chanceFrom(3);
+    const all = counts.flatMap((up) => [...Array<number>(up).fill(1), ...Array<number>(8 - up).fill(0)]);
+    const choose = [1, 8, 28, 56, 70, 56, 28, 8, 1];
+    const likely = (ups: readonly number[]): number =>
+      ups.reduce((sum, up) => sum + Math.log(choose[up]!), 0);
+    const own = likely(counts);
+    let asUnlikely = 0;
+    for (let draw = 0; draw < 4000; draw += 1) {
+      const dealt = shuffled(all, chance);
+      const ups = counts.map((_, group) =>
+        dealt.slice(group * 8, group * 8 + 8).reduce((sum, up) => sum + up, 0),
+      );
+      if (likely(ups) <= own + 1e-9) asUnlikely += 1;
+    }
+    expect(Math.abs(exact.value - asUnlikely / 4000)).toBeLessThan(
+      4 * Math.sqrt(Math.max(exact.value, 0.001) / 4000),
+    );
+  });
+
+  test('a table of columns is that of its rows', () => {
+    const table = [
+      [3, 1, 0],
+      [1, 4, 2],
+    ];
+    const turned = [0, 1, 2].map((column) => table.map((row) => row[column]!));
+    expect(fisherExact(turned)).toEqual(fisherExact(table));
+  });
+});
+
+test('equal differences of decimal readings tie, whatever binary fractions make of them', () => {
+  const found = signedRank([
+    [5, 5.1],
+    [6.2, 6.3],
+    [7.1, 7.2],
+    [8.3, 8.2],
+  ]);
+  expect(found).toMatchObject({ defined: true, value: { v: 7.5, isExact: false } });
+});
+
+describe('ranks shuffled between groups', () => {
+  test('two groups without ties: the exact test of Mann and Whitney', () => {
+    const [first, second] = [
+      [1, 4, 6, 9],
+      [3, 8, 11, 12, 14],
+    ];
+    const ranks = shuffledRanks([first!, second!], 1);
+    const exact = mannWhitney(first!, second!);
+    if (!ranks.defined || !exact.defined) throw new Error('defined');
+    expect(ranks.value.p).toBeCloseTo(exact.value.p, 10);
+    expect(ranks.value.isExact).toBe(true);
+  });
+
+  test('three groups of scores: about 5 of 100 below 0.05 when nothing differs', () => {
+    const chance = chanceFrom(12);
+    let below = 0;
+    for (let time = 0; time < 200; time += 1) {
+      const groups = [4, 5, 4].map((n) => Array.from({ length: n }, () => chance.integer(1, 4)));
+      const found = shuffledRanks(groups, time);
+      if (found.defined && found.value.p < 0.05) below += 1;
+    }
+    expect(below).toBeLessThan(22);
+  });
+});
+
+describe('a share over pots', () => {
+  test('equal pots: the t test of their shares', () => {
+    const found = shareTest(
+      [3, 5, 4, 2].map((up) => ({ up, sown: 5 })),
+      0.9,
+    );
+    // Shares 0.6, 1, 0.8, 0.4: mean 0.7, SD 0.2582, error 0.1291.
+    expect(found).toMatchObject({ defined: true, value: { share: 0.7, df: 3 } });
+    expect(found.defined && found.value.t).toBeCloseTo(-1.5492, 4);
+    expect(shareTest([{ up: 3, sown: 5 }], 0.9)).toEqual({ defined: false, reason: 'seeds-share-pots' });
+    expect(
+      shareTest(
+        [
+          { up: 5, sown: 5 },
+          { up: 5, sown: 5 },
+        ],
+        0.9,
+      ),
+    ).toEqual({ defined: false, reason: 'no-spread' });
+  });
+
+  test('seeds of one pot that share a fate raise no more false alarms; taken one by one they do', () => {
+    const chance = chanceFrom(5);
+    const [rate, classes] = [0.7, 600];
+    let [byPot, bySeed] = [0, 0];
+    for (let time = 0; time < classes; time += 1) {
+      const pots = Array.from({ length: 10 }, () => {
+        const ofPot = Math.min(1, Math.max(0, rate + 0.25 * chance.normal()));
+        return { sown: 6, up: Array.from({ length: 6 }, () => chance.happens(ofPot)).filter(Boolean).length };
+      });
+      const up = pots.reduce((sum, pot) => sum + pot.up, 0);
+      const [pot, seed] = [shareTest(pots, 0.68), binomialTest(up, 60, 0.68)];
+      if (pot.defined && pot.value.p < 0.05) byPot += 1;
+      if (seed.defined && seed.value < 0.05) bySeed += 1;
+    }
+    expect(byPot / classes).toBeLessThan(0.08);
+    expect(bySeed / classes).toBeGreaterThan(0.1);
+  });
+});

@@ -19,12 +19,11 @@ export {
   readTidy,
   type TidyResult,
 } from './read-tidy.ts';
+export { type Counting, COUNTINGS } from './counting.ts';
 export { type LookOver, lookOver } from './look-over.ts';
 export {
   COLUMN_ROLES,
   type ColumnRole,
-  type Counting,
-  COUNTINGS,
   readMapped,
   TABLE_SHAPES,
   type TableMapping,

@@ -1,6 +1,7 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { dateOf, type DateOrder, isEmptyText, plainNumber, stateOf } from './foreign-cells.ts';
 import { MOST_ROW_PROBLEMS, type RowProblem } from './cells.ts';
+import { addUp, type Counting } from './counting.ts';
 import type { VariableKind } from './model.ts';
 import { type TidyResult, readTidy } from './read-tidy.ts';
 import { sizeProblems } from './table-size.ts';
@@ -26,10 +27,6 @@ export const COLUMN_ROLES = [
   'state',
 ] as const;
 export type ColumnRole = (typeof COLUMN_ROLES)[number];
-
-/** What a count of a check says: how many there are by then, or how many are new since the check before. */
-export const COUNTINGS = ['so_far', 'new'] as const;
-export type Counting = (typeof COUNTINGS)[number];
 
 /** How to read a foreign table as an experiment. Columns are counted from 0. */
 export interface TableMapping {
@@ -137,29 +134,11 @@ export function readMapped(
     });
   }
   if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
-  if (mapping.variable.kind === 'count' && mapping.counting === 'new') addUp(tidy);
+  if (mapping.variable.kind === 'count' && mapping.counting === 'new') addUp(tidy, HEADER);
   const result = readTidy(tidy, name);
   return result.ok
     ? result
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
-}
-
-const [UNIT, OBSERVED, VALUE, ENTERED] = (['unit', 'observed', 'value', 'entered'] as const).map((name) =>
-  HEADER.indexOf(name),
-) as [number, number, number, number];
-
-/** Makes counts of what is new at each check of a unit into counts of what there is by then. */
-function addUp(tidy: readonly string[][]): void {
-  const sofar = new Map<string, number>();
-  const [, ...rows] = tidy;
-  for (const row of rows.sort((a, b) => ((a[OBSERVED] as string) < (b[OBSERVED] as string) ? -1 : 1))) {
-    const unit = row[UNIT] as string;
-    const total = (sofar.get(unit) ?? 0) + Number(row[VALUE]);
-    sofar.set(unit, total);
-    if (row[VALUE] === '') continue;
-    row[VALUE] = String(total);
-    row[ENTERED] = String(total);
-  }
 }
 
 /** A row with one bad date has a problem in each of its pots; it is said once. */

@@ -21,11 +21,11 @@ export function LookedOver({ experiment, name }: { experiment: ExchangedExperime
           others out.
         </p>
       )}
+      <p className="quiet">
+        {variable.kind === 'count' ? `${name}, all pots together` : `Mean ${name} of the pots`}, by day:
+      </p>
       <div className="map-scroll" tabIndex={0} role="region" aria-label="What it would look like">
         <table className="data-table">
-          <caption>
-            {variable.kind === 'count' ? `${name}, all pots together` : `Mean ${name} of the pots`}, by day
-          </caption>
           <thead>
             <tr>
               <th scope="col">Treatment</th>

@@ -13,7 +13,7 @@ export default defineConfig({
   forbidOnly: true,
   // Generous: a slow machine makes a test late, not wrong.
   timeout: 180_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   reporter: [
     ['list'],
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.build/playwright.json' }],

@@ -55,21 +55,31 @@ export const READING_BY_ID = `SELECT ${READING_COLUMNS} FROM reading r WHERE r.i
 export const READING_OF_EXPERIMENT = `
   SELECT ${READING_COLUMNS} FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.id = ? AND u.experiment_id = ?`;
 
-/** Readings of some units on a day, and of the last day before it on which each unit and variable was read. */
-export const RECENT_READINGS = `
+/** Every variable of some units, each with its readings of one day; joined in this order, or all days are gone through. */
+const READINGS_ON = (day: string): string => `
   SELECT ${READING_COLUMNS}
-  FROM (
-    SELECT u.id AS unit_id, v.id AS variable_id, (
-      SELECT r.observed_on FROM reading r FORCE INDEX (ix_reading_unit)
-      WHERE r.unit_id = u.id AND r.variable_id = v.id AND r.observed_on < ?
-        AND NOT ${IS_SUPERSEDED} AND ${SET_ASIDE} IS NULL
-      ORDER BY r.observed_on DESC LIMIT 1
-    ) AS day
-    FROM unit u JOIN variable v ON v.experiment_id = u.experiment_id WHERE u.id IN (?)
-  ) last
-  JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = last.unit_id AND r.variable_id = last.variable_id
-    AND (r.observed_on = last.day OR r.observed_on = ?)
-  ORDER BY r.recorded_at, r.id`;
+  FROM unit u STRAIGHT_JOIN variable v ON v.experiment_id = u.experiment_id
+  STRAIGHT_JOIN reading r FORCE INDEX (ix_reading_unit)
+    ON r.unit_id = u.id AND r.variable_id = v.id AND r.observed_on = ${day}
+  WHERE u.id IN (?)`;
+
+/** The last day before one on which a unit was read and the reading counts. */
+const LAST_DAY_BEFORE = `(
+  SELECT l.observed_on FROM reading l FORCE INDEX (ix_reading_unit)
+  WHERE l.unit_id = u.id AND l.variable_id = v.id AND l.observed_on < ?
+    AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = l.id)
+    AND NOT EXISTS (SELECT 1 FROM set_aside s WHERE s.reading_id = l.id AND s.lifted_at IS NULL)
+  ORDER BY l.observed_on DESC LIMIT 1)`;
+
+/**
+ * Readings of some units on a day, and of the last day before it on which each unit and variable was read.
+ * Parameters: day, units, day, units.
+ */
+export const RECENT_READINGS = `
+  (${READINGS_ON(LAST_DAY_BEFORE)})
+  UNION ALL
+  (${READINGS_ON('?')})
+  ORDER BY recordedAt, id`;
 
 /** A row as it crosses the wire, with what was made of it since. */
 export function readingView(

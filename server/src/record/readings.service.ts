@@ -65,7 +65,7 @@ export class ReadingsService {
   /** Readings of some units on a day, and of the last day before it that each was read. */
   async recent(unitIds: readonly string[], day: string): Promise<ReadingView[]> {
     if (unitIds.length === 0) return [];
-    const rows = await this.source.query<ReadingRow[]>(RECENT_READINGS, [day, unitIds, day]);
+    const rows = await this.source.query<ReadingRow[]>(RECENT_READINGS, [day, unitIds, day, unitIds]);
     return rows.map(wholeReadingView);
   }
 

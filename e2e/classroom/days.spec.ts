@@ -9,7 +9,6 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   teacher: page,
   browser,
 }) => {
-  test.setTimeout(120_000);
   const { code, experimentId } = await makeSchool(page, {
     sowedOn: null,
     plan: { replicates: 2, alsoRead: ['leaves'] },
@@ -95,7 +94,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await openStage(page, 'Record');
   await expect(page.getByRole('button', { name: /^Pot 1, .*, 2\.0 cm$/ })).toBeVisible();
   await tablet.getByRole('button', { name: 'It looks dead' }).click();
-  await expect(page.getByRole('button', { name: /^Pot 3, .*, dead$/ })).toBeVisible({ timeout: 2500 });
+  await expect(page.getByRole('button', { name: /^Pot 3, .*, dead$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Pot 1, / }).click();
   await page.getByRole('button', { name: 'History' }).click();
   const readings = await (

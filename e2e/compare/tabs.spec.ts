@@ -21,7 +21,6 @@ async function openCompare(page: Page, question: string): Promise<void> {
 test('every tab of a crossed experiment says something, at the oldest and youngest level, and is accessible', async ({
   demo: page,
 }) => {
-  test.setTimeout(120_000);
   await openCompare(page, CROSSED);
   const expected = {
     Answer: /evening lamp were/i,

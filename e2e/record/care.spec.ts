@@ -125,7 +125,7 @@ test('progress is live by team, and a closed day takes nothing more from student
   await tablet.getByRole('button', { name: 'Ada' }).click();
   await tablet.getByRole('button', { name: /^1 / }).click();
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
-  await expect(page.getByText('1 of 10').first()).toBeVisible({ timeout: 2500 });
+  await expect(page.getByText('1 of 10').first()).toBeVisible();
   await expect(page.getByText('Ada', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Close this day' }).click();
   await expect(page.getByRole('button', { name: 'Open this day again' })).toBeVisible();

@@ -9,7 +9,6 @@ const SIXTY = {
 test('sixty pots are typed down the sheet, with keys, corrections, fill down and a pasted block', async ({
   teacher: page,
 }) => {
-  test.setTimeout(120_000);
   const origin = new URL(page.url()).origin;
   const { experimentId } = await makeSchool(page, { plan: { alsoRead: ['leaves', 'stage'], ...SIXTY } });
   await page.goto(`${origin}/experiments/${experimentId}/record?view=sheet`);

@@ -54,7 +54,7 @@ const health = async (): Promise<number | undefined> =>
 
 test('start: an address, a demo sign-in that works, and answers', async () => {
   running = start();
-  await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+  await expect.poll(running.output, { timeout: 150_000 }).toContain('Stop with Ctrl-C');
   expect(running.output()).toContain(`Bright Sprout is ready: http://127.0.0.1:${port}`);
   const [, email, password] = /^Sign in: (\S+) \/ (\S+)$/m.exec(running.output()) ?? [];
   expect(await health()).toBe(200);
@@ -92,7 +92,7 @@ test('a run that was killed is cleaned up by the next, and nothing is lost', asy
   await ended(running.child);
   expect(leftRunning()).toHaveLength(1);
   running = start();
-  await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+  await expect.poll(running.output, { timeout: 150_000 }).toContain('Stop with Ctrl-C');
   expect(running.output()).toContain(`/ ${password}`);
   expect(running.output()).not.toContain('building');
   expect(leftRunning()).toHaveLength(1);
@@ -102,7 +102,7 @@ test('a database that ends by itself is started again', async () => {
   const pid = Number(readFileSync(join(folder, 'mariadb', 'server.pid'), 'utf8'));
   process.kill(pid, 'SIGKILL');
   await expect.poll(running.output).toContain('starting it again');
-  await expect.poll(health, { timeout: 20_000 }).toBe(200);
+  await expect.poll(health, { timeout: 60_000 }).toBe(200);
 });
 
 test('a server that is killed is started again, also a second time', async () => {
@@ -112,7 +112,7 @@ test('a server that is killed is started again, also a second time', async () =>
     };
     process.kill(server.pid, 'SIGKILL');
     await expect
-      .poll(() => running.output().split('the server runs again').length, { timeout: 30_000 })
+      .poll(() => running.output().split('the server runs again').length, { timeout: 90_000 })
       .toBe(time + 2);
     expect(await health()).toBe(200);
   }
@@ -134,7 +134,7 @@ test('a backup of an older version that was put back is brought up to date', asy
   running.child.kill('SIGINT');
   await ended(running.child);
   running = start();
-  await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+  await expect.poll(running.output, { timeout: 150_000 }).toContain('Stop with Ctrl-C');
   expect(sql("SHOW TABLES LIKE 'upload_part'")).toContain('upload_part');
   expect(await health()).toBe(200);
 });
@@ -145,7 +145,7 @@ test('lost passwords of the database are made anew, and what is there stays', as
   for (const content of ['', '{"root":']) {
     writeFileSync(join(folder, 'database-secrets.json'), content);
     running = start();
-    await expect.poll(running.output, { timeout: 50_000 }).toContain('Stop with Ctrl-C');
+    await expect.poll(running.output, { timeout: 150_000 }).toContain('Stop with Ctrl-C');
     expect(running.output()).toContain('new ones are made');
     expect(await health()).toBe(200);
     if (content !== '') break;

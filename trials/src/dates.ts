@@ -49,7 +49,7 @@ export async function tryDates(args: readonly string[]): Promise<number> {
         '--reporter',
         'list',
         '--timeout',
-        '60000',
+        '180000',
         ...specs,
       ],
       { cwd: ROOT, env: { ...process.env, FAKETIME_DONT_FAKE_MONOTONIC: '1', E2E_OTHER_DATE: moment } },

@@ -38,6 +38,8 @@ export interface ComparisonInput {
   readonly by?: GroupBy;
   /** Values are ordered steps, as stages are, without a distance between them: they are compared by their ranks. */
   readonly isOrdinal?: boolean;
+  /** Values count seeds that are up: none of them is not up. */
+  readonly countsSeeds?: boolean;
 }
 
 /** The questions of a crossed design, sorted by treatment or by one of its factors; none for other ways of sorting. */
@@ -75,7 +77,13 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     ? rankedPairs(input.treatments, groups)
     : (questions.factors.find((question) => by === `factor-${question.factor}`)?.pairs ??
       pairsBy(input.treatments, groups, structure, fit));
-  const fates = fatesOf(input.treatments, input.units, findings, input.day);
+  const fates = fatesOf(
+    input.treatments,
+    input.units,
+    findings,
+    input.day,
+    input.countsSeeds ? (finding) => finding.value !== 0 : undefined,
+  );
   const curves = unitCurves(input.units, findings, input.rule);
   return {
     day: input.day,

@@ -165,6 +165,15 @@ describe('comparing treatments on a day', () => {
   });
 });
 
+test('a count of no seeds is not up', () => {
+  const entries = FULL.map(([unit]) => [unit, unit < 5 ? 0 : 3] as Entry);
+  const input = { treatments: TREATMENTS, units: UNITS, readings: readings(entries), day: calendarDay(DAY) };
+  const counted = compareTreatments({ ...input, rule: 'only-up', countsSeeds: true }).fates;
+  const control = counted.groups.find((fate) => fate.groupId === 'a');
+  expect([control?.looked, control?.cameUp]).toEqual([4, 0]);
+  expect(counted.up.defined && counted.up.value.p).toBeLessThan(0.01);
+});
+
 test('ordered scores are compared by their ranks, without an interval', () => {
   const stages = FULL.map(([unit]) => [unit, unit < 5 ? 1 : unit < 9 ? 3 : 2] as Entry);
   const found = compareTreatments({

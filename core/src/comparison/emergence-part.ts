@@ -19,6 +19,7 @@ import {
   shuffledRanks,
   type Wait,
 } from '../statistics/index.ts';
+import { evenlyShared } from './fates.ts';
 import type { Design } from './grouping.ts';
 import { chiSquareLine, lineOf, testLine, type TestOutcome } from './test-line.ts';
 import type { Comparison, ComparedUnit } from './types.ts';
@@ -111,7 +112,13 @@ export function emergencePart(
     groups,
     units: found,
     logRank: chiSquareLine('log_rank', logRank(waits)),
-    share: comparison.fates.up,
+    share: evenlyShared(
+      comparison.groups.map(({ groupId }) => {
+        const own = found.filter((one) => one.groupId === groupId && !one.isLost);
+        const up = own.filter((one) => one.upAt !== null).length;
+        return [up, own.length - up];
+      }),
+    ),
     speed: speedTest(waits),
     packetRate,
     seedsSharePots: design.units.some((unit) => (unit.seedsSown ?? 1) > 1),

@@ -8,12 +8,14 @@ import type { ComparedGroup, ComparedUnit, Fate, Fates } from './types.ts';
  * What became of the units of each group by a day: dead, never up, or neither, over units that anybody looked at and
  * that were not removed. Shares are compared by Fisher's exact test (Freeman and Halton 1951 for more than two groups).
  * @param findings of each unit in day order
+ * @param isUp whether a finding of state "up" is of something up: a count of no seeds is not
  */
 export function fatesOf(
   groups: readonly ComparedGroup[],
   units: readonly ComparedUnit[],
   findings: ReadonlyMap<string, readonly UnitDay[]>,
   day: CalendarDay,
+  isUp: (finding: UnitDay) => boolean = () => true,
 ): Fates {
   const found = groups.map(({ id }): Fate => {
     const fate = { groupId: id, looked: 0, cameUp: 0, dead: [] as number[], notUp: [] as number[] };
@@ -25,7 +27,7 @@ export function fatesOf(
       const last = seen.at(-1);
       if (!last || last.state === 'removed') continue;
       const isDead = last.state === 'dead';
-      const wasUp = isDead || seen.some((finding) => finding.state === 'up');
+      const wasUp = isDead || seen.some((finding) => finding.state === 'up' && isUp(finding));
       fate.looked += 1;
       if (wasUp) fate.cameUp += 1;
       else fate.notUp.push(unit.number);
@@ -35,12 +37,13 @@ export function fatesOf(
   });
   return {
     groups: found,
-    dead: shareTest(found.map((fate) => [fate.dead.length, fate.cameUp - fate.dead.length])),
-    up: shareTest(found.map((fate) => [fate.cameUp, fate.notUp.length])),
+    dead: evenlyShared(found.map((fate) => [fate.dead.length, fate.cameUp - fate.dead.length])),
+    up: evenlyShared(found.map((fate) => [fate.cameUp, fate.notUp.length])),
   };
 }
 
-function shareTest(table: readonly (readonly number[])[]): TestOutcome {
+/** Whether chance could have shared out the one and the other between the groups so. */
+export function evenlyShared(table: readonly (readonly number[])[]): TestOutcome {
   return lineOf(fisherExact(table), (p) => testLine('fisher_exact', p));
 }
 

@@ -69,6 +69,7 @@ export class ComparisonService {
       design: known.design,
       by,
       isOrdinal: variable.kind === 'score',
+      countsSeeds: variable.name === 'seeds up',
     });
     const words = comparisonWords({
       comparison,

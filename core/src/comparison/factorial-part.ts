@@ -8,11 +8,10 @@ import {
   spearman,
   type SquaresType,
 } from '../statistics/index.ts';
-import { type Design, grouped } from './grouping.ts';
-import { fitted } from './pairs.ts';
-import { structureOf } from './structure.ts';
+import type { Design } from './grouping.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
 import type { Comparison } from './types.ts';
+import { weightedUnits } from './weighted-units.ts';
 
 /** A crossed design, or a design in blocks, analysed term by term. */
 export interface FactorialPart {
@@ -40,28 +39,9 @@ export interface CellMean {
 /** Value against amount. */
 export type Dose = Line & { readonly rank: TestOutcome };
 
-/** The values of the compared units with their levels and blocks. */
-function unitsOfDesign(comparison: Comparison, design: Design) {
-  const units = new Map(design.units.map((unit) => [unit.id, unit]));
-  const levels = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));
-  const blocks = [...new Set(design.units.map((unit) => unit.block))];
-  return comparison.groups.flatMap((group) =>
-    group.points.flatMap(({ unitId, value }) => {
-      const unit = units.get(unitId);
-      const own = unit && levels.get(unit.treatmentId);
-      return own ? [{ value, levels: own, block: blocks.indexOf(unit.block) }] : [];
-    }),
-  );
-}
-
 /** The analysis of variance of a crossed design or of blocks, weighted as the model of the design is. */
 export function factorial(comparison: Comparison, design: Design, type: SquaresType): Outcome<FactorialPart> {
-  const { groups, units: sorted } = grouped(design, 'treatment');
-  const fit = fitted(comparison.groups, structureOf(design, 'treatment', groups, sorted));
-  const units = unitsOfDesign(comparison, design).map((unit, index) => ({
-    ...unit,
-    weight: (fit.defined ? fit.value.weights[index] : undefined) ?? 1,
-  }));
+  const { units } = weightedUnits(comparison.groups, design);
   const hasBlocks = new Set(units.map((unit) => unit.block)).size > 1;
   if (design.factors.length === 0) return notDefined('not-crossed');
   if (design.factors.length < 2 && !hasBlocks) return notDefined('not-crossed');
@@ -89,7 +69,7 @@ export function factorial(comparison: Comparison, design: Design, type: SquaresT
 export function cells(comparison: Comparison, design: Design): CellMean[] {
   if (design.factors.length < 2) return [];
   const byKey = new Map<string, { levels: readonly number[]; values: number[] }>();
-  for (const { levels, value } of unitsOfDesign(comparison, design)) {
+  for (const { levels, value } of weightedUnits(comparison.groups, design).units) {
     const key = levels.join('.');
     const cell = byKey.get(key) ?? { levels, values: [] };
     cell.values.push(value);
@@ -107,7 +87,7 @@ export function dose(comparison: Comparison, design: Design): Outcome<Dose> {
   const levels = design.factors[0]?.levels ?? [];
   const amounts = new Set(levels.flatMap((level) => level.amount ?? []));
   if (levels.some((level) => level.amount === null) || amounts.size < 3) return notDefined('too-few-points');
-  const points = unitsOfDesign(comparison, design).map((unit): [number, number] => [
+  const points = weightedUnits(comparison.groups, design).units.map((unit): [number, number] => [
     levels[unit.levels[0] ?? 0]?.amount ?? 0,
     unit.value,
   ]);

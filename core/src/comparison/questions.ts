@@ -1,7 +1,8 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { ALPHA, factorialAnova, type FittedDesign } from '../statistics/index.ts';
 import { type Design, grouped } from './grouping.ts';
-import { fitted, pairsBy, unitsOf } from './pairs.ts';
+import { fitted, pairsBy } from './pairs.ts';
+import { weightedUnits } from './weighted-units.ts';
 import { type Structure, structureOf } from './structure.ts';
 import { testLine, type TestOutcome } from './test-line.ts';
 import type { FactorQuestion, Together, TreatmentGroup } from './types.ts';
@@ -127,17 +128,12 @@ function togetherTest(
   design: Design,
   groups: readonly TreatmentGroup[],
 ): Outcome<{ p: number; f: number; df: number; errorDf: number; factors: string[] }> {
-  const names = grouped(design, 'treatment');
-  const structure = structureOf(design, 'treatment', names.groups, names.units);
-  const fit = fitted(groups, structure);
+  const { fit, units } = weightedUnits(groups, design);
   if (!fit.defined) return fit;
-  const units = unitsOf(groups, structure).map(({ value, cell, block }, index) => ({
-    value,
-    levels: design.treatments[cell]?.levels ?? [],
-    block: fit.value.hasBlocks ? block : 0,
-    weight: fit.value.weights[index] ?? 1,
-  }));
-  const found = factorialAnova(units, 'II');
+  const found = factorialAnova(
+    fit.value.hasBlocks ? units : units.map((unit) => ({ ...unit, block: 0 })),
+    'II',
+  );
   if (!found.defined) return found;
   const { together, terms, errorDf } = found.value;
   if (!together.defined) return together;

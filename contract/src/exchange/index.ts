@@ -5,6 +5,8 @@ import { OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
 
 export {
   MappedVariablePart,
+  MeantWordPart,
+  MeantZerosPart,
   OpenFileRequest,
   OpenTableRequest,
   SheetView,

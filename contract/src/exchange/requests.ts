@@ -5,12 +5,21 @@ import {
   type Counting,
   COUNTINGS,
   type DateOrder,
+  type MappedVariable,
+  type MeantWord,
+  type MeantZeros,
+  MOST_MEANT_WORDS,
   MOST_TABLE_COLUMNS,
+  MOST_VARIABLES,
   TABLE_SHAPES,
   type TableMapping,
   type TableShape,
   VARIABLE_KINDS,
   type VariableKind,
+  WORD_MEANINGS,
+  type WordMeaning,
+  ZERO_MEANINGS,
+  type ZeroMeaning,
 } from '@bright-sprout/core/exchange';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import {
@@ -23,7 +32,7 @@ import {
   Length,
   MaxLength,
 } from 'class-validator';
-import { IsCalendarDay, Nested, Trimmed } from '../shared/index.ts';
+import { IsCalendarDay, Nested, NestedList, Trimmed } from '../shared/index.ts';
 import { UploadPart } from '../uploads/index.ts';
 
 /** A file to open as an experiment: a tidy CSV, or a bundle. */
@@ -44,7 +53,11 @@ export class SheetView {
 }
 
 /** What the values of a table are. */
-export class MappedVariablePart {
+export class MappedVariablePart implements MappedVariable {
+  @IsString()
+  @MaxLength(200)
+  source: string;
+
   @Trimmed()
   @Length(1, 60, { message: 'Say what was read in up to 60 characters.' })
   name: string;
@@ -55,6 +68,29 @@ export class MappedVariablePart {
   @Trimmed()
   @MaxLength(20)
   unit: string;
+
+  /** Whether counts are of what there is by then, or of what is new at each check. */
+  @IsIn(COUNTINGS)
+  counting: Counting;
+}
+
+/** What one word in place of a value says. */
+export class MeantWordPart implements MeantWord {
+  @IsString()
+  @MaxLength(60)
+  word: string;
+
+  @IsIn(WORD_MEANINGS)
+  meaning: WordMeaning;
+}
+
+/** What heights of 0 say, before the first that is more and after it. */
+export class MeantZerosPart implements MeantZeros {
+  @IsIn(ZERO_MEANINGS)
+  before: ZeroMeaning;
+
+  @IsIn(ZERO_MEANINGS)
+  after: ZeroMeaning;
 }
 
 /** How to read a foreign table. */
@@ -70,12 +106,16 @@ export class TableMappingPart implements TableMapping {
   @IsBoolean()
   hasTreatmentRow: boolean;
 
-  @Nested(() => MappedVariablePart)
-  variable: MappedVariablePart;
+  @ArrayMaxSize(MOST_VARIABLES)
+  @NestedList(() => MappedVariablePart)
+  variables: MappedVariablePart[];
 
-  /** Whether counts are of what there is by then, or of what is new at each check. */
-  @IsIn(COUNTINGS)
-  counting: Counting;
+  @ArrayMaxSize(MOST_MEANT_WORDS)
+  @NestedList(() => MeantWordPart)
+  words: MeantWordPart[];
+
+  @Nested(() => MeantZerosPart)
+  zeros: MeantZerosPart;
 
   @IsIn(DATE_ORDERS)
   dateOrder: DateOrder;

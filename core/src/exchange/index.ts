@@ -9,8 +9,18 @@ export {
   VARIABLE_KINDS,
   type VariableKind,
 } from './model.ts';
-export { DATE_ORDERS, type DateOrder } from './foreign-cells.ts';
+export { DATE_ORDERS, type DateOrder } from './foreign-dates.ts';
+export {
+  type MeantWord,
+  type MeantZeros,
+  WORD_MEANINGS,
+  type WordMeaning,
+  ZERO_MEANINGS,
+  type ZeroMeaning,
+} from './foreign-words.ts';
+export { MOST_VARIABLES } from './plan-collector.ts';
 export { guessMapping } from './guess-mapping.ts';
+export { variablesIn } from './guess-variables.ts';
 export {
   MOST_CELL_CHARACTERS,
   MOST_CELLS,
@@ -20,13 +30,25 @@ export {
   type TidyResult,
 } from './read-tidy.ts';
 export { type Counting, COUNTINGS } from './counting.ts';
-export { type LookOver, lookOver } from './look-over.ts';
+export {
+  type Course,
+  coursesOf,
+  type Doubled,
+  doubledOf,
+  type Gap,
+  gapOf,
+  tellingApart,
+} from './look-over.ts';
 export {
   COLUMN_ROLES,
   type ColumnRole,
-  readMapped,
+  type MappedVariable,
+  MOST_MEANT_WORDS,
   TABLE_SHAPES,
   type TableMapping,
   type TableShape,
-} from './table-mapping.ts';
+} from './mapping.ts';
+export type { ZeroCount, ZerosFound } from './meant-zeros.ts';
+export { type MappedResult, readMapped, type TakenAs } from './read-mapped.ts';
+export { type FoundWord, wordsIn } from './words-in.ts';
 export { tidyParts, type TidyRowParts, writeTidy } from './write-tidy.ts';

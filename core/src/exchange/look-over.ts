@@ -1,60 +1,136 @@
-import type { ExchangedExperiment } from './model.ts';
+import { daysBetween } from '../shared/index.ts';
+import type { TableMapping } from './mapping.ts';
+import type { ExchangedExperiment, ExchangedVariable } from './model.ts';
+import { readMapped } from './read-mapped.ts';
 
-/** What a table would make, to be looked at before it is opened. */
-export interface LookOver {
+/** What a table would make of one variable, to be looked at before it is opened. */
+export interface Course {
+  readonly variable: ExchangedVariable;
+  readonly days: readonly string[];
   /** Mean over the pots of each treatment that were read, by day; counts are added up over pots instead. */
   readonly rows: readonly { readonly treatment: string; readonly values: readonly (number | null)[] }[];
-  readonly days: readonly string[];
-  /** Pots with several values on one day, which would count by their mean; one of them as an example. */
-  readonly doubled: number;
-  readonly example: {
-    readonly unit: string;
-    readonly day: string;
-    readonly values: readonly number[];
-  } | null;
 }
 
-const MOST_DAYS = 8;
+/** Pots with several values of one variable on one day, which count by their mean. */
+export interface Doubled {
+  readonly pots: number;
+  readonly variable: ExchangedVariable;
+  readonly unit: string;
+  readonly day: string;
+  readonly values: readonly number[];
+}
 
-/** Looks over an experiment of one variable before it is kept: its course by treatment, and what would be averaged. */
-export function lookOver(experiment: ExchangedExperiment): LookOver {
-  const isCount = experiment.variables[0]?.kind === 'count';
-  const byUnitDay = new Map<string, number[]>();
-  for (const { unit, observedOn, value } of experiment.readings) {
-    if (value === null) continue;
-    const key = `${unit} ${observedOn}`;
-    byUnitDay.set(key, [...(byUnitDay.get(key) ?? []), value]);
+/** Two days of reading that are next to each other and far apart. */
+export interface Gap {
+  readonly from: string;
+  readonly to: string;
+  readonly days: number;
+}
+
+const MOST_DAYS_SHOWN = 8;
+const FAR_APART_DAYS = 400;
+const MOST_ROWS_TRIED = 2000;
+
+/** The course of each variable by treatment, at a few of its days. */
+export function coursesOf(experiment: ExchangedExperiment): Course[] {
+  return experiment.variables.map((variable, index) => {
+    const values = valuesByUnitDay(experiment, index);
+    const days = pickedOf([...new Set([...values.values()].map(({ day }) => day))].sort());
+    const average = variable.kind === 'count' ? sumOf : meanOf;
+    const rows = experiment.treatments.map(({ name }, at) => {
+      const units = experiment.units.flatMap((unit, place) => (unit.treatment === at ? [place] : []));
+      return { treatment: name, values: days.map((day) => valueOf(units, day, values, average)) };
+    });
+    return { variable, days, rows };
+  });
+}
+
+/** Pots with several values of one variable on one day; undefined when there are none. */
+export function doubledOf(experiment: ExchangedExperiment): Doubled | undefined {
+  for (const [index, variable] of experiment.variables.entries()) {
+    const doubled = [...valuesByUnitDay(experiment, index).values()].filter((own) => own.values.length > 1);
+    const [first] = doubled;
+    if (!first) continue;
+    return {
+      pots: new Set(doubled.map(({ unit }) => unit)).size,
+      variable,
+      unit: String(experiment.units[first.unit]?.number ?? ''),
+      day: first.day,
+      values: first.values,
+    };
   }
-  const all = [...new Set(experiment.readings.map((reading) => reading.observedOn))].sort();
-  const days = all.length <= MOST_DAYS ? all : pickedOf(all);
-  const rows = experiment.treatments.map((treatment, index) => ({
-    treatment: treatment.name,
-    values: days.map((day) => {
-      const means = experiment.units.flatMap((unit, at) => {
-        const own = unit.treatment === index ? byUnitDay.get(`${at} ${day}`) : undefined;
-        return own ? [own.reduce((sum, value) => sum + value, 0) / own.length] : [];
-      });
-      const sum = means.reduce((total, value) => total + value, 0);
-      return means.length === 0 ? null : isCount ? sum : sum / means.length;
-    }),
-  }));
-  const doubled = [...byUnitDay].filter(([, values]) => values.length > 1);
-  const [first] = doubled;
-  const [unit = '', day = ''] = first?.[0].split(' ') ?? [];
-  return {
-    rows,
-    days,
-    doubled: new Set(doubled.map(([key]) => key.split(' ')[0])).size,
-    example: first
-      ? { unit: String(experiment.units[Number(unit)]?.number ?? ''), day, values: first[1] }
-      : null,
-  };
+  return undefined;
+}
+
+/** Columns without a use by which values of one pot and day would be of pots of their own. */
+export function tellingApart(rows: readonly (readonly string[])[], mapping: TableMapping): number[] {
+  const some = rows.slice(0, MOST_ROWS_TRIED);
+  return mapping.roles.flatMap((role, at) => {
+    if (role !== 'ignore') return [];
+    const roles = mapping.roles.map((own, index) => (index === at ? 'replicate' : own));
+    const read = readMapped(some, { ...mapping, roles }, '');
+    return read.ok && !doubledOf(read.experiment) ? [at] : [];
+  });
+}
+
+/** The longest time without a reading, when it is over a year: a year may be mistyped. */
+export function gapOf(experiment: ExchangedExperiment): Gap | undefined {
+  const days = [...new Set(experiment.readings.map(({ observedOn }) => observedOn))].sort();
+  const gaps = days.slice(1).map((to, index) => {
+    const from = days[index] as typeof to;
+    return { from, to, days: daysBetween(from, to) };
+  });
+  const longest = gaps.reduce<Gap | undefined>(
+    (most, gap) => (gap.days > (most?.days ?? 0) ? gap : most),
+    undefined,
+  );
+  return longest && longest.days > FAR_APART_DAYS ? longest : undefined;
+}
+
+interface UnitDay {
+  readonly unit: number;
+  readonly day: string;
+  readonly values: number[];
+}
+
+function valuesByUnitDay(experiment: ExchangedExperiment, variable: number): Map<string, UnitDay> {
+  const found = new Map<string, UnitDay>();
+  for (const reading of experiment.readings) {
+    if (reading.variable !== variable || reading.value === null) continue;
+    const key = `${reading.unit} ${reading.observedOn}`;
+    const known = found.get(key);
+    if (known) known.values.push(reading.value);
+    else found.set(key, { unit: reading.unit, day: reading.observedOn, values: [reading.value] });
+  }
+  return found;
+}
+
+function valueOf(
+  units: readonly number[],
+  day: string,
+  values: ReadonlyMap<string, UnitDay>,
+  average: (values: readonly number[]) => number,
+): number | null {
+  const means = units.flatMap((unit) => {
+    const own = values.get(`${unit} ${day}`)?.values;
+    return own ? [meanOf(own)] : [];
+  });
+  return means.length === 0 ? null : average(means);
+}
+
+function sumOf(values: readonly number[]): number {
+  return values.reduce((total, value) => total + value, 0);
+}
+
+function meanOf(values: readonly number[]): number {
+  return sumOf(values) / values.length;
 }
 
 /** Evenly picked days, the first and the last among them. */
-function pickedOf(days: readonly string[]): string[] {
+function pickedOf(days: readonly string[]): readonly string[] {
+  if (days.length <= MOST_DAYS_SHOWN) return days;
   return Array.from(
-    { length: MOST_DAYS },
-    (_, index) => days[Math.round((index * (days.length - 1)) / (MOST_DAYS - 1))] as string,
+    { length: MOST_DAYS_SHOWN },
+    (_, index) => days[Math.round((index * (days.length - 1)) / (MOST_DAYS_SHOWN - 1))] as string,
   );
 }

@@ -11,6 +11,7 @@ import {
 } from '../shared/index.ts';
 import type { RowReader } from './cells.ts';
 import { type ExchangedReading, type ExchangedVariable, VARIABLE_KINDS, type VariableKind } from './model.ts';
+import { MOST_DAYS } from './foreign-dates.ts';
 import { MOST_VARIABLES, type PlanCollector } from './plan-collector.ts';
 
 const LENGTHS: readonly string[] = LENGTH_UNITS;
@@ -97,7 +98,7 @@ function defaultStep(kind: VariableKind, unit: string): number {
 
 function observationDay(reader: RowReader, sowedOn: CalendarDay | null): CalendarDay | undefined {
   const observed = reader.day('observed');
-  const day = reader.whole('day', 0, 1000);
+  const day = reader.whole('day', 0, MOST_DAYS);
   if (observed === undefined) {
     if (reader.text('observed') !== '') return undefined;
     if (sowedOn !== null && day !== undefined) return addDays(sowedOn, day);

@@ -1,6 +1,7 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { type RowProblem, RowReader } from './cells.ts';
 import { checkCorrections } from './check-corrections.ts';
+import { MOST_DAYS } from './foreign-dates.ts';
 import type { ExchangedExperiment, ExchangedReading } from './model.ts';
 import { PlanCollector } from './plan-collector.ts';
 import { readReading } from './read-reading.ts';
@@ -120,6 +121,6 @@ function sowingDay(reader: RowReader): CalendarDay | undefined {
   const sown = reader.day('sown');
   if (sown !== undefined || reader.text('sown') !== '') return sown;
   const observed = reader.day('observed');
-  const day = reader.whole('day', 0, 1000);
+  const day = reader.whole('day', 0, MOST_DAYS);
   return observed !== undefined && day !== undefined ? addDays(observed, -day) : undefined;
 }

@@ -54,23 +54,23 @@ describe('a foreign table', () => {
         mapping: {
           roles: ['value', 'treatment'],
           control: 'dry',
-          variable: { name: 'weight', kind: 'number' },
+          variables: [{ source: '0', name: 'weight', kind: 'number', counting: 'so_far' }],
         },
       },
     });
   });
 
-  test('says what is wrong by row and column, and cannot be opened until it is mended', () => {
+  test('a word that nobody knows stands in the way until it is said what it means', () => {
     show('weight,group\n4.1,dry\ntall,dry\n6.3,wet');
     expect(openButton().disabled).toBe(true);
     expect(
       screen.getByText('One place needs mending, in the table or in what the columns mean:'),
     ).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('“tall” (1) means'), { target: { value: 'up' } });
     expect(
-      screen
-        .getAllByRole('row')
-        .some((row) => row.textContent === '3weighttalla number, or a word such as "not up" or "dead"'),
-    ).toBe(true);
+      screen.getByText('This gives 3 pots in 2 treatments (dry, wet) and 3 readings of weight.'),
+    ).toBeTruthy();
+    expect(openButton().disabled).toBe(false);
   });
 
   test('a column can be given another meaning, and a length its unit', () => {
@@ -89,5 +89,34 @@ describe('a foreign table', () => {
     expect(
       screen.getByText('This gives 4 pots in 2 treatments (Dry, Wet) and 7 readings of height.'),
     ).toBeTruthy();
+  });
+
+  test('zeros and several things read are asked about, each on its own', async () => {
+    const { sent, opened } = show(
+      'pot,group,date,height,leaves\n1,dry,2026-05-04,0,0\n1,dry,2026-05-08,3,2\n2,wet,2026-05-04,2,1\n2,wet,2026-05-08,0,2',
+    );
+    const before = screen.getByLabelText<HTMLSelectElement>(/^0 before a pot was up/);
+    expect(before.value).toBe('not_up');
+    const after = screen.getByLabelText<HTMLSelectElement>(/^0 after a pot was up/);
+    expect(after.value).toBe('value');
+    fireEvent.change(after, { target: { value: 'dead' } });
+    expect(screen.getAllByLabelText('What was read')).toHaveLength(2);
+    fireEvent.change(screen.getByLabelText('Column leaves is'), { target: { value: 'ignore' } });
+    expect(screen.getAllByLabelText('What was read')).toHaveLength(1);
+    fireEvent.click(openButton());
+    await waitFor(() => expect(opened).toEqual(['new']));
+    expect(sent[0]?.body.mapping).toMatchObject({
+      zeros: { before: 'not_up', after: 'dead' },
+      variables: [{ name: 'height', kind: 'length' }],
+    });
+  });
+
+  test('values that would be averaged name the column that tells them apart', () => {
+    show('pot,group,date,spot,height\n1,a,2026-05-04,x,3\n1,a,2026-05-04,y,5\n2,b,2026-05-04,x,4');
+    expect(screen.getByRole('alert').textContent).toContain(
+      '1 pot has several values of height on one day, which count by their mean: pot 1 on 2026-05-04 has 3.0 cm, 5.0 cm. Column spot tells them apart',
+    );
+    fireEvent.change(screen.getByLabelText('Column spot is'), { target: { value: 'plant' } });
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -89,7 +89,7 @@ async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | Fo
     const sheets = await call(exchangeRoutes.readSheets, { body: await sendFile(bytes) });
     return { id, fileName, sheets };
   }
-  const text = new TextDecoder().decode(bytes);
+  const text = textOf(bytes);
   if (isOurs(text)) {
     return call(exchangeRoutes.openTidy, { params, body: { fileName, ...(await sendFile(bytes)) } });
   }
@@ -98,6 +98,16 @@ async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | Fo
   const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: MOST_TIDY_ROWS + 2 });
   if (data.length < 2) throw emptyTable();
   return { id, fileName, sheets: [{ name: fileName, rows: data }] };
+}
+
+/** The text of a file: UTF-8 or UTF-16, else as older programs of the west write it. */
+function textOf(bytes: Uint8Array): string {
+  if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes);
+  }
 }
 
 /** A tidy table has the columns that one cannot do without; others are mapped by hand. */

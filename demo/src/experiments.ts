@@ -14,11 +14,18 @@ import { classDayFrom, type ExperimentStatus, isClassDay, SCHOOL_DAYS } from '@b
 import {
   addDays,
   type CalendarDay,
+  chanceFrom,
   daysFromTo,
   type LengthScale,
   markText,
 } from '@bright-sprout/core/shared';
-import { growExperiment, type GrowthSetting, type TreatmentEffect } from '@bright-sprout/core/simulate';
+import {
+  classroomFrom,
+  growExperiment,
+  type GrowthSetting,
+  sillPlaceOf,
+  type TreatmentEffect,
+} from '@bright-sprout/core/simulate';
 import { DEMO_TEAMS } from './school.ts';
 
 /** One experiment of the made-up school. */
@@ -111,16 +118,23 @@ export function grownExperiment(
   leaveUnread: readonly number[],
 ): ExchangedExperiment {
   const planned = plannedExperiment(plan, plan.sowOn);
-  const units = planned.units.map((unit) => ({
-    number: unit.number,
-    seeds: plan.seedsPerUnit,
-    effect: (plan.levels[unit.treatment] as DemoPlan['levels'][number]).effect,
-  }));
+  const room = classroomFrom(chanceFrom(plan.seed), plan.scale);
+  const units = planned.units.map((unit) => {
+    const { effect } = plan.levels[unit.treatment] as DemoPlan['levels'][number];
+    const place = sillPlaceOf(unit, planned.containers[unit.container]);
+    return {
+      number: unit.number,
+      seeds: plan.seedsPerUnit,
+      effect: { ...effect, finalHeight: effect.finalHeight * room.growthAt(place) },
+      readerOffMm: room.readerOffMm(unit.number),
+    };
+  });
   const lastDay = days.at(-1);
   const dead = new Set<number>();
   const readings: ExchangedReading[] = [];
   for (const found of growExperiment(setting, units, plan.sowOn, days, plan.seed)) {
     if (dead.has(found.number) || (found.day === lastDay && leaveUnread.includes(found.number))) continue;
+    if (found.day !== lastDay && found.state !== 'dead' && room.isMissed()) continue;
     if (found.state === 'dead') dead.add(found.number);
     readings.push({
       id: '',

@@ -94,7 +94,7 @@ function growing(today: CalendarDay): DemoExperiment {
 }
 
 /** Seed with which one pot stays empty and one plant dies. */
-const GROWING_SEED = 9;
+const GROWING_SEED = 136;
 
 /** Index of the class day on which nobody read: a school trip. */
 const MISSED_DAY = 12;

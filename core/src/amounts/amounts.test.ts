@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { PLAIN_LEVEL, type Plan, startPlan, STARTING_CROPS } from '../design/index.ts';
-import { calendarDay, chanceFrom } from '../shared/index.ts';
+import { PLAIN_LEVEL, type Plan, shareInPot, startPlan, STARTING_CROPS } from '../design/index.ts';
+import { calendarDay, type Chance, chanceFrom } from '../shared/index.ts';
 import {
   depthBy,
   depthChoices,
@@ -18,71 +18,110 @@ import {
 const fromScipy = JSON.parse(
   readFileSync(new URL('../../reference/planning.json', import.meta.url), 'utf8'),
 ) as {
-  overSow: { g: number; k: number; c: number; P: number; seeds: number; chance: number; thinned: number }[];
-  spares: { g: number; k: number; c: number; P: number; spares: number }[];
+  overSow: (Sowing & { seeds: number; chance: number; thinned: number })[];
+  spares: (Sowing & { spares: number })[];
 };
+
+/** A rate, the seeds it rests on, plants a unit, units and the chance wanted. */
+interface Sowing {
+  readonly g: number;
+  readonly n: number | null;
+  readonly k: number;
+  readonly c: number;
+  readonly P: number;
+}
+
+function wishOf({ g, n, k, c, P }: Sowing) {
+  const rate = { share: g, seeds: n, low: null, high: null, source: 'packet' as const };
+  return { groups: [{ crop: 'oat', plants: k, units: c, rate }], plantsPerUnit: k, chance: P };
+}
+
 const OAT = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
 
 describe('seeds', () => {
-  test.each(fromScipy.overSow)('$k plants in $c units at $g with chance $P', ({ g, k, c, P, ...wanted }) => {
-    const found = seedsNeeded({ plants: k, units: c, chance: P, germination: g });
-    expect(found.defined && found.value.seedsPerUnit).toBe(wanted.seeds);
-    expect(found.defined && Math.abs(found.value.chance - wanted.chance)).toBeLessThan(1e-9);
-    expect(found.defined && Math.abs(found.value.thinned - wanted.thinned)).toBeLessThan(
-      1e-9 * wanted.thinned + 1e-12,
-    );
+  test.each(fromScipy.overSow)('$k plants in $c units at $g ($n) with chance $P', (given) => {
+    const found = seedsNeeded(wishOf(given));
+    expect(found.defined && found.value.seedsPerUnit).toBe(given.seeds);
+    expect(found.defined && Math.abs(found.value.chance - given.chance)).toBeLessThan(1e-6);
+    const thinned = found.defined ? found.value.thinned : Number.NaN;
+    expect(Math.abs(thinned - given.thinned)).toBeLessThan(1e-6 * (1 + given.thinned));
   });
 
-  test.each(fromScipy.spares)('spares for $c units of $k at $g', ({ g, k, c, P, spares }) => {
-    const found = sparesNeeded({ plants: k, units: c, chance: P, germination: g }, k);
-    expect(found.defined && found.value.spares).toBe(spares);
+  test.each(fromScipy.spares)('spares for $c units of $k at $g ($n)', (given) => {
+    const found = sparesNeeded(wishOf(given));
+    expect(found.defined && found.value.spares).toBe(given.spares);
   });
 
   test('every seed comes up: as many as plants; none does: said in words', () => {
-    const wish = { plants: 2, units: 12, chance: 0.95, germination: 1 };
-    expect(seedsNeeded(wish)).toEqual({ defined: true, value: { seedsPerUnit: 2, chance: 1, thinned: 0 } });
-    expect(seedsNeeded({ ...wish, germination: 0 })).toEqual({
-      defined: false,
-      reason: 'nothing-germinates',
+    const wish = (g: number) => wishOf({ g, n: null, k: 2, c: 12, P: 0.95 });
+    expect(seedsNeeded(wish(1))).toEqual({
+      defined: true,
+      value: { seedsPerUnit: 2, seeds: 24, chance: 1, thinned: 0 },
     });
-    expect(sparesNeeded({ ...wish, germination: 0 }, 2)).toEqual({
-      defined: false,
-      reason: 'nothing-germinates',
-    });
-    expect(seedsNeeded({ ...wish, germination: 0.001 })).toEqual({
-      defined: false,
-      reason: 'too-many-needed',
-    });
-    expect(sparesNeeded({ ...wish, germination: 0.001 }, 2)).toEqual({
-      defined: false,
-      reason: 'too-many-needed',
-    });
+    for (const answer of [seedsNeeded(wish(0)), sparesNeeded(wish(0))]) {
+      expect(answer).toEqual({ defined: false, reason: 'nothing-germinates' });
+    }
+    for (const answer of [seedsNeeded(wish(0.001)), sparesNeeded(wish(0.001))]) {
+      expect(answer).toEqual({ defined: false, reason: 'too-many-needed' });
+    }
   });
 
-  test('three for one is what a simulation of sowing gives', () => {
+  test('the chance is what classes find whose pots have their own luck, and whose rate was only tested', () => {
     const chance = chanceFrom(7);
-    const tries = 20_000;
-    let all = 0;
-    let thinned = 0;
+    const tries = 6000;
+    const [classes, spread] = [{ all: 0, thinned: 0 }, chanceFrom(11)];
+    const [a, b] = [18, 12];
     for (let index = 0; index < tries; index += 1) {
+      const rate = betaDraw(a, b, spread);
       let isAll = true;
       for (let unit = 0; unit < 6; unit += 1) {
-        const up = [0, 1, 2].filter(() => chance.happens(0.6)).length;
+        const share = shareInPot(rate, chance.normal());
+        const up = [0, 1, 2].filter(() => chance.happens(share)).length;
         isAll = isAll && up >= 1;
-        thinned += Math.max(0, up - 1);
+        classes.thinned += Math.max(0, up - 1);
       }
-      if (isAll) all += 1;
+      if (isAll) classes.all += 1;
     }
-    const found = sowingWith(3, { plants: 1, units: 6, germination: 0.6 });
-    expect(Math.abs(found.chance - all / tries)).toBeLessThan(0.015);
-    expect(Math.abs(found.thinned - thinned / tries)).toBeLessThan(0.06);
+    const found = sowingWith(3, wishOf({ g: a / (a + b), n: a + b, k: 1, c: 6, P: 0.9 }));
+    expect(Math.abs(found.chance - classes.all / tries)).toBeLessThan(0.02);
+    expect(Math.abs(found.thinned - classes.thinned / tries)).toBeLessThan(0.12);
   });
 
-  test('empty units: 12 of two seeds at one half', () => {
-    expect(emptyUnits(2, 12, 0.5)).toEqual({ expected: 3, chanceOfAny: 1 - 0.75 ** 12 });
-    expect(emptyUnits(2, 12, 1)).toEqual({ expected: 0, chanceOfAny: 0 });
+  test('what one rate would promise is less sure when it was only tested, and pots share their fate', () => {
+    const known = sowingWith(3, wishOf({ g: 0.7, n: null, k: 1, c: 12, P: 0.9 }));
+    const tested = sowingWith(3, wishOf({ g: 0.7, n: 20, k: 1, c: 12, P: 0.9 }));
+    expect(known.chance).toBeLessThan((1 - 0.3 ** 3) ** 12);
+    expect(tested.thinned).toBeLessThan(known.thinned + 1);
+    expect(tested.chance).not.toBeCloseTo(known.chance, 2);
+  });
+
+  test('crops side by side multiply, units that differ have no common spare', () => {
+    const one = wishOf({ g: 0.8, n: null, k: 1, c: 6, P: 0.9 });
+    const [oat] = one.groups as [(typeof one.groups)[number]];
+    const bean = { ...oat, crop: 'bean', rate: { ...oat.rate, share: 0.6 } };
+    const both = sowingWith(2, { groups: [oat, bean], plantsPerUnit: 1 });
+    const apart = [oat, bean].map((group) => sowingWith(2, { groups: [group], plantsPerUnit: 1 }).chance);
+    expect(both.chance).toBeCloseTo((apart[0] as number) * (apart[1] as number), 9);
+    expect(sparesNeeded({ ...one, groups: [oat, bean] })).toEqual({ defined: false, reason: 'kinds-differ' });
+  });
+
+  test('empty units are the same prediction for one plant', () => {
+    const wish = wishOf({ g: 0.5, n: 40, k: 1, c: 12, P: 0.9 });
+    const { expected, chanceOfAny } = emptyUnits(2, wish);
+    expect(chanceOfAny).toBeCloseTo(1 - sowingWith(2, wish).chance, 7);
+    expect(expected).toBeGreaterThan(12 * 0.5 ** 2);
+    expect(emptyUnits(2, wishOf({ g: 1, n: null, k: 1, c: 12, P: 0.9 }))).toEqual({
+      expected: 0,
+      chanceOfAny: 0,
+    });
   });
 });
+
+/** A draw from Beta(a, b) of whole numbers: the a-th smallest of a + b − 1 uniform ones. */
+function betaDraw(a: number, b: number, chance: Chance): number {
+  const draws = Array.from({ length: a + b - 1 }, () => chance.uniform());
+  return draws.sort((x, y) => x - y)[a - 1] as number;
+}
 
 describe('depth', () => {
   const seed = { seedThicknessMm: 2, lightToGerminate: 'either' } as const;

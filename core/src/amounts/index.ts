@@ -12,6 +12,8 @@ export {
 export {
   emptyUnits,
   seedsNeeded,
+  seedsFor,
+  type SownGroup,
   type SowingAnswer,
   sowingWith,
   type SowingWish,

@@ -1,3 +1,4 @@
+import { seedsFor } from './seeds.ts';
 import { type Dose, type Plan, type PlannedUnit, plannedUnits, treatmentsOf } from '../design/index.ts';
 
 /** Dry mix shrinks when it is wetted, so a tenth more is measured out. */
@@ -78,7 +79,7 @@ export function materialsOf(plan: Plan): Materials {
 
 /** Seeds that go into a unit in which `plants` are wanted: the plan's, in proportion where a level wants more. */
 export function seedsIn(plan: Pick<Plan, 'seedsPerUnit' | 'plantsPerUnit'>, plants: number): number {
-  return Math.ceil((plan.seedsPerUnit * plants) / plan.plantsPerUnit);
+  return seedsFor(plan.seedsPerUnit, plan.plantsPerUnit, plants);
 }
 
 function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {

@@ -1,19 +1,29 @@
+import { type GerminationRate, overRates, upInPot } from '../design/index.ts';
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
-import { binomialAtLeast, binomialTerms } from '../statistics/index.ts';
+import { binomialAtLeast } from '../statistics/index.ts';
 
-/** What is asked of a sowing: `plants` in each of `units`, with a chance that all of them get there. */
-export interface SowingWish {
+/** Units that are sown alike: `plants` wanted in each of `units`. Groups of one crop share what its rate may be. */
+export interface SownGroup {
+  readonly crop: string;
   readonly plants: number;
   readonly units: number;
+  readonly rate: GerminationRate;
+}
+
+/** What is asked of a sowing. */
+export interface SowingWish {
+  readonly groups: readonly SownGroup[];
+  /** Plants that the number of seeds a unit is said of; groups of more plants are sown with as many more seeds. */
+  readonly plantsPerUnit: number;
   /** Wanted chance that every unit has its plants, 0–1, below 1. */
   readonly chance: number;
-  /** Share of seeds that come up, 0–1. */
-  readonly germination: number;
 }
 
 /** How many seeds a wish takes. */
 export interface SowingAnswer {
   readonly seedsPerUnit: number;
+  /** Seeds in all units together. */
+  readonly seeds: number;
   /** Chance that every unit has its plants. */
   readonly chance: number;
   /** Seedlings expected to be thinned, in all units together. */
@@ -29,20 +39,28 @@ export interface SpareAnswer {
 const MOST_SEEDS = 200;
 const MOST_SPARES = 200;
 
+/** Seeds in a unit of so many plants, when `seedsPerUnit` are sown for `plantsPerUnit`. */
+export function seedsFor(seedsPerUnit: number, plantsPerUnit: number, plants: number): number {
+  return Math.ceil((seedsPerUnit * plants) / plantsPerUnit);
+}
+
 /**
- * What a number of seeds a unit gives: the chance [P(Binomial(m, g) ≥ plants)]^units and the expected thinning
- * Σ max(x − plants, 0)·P(x)·units. Seeds are taken to come up independently of each other.
+ * What a number of seeds a unit gives, as a prediction: seeds of one pot share some of their fate ({@link upInPot}),
+ * and all pots of a crop share a rate of which only its posterior is known ({@link overRates}). The chance is that of
+ * every unit reaching its plants; thinning is Σ E[max(x − plants, 0)].
  */
 export function sowingWith(seedsPerUnit: number, wish: Omit<SowingWish, 'chance'>): SowingAnswer {
-  const { plants, units, germination } = wish;
-  const extra = binomialTerms(seedsPerUnit, germination).reduce(
-    (sum, term, up) => sum + Math.max(up - plants, 0) * term,
-    0,
-  );
+  const seedsOf = (group: SownGroup): number => seedsFor(seedsPerUnit, wish.plantsPerUnit, group.plants);
   return {
     seedsPerUnit,
-    chance: binomialAtLeast(plants, seedsPerUnit, germination) ** units,
-    thinned: extra * units,
+    seeds: wish.groups.reduce((sum, group) => sum + group.units * seedsOf(group), 0),
+    chance: chanceOfAll(wish.groups, (group, share) => reach(group.plants, seedsOf(group), share)),
+    thinned: wish.groups.reduce(
+      (sum, group) =>
+        sum +
+        group.units * overRates(group.rate, (share) => extraPlants(group.plants, seedsOf(group), share)),
+      0,
+    ),
   };
 }
 
@@ -51,23 +69,38 @@ export function sowingWith(seedsPerUnit: number, wish: Omit<SowingWish, 'chance'
  * @returns undefined when nothing germinates or when 200 seeds are not enough
  */
 export function seedsNeeded(wish: SowingWish): Outcome<SowingAnswer> {
-  if (wish.germination <= 0) return notDefined('nothing-germinates');
-  for (let seeds = wish.plants; seeds <= MOST_SEEDS; seeds += 1) {
-    const answer = sowingWith(seeds, wish);
-    if (answer.chance >= wish.chance) return defined(answer);
+  if (wish.groups.some(({ rate }) => rate.share <= 0)) return notDefined('nothing-germinates');
+  const enough = (seeds: number): boolean =>
+    chanceOfAll(wish.groups, (group, share) =>
+      reach(group.plants, seedsFor(seeds, wish.plantsPerUnit, group.plants), share),
+    ) >= wish.chance;
+  if (!enough(MOST_SEEDS)) return notDefined('too-many-needed');
+  let [low, high] = [wish.plantsPerUnit - 1, MOST_SEEDS];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (enough(middle)) high = middle;
+    else low = middle;
   }
-  return notDefined('too-many-needed');
+  return defined(sowingWith(high, wish));
 }
 
 /**
- * The fewest spare units, each sown with `seedsPerUnit`, with which at least the units wanted have their plants
- * with the chance wanted.
+ * The fewest spare units, each sown with as many seeds as plants are wanted, with which at least the units wanted have
+ * their plants with the chance wanted.
+ * @returns undefined where units differ, as a spare then stands in for some only
  */
-export function sparesNeeded(wish: SowingWish, seedsPerUnit: number): Outcome<SpareAnswer> {
-  if (wish.germination <= 0) return notDefined('nothing-germinates');
-  const each = binomialAtLeast(wish.plants, seedsPerUnit, wish.germination);
+export function sparesNeeded(wish: SowingWish): Outcome<SpareAnswer> {
+  const [first, ...others] = wish.groups;
+  if (!first || others.some((group) => group.crop !== first.crop || group.plants !== first.plants)) {
+    return notDefined('kinds-differ');
+  }
+  const { rate, plants } = first;
+  if (rate.share <= 0) return notDefined('nothing-germinates');
+  const units = wish.groups.reduce((sum, group) => sum + group.units, 0);
   for (let spares = 0; spares <= MOST_SPARES; spares += 1) {
-    const chance = binomialAtLeast(wish.units, wish.units + spares, each);
+    const chance = overRates(rate, (share) =>
+      binomialAtLeast(units, units + spares, reach(plants, plants, share)),
+    );
     if (chance >= wish.chance) return defined({ spares, chance });
   }
   return notDefined('too-many-needed');
@@ -76,9 +109,40 @@ export function sparesNeeded(wish: SowingWish, seedsPerUnit: number): Outcome<Sp
 /** Units expected to stay empty, and the chance that at least one does. */
 export function emptyUnits(
   seedsPerUnit: number,
-  units: number,
-  germination: number,
+  { groups, plantsPerUnit }: Omit<SowingWish, 'chance'>,
 ): { readonly expected: number; readonly chanceOfAny: number } {
-  const empty = (1 - germination) ** seedsPerUnit;
-  return { expected: empty * units, chanceOfAny: 1 - (1 - empty) ** units };
+  const emptyChance = (group: SownGroup, share: number): number =>
+    upInPot(seedsFor(seedsPerUnit, plantsPerUnit, group.plants), share)[0] as number;
+  return {
+    expected: groups.reduce(
+      (sum, group) => sum + group.units * overRates(group.rate, (share) => emptyChance(group, share)),
+      0,
+    ),
+    chanceOfAny: 1 - chanceOfAll(groups, (group, share) => 1 - emptyChance(group, share)),
+  };
+}
+
+/** Chance that something holds of every unit: units of a crop share its rate, crops do not. */
+function chanceOfAll(
+  groups: readonly SownGroup[],
+  ofOne: (group: SownGroup, share: number) => number,
+): number {
+  return [...new Set(groups.map(({ crop }) => crop))].reduce((product, crop) => {
+    const own = groups.filter((group) => group.crop === crop);
+    const [first] = own as [SownGroup];
+    const all = (share: number): number =>
+      own.reduce((chance, group) => chance * ofOne(group, share) ** group.units, 1);
+    return product * overRates(first.rate, all);
+  }, 1);
+}
+
+function reach(plants: number, seeds: number, share: number): number {
+  const sum = upInPot(seeds, share)
+    .slice(plants)
+    .reduce((total, term) => total + term, 0);
+  return Math.min(1, sum);
+}
+
+function extraPlants(plants: number, seeds: number, share: number): number {
+  return upInPot(seeds, share).reduce((sum, term, up) => sum + Math.max(up - plants, 0) * term, 0);
 }

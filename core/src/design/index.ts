@@ -66,6 +66,7 @@ export {
   seedFacts,
   type SeedLot,
 } from './seed-lot.ts';
+export { overPots, overRates, POT_CORRELATION, shareInPot, upInPot } from './seed-fate.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
 export { STARTING_CROPS } from './starting-crops.ts';
 export { dealtTeams, dealtUnits } from './teams.ts';

@@ -152,7 +152,7 @@ describe('a seed lot', () => {
 
   test('wins over the crop where it says something', () => {
     expect(seedFacts(OAT, lot, SOW)).toEqual({
-      rate: { share: 0.8, low: null, high: null, source: 'packet' },
+      rate: { share: 0.8, low: null, high: null, seeds: null, source: 'packet' },
       daysToEmergence: { min: 5, max: 9 },
       depthMm: 30,
       spacingMm: OAT.spacingMm,

@@ -31,6 +31,8 @@ export interface GerminationRate {
   readonly share: number;
   readonly low: number | null;
   readonly high: number | null;
+  /** Seeds that the rate rests on, the packet's own word among them, once a lot is tested; `null` before. */
+  readonly seeds: number | null;
   readonly source: RateSource;
 }
 
@@ -72,7 +74,9 @@ function rateOf(crop: Crop, lot: SeedLot | undefined, on: CalendarDay): Germinat
   const years = lot?.packedOn ? Math.floor(daysBetween(lot.packedOn, on) / YEAR_DAYS) : 0;
   const kept = (1 - LOSS_A_YEAR) ** Math.max(0, years - 1);
   const said = ((percent ?? 50) / 100) * kept;
-  if (sown > 0) return { ...updatedShare(said, PRIOR_SEEDS, up, sown), source: 'tested' };
+  if (sown > 0) {
+    return { ...updatedShare(said, PRIOR_SEEDS, up, sown), seeds: PRIOR_SEEDS + sown, source: 'tested' };
+  }
   const source = kept < 1 ? 'aged' : lot?.germinationPercent == null ? 'typical' : 'packet';
-  return { share: said, low: null, high: null, source };
+  return { share: said, low: null, high: null, seeds: null, source };
 }

@@ -13,6 +13,7 @@ import {
   comparedGroups,
   levelAmount,
   type Plan,
+  type PlannedUnit,
   plannedUnits,
   treatmentsOf,
 } from '../design/index.ts';
@@ -23,8 +24,15 @@ import {
   type TreatmentGrowth,
   treatmentGrowth,
 } from '../schedule/index.ts';
-import { type CalendarDay, defined, notDefined, type Outcome } from '../shared/index.ts';
-import { growExperiment, NO_EFFECT, type TreatmentEffect } from '../simulate/index.ts';
+import { type CalendarDay, chanceFrom, defined, notDefined, type Outcome } from '../shared/index.ts';
+import {
+  type Classroom,
+  classroomFrom,
+  growExperiment,
+  NO_EFFECT,
+  sillPlaceOf,
+  type TreatmentEffect,
+} from '../simulate/index.ts';
 import { type Share, wilson } from '../statistics/index.ts';
 
 /** What a treatment is taken to do, and to what. */
@@ -194,25 +202,42 @@ function compared(setUp: RehearsalSetUp, readings: readonly ReadingFact[], by: G
 function rehearsedReadings(setUp: RehearsalSetUp, seed: number): ReadingFact[] {
   const { plan, growths, groups, effects, days } = setUp;
   const units = plannedUnits(plan);
-  const groupOf = (treatment: number): number =>
-    groups.findIndex((group) => group.treatments.includes(treatment));
+  const room = classroomOf(growths, seed);
+  const effectOn = (unit: PlannedUnit): TreatmentEffect => {
+    const effect =
+      effects[groups.findIndex((group) => group.treatments.includes(unit.treatment))] ?? NO_EFFECT;
+    const place = sillPlaceOf(unit, plan.containers[unit.container]);
+    return { ...effect, finalHeight: effect.finalHeight * room.growthAt(place) };
+  };
   return growths.flatMap((growth, index): ReadingFact[] => {
     if (!growth.setting.defined) return [];
-    const own = units.filter((unit) => unit.treatment === index);
     const grown = growExperiment(
       { ...growth.setting.value, plantRule: plan.plantRule },
-      own.map(({ number }) => ({
-        number,
-        seeds: growth.seeds,
-        keep: growth.treatment.settings.plants,
-        effect: effects[groupOf(index)] ?? NO_EFFECT,
-      })),
+      units
+        .filter((unit) => unit.treatment === index)
+        .map((unit) => ({
+          number: unit.number,
+          seeds: growth.seeds,
+          keep: growth.treatment.settings.plants,
+          effect: effectOn(unit),
+          readerOffMm: room.readerOffMm(unit.number),
+        })),
       growth.sowOn,
       days.filter((day) => day > growth.sowOn),
       (seed * growths.length + index) >>> 0,
     );
-    return grown.map(({ number, day, state, mm }) => ({ unitId: String(number), day, state, value: mm }));
+    return grown.flatMap(({ number, day, state, mm }) =>
+      room.isMissed() ? [] : [{ unitId: String(number), day, state, value: mm }],
+    );
   });
+}
+
+/** Rooms and plants of a class have chances of their own: seeds of rooms begin where those of plants do not reach. */
+const ROOMS_FROM = 0x4000_0000;
+
+function classroomOf(growths: readonly TreatmentGrowth[], seed: number): Classroom {
+  const scale = growths.flatMap(({ setting }) => (setting.defined ? [setting.value.scale] : []))[0];
+  return classroomFrom(chanceFrom((ROOMS_FROM + seed) >>> 0), scale ?? { unit: 'mm', step: 1 });
 }
 
 /**

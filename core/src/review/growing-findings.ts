@@ -1,8 +1,9 @@
-import { depthBy, depthChoices, emptyUnits, seedsNeeded } from '../amounts/index.ts';
+import { depthBy, depthChoices, emptyUnits, seedsNeeded, sowingWith } from '../amounts/index.ts';
 import type { Plan } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
+  sowingWish,
   type TreatmentGrowth,
   treatmentGrowth,
 } from '../schedule/index.ts';
@@ -105,37 +106,22 @@ function valueOf(outcome: Outcome<number>): number | null {
 }
 
 function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
-  const rated = growths.flatMap((growth) =>
-    growth.facts?.rate ? [{ growth, rate: growth.facts.rate.share }] : [],
-  );
-  if (rated.length === 0) return [];
-  if (rated.some(({ rate }) => rate <= 0)) {
+  const wish = sowingWish(plan, growths);
+  if (!wish.defined) return [];
+  if (wish.value.groups.some(({ rate }) => rate.share <= 0)) {
     return [{ severity: 'stops', facts: { code: 'packet-too-poor' }, mend: null }];
   }
-  let expected = 0;
-  let noneEmpty = 1;
-  for (const { growth, rate } of rated) {
-    const empty = emptyUnits(growth.seeds, plan.replicates, rate);
-    expected += empty.expected;
-    noneEmpty *= 1 - empty.chanceOfAny;
-  }
-  const chanceOfAny = 1 - noneEmpty;
-  if (chanceOfAny < EMPTY_CHANCE || plan.measure.variable === 'seeds up') return [];
   const seeds = plan.seedsPerUnit;
-  const worst = Math.min(...rated.map(({ rate }) => rate));
-  const needed = seedsNeeded({
-    plants: plan.plantsPerUnit,
-    units: plan.replicates * growths.length,
-    chance: plan.chance,
-    germination: worst,
-  });
+  const { expected, chanceOfAny } = emptyUnits(seeds, wish.value);
+  if (chanceOfAny < EMPTY_CHANCE || plan.measure.variable === 'seeds up') return [];
+  const needed = seedsNeeded(wish.value);
   const mend: Mend | null =
     needed.defined && needed.value.seedsPerUnit > seeds
       ? {
           changes: { seedsPerUnit: needed.value.seedsPerUnit },
           cost: {
             units: 0,
-            seeds: (needed.value.seedsPerUnit - seeds) * plan.replicates * growths.length,
+            seeds: needed.value.seeds - sowingWith(seeds, wish.value).seeds,
             days: 0,
           },
         }

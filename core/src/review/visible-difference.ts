@@ -1,7 +1,24 @@
-import { comparedGroups, type Plan, treatmentsOf } from '../design/index.ts';
+import { comparedGroups, type Plan, plannedUnits, treatmentsOf } from '../design/index.ts';
 import { type PlanSurroundings, treatmentGrowth } from '../schedule/index.ts';
-import { addDays, calendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
-import { growExperiment, type GrowthSetting, NO_EFFECT } from '../simulate/index.ts';
+import {
+  addDays,
+  calendarDay,
+  chanceFrom,
+  daysBetween,
+  defined,
+  notDefined,
+  type Outcome,
+} from '../shared/index.ts';
+import {
+  classroomFrom,
+  growExperiment,
+  type GrownUnit,
+  type GrowthSetting,
+  MISSED_READINGS,
+  NO_EFFECT,
+  type SillPlace,
+  sillPlaceOf,
+} from '../simulate/index.ts';
 import {
   binomialTerms,
   describe,
@@ -68,15 +85,28 @@ interface ExpectedStand {
 const GROWN = 4000;
 const GROWN_SEED = 2027;
 
-/** Grows units of the first treatment and reads them on the lesson day. */
+/** Grows units of the first treatment, in rooms as a rehearsal draws them, and reads them on the lesson day. */
 function expectedStand(plan: Plan, surroundings: PlanSurroundings): Outcome<ExpectedStand> {
   if (plan.measure.variable !== 'height') return notDefined('not-a-height');
   const [first] = treatmentGrowth(plan, surroundings);
   if (!first) return notDefined('no-values');
   if (!first.setting.defined) return first.setting;
-  const setting = { ...first.setting.value, plantRule: plan.plantRule };
-  const age = daysBetween(first.sowOn, plan.lessonOn);
-  return standOf(setting, first.seeds, first.treatment.settings.plants, age);
+  return standOf({
+    setting: { ...first.setting.value, plantRule: plan.plantRule },
+    seeds: first.seeds,
+    keep: first.treatment.settings.plants,
+    age: daysBetween(first.sowOn, plan.lessonOn),
+    places: plannedUnits(plan).map((unit) => sillPlaceOf(unit, plan.containers[unit.container])),
+  });
+}
+
+/** What units stand by on the lesson day. */
+interface Standing {
+  readonly setting: GrowthSetting;
+  readonly seeds: number;
+  readonly keep: number;
+  readonly age: number;
+  readonly places: readonly SillPlace[];
 }
 
 const known = new Map<string, Outcome<ExpectedStand>>();
@@ -84,22 +114,36 @@ const MOST_KNOWN = 64;
 const ANY_DAY = calendarDay('2000-01-03');
 
 /** Kept for the last few plans: what is typed elsewhere in a plan grows nothing anew. */
-function standOf(setting: GrowthSetting, seeds: number, keep: number, age: number): Outcome<ExpectedStand> {
-  const key = JSON.stringify([setting, seeds, keep, age]);
+function standOf(standing: Standing): Outcome<ExpectedStand> {
+  const key = JSON.stringify(standing);
   const kept = known.get(key);
   if (kept) return kept;
-  const effect = NO_EFFECT;
-  const units = Array.from({ length: GROWN }, (_, number) => ({ number, seeds, keep, effect }));
+  const { setting, seeds, keep, age } = standing;
+  const units = unitsInRooms(standing).map((unit) => ({ ...unit, seeds, keep }));
   const grown = growExperiment(setting, units, ANY_DAY, [addDays(ANY_DAY, age)], GROWN_SEED);
   const heights = grown.flatMap(({ mm }) => mm ?? []);
   const { mean, sd } = describe(heights);
+  const filled = (heights.length / units.length) * (1 - MISSED_READINGS);
   const stand: Outcome<ExpectedStand> =
     mean.defined && sd.defined && mean.value > 0
-      ? defined({ filled: heights.length / GROWN, meanMm: mean.value, cv: sd.value / mean.value })
+      ? defined({ filled, meanMm: mean.value, cv: sd.value / mean.value })
       : notDefined('no-values');
   if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value ?? '');
   known.set(key, stand);
   return stand;
+}
+
+/** Units of as many classes as it takes, each class in a room of its own. */
+function unitsInRooms({ places, setting }: Standing): Pick<GrownUnit, 'number' | 'effect' | 'readerOffMm'>[] {
+  const classes = Math.max(1, Math.ceil(GROWN / Math.max(1, places.length)));
+  return Array.from({ length: classes }, (_, at) => {
+    const room = classroomFrom(chanceFrom(at), setting.scale);
+    return places.map((place, index) => ({
+      number: at * places.length + index + 1,
+      effect: { ...NO_EFFECT, finalHeight: room.growthAt(place) },
+      readerOffMm: room.readerOffMm(index + 1),
+    }));
+  }).flat();
 }
 
 /** Units sown of the compared group that has the fewest. */

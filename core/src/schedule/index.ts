@@ -1,3 +1,4 @@
+export { sowingWish } from './sowing-wish.ts';
 export {
   type CalendarTask,
   type EmergenceBand,

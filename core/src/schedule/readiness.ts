@@ -1,4 +1,4 @@
-import type { Plan } from '../design/index.ts';
+import { type GerminationRate, overPots, overRates, type Plan } from '../design/index.ts';
 import {
   addDays,
   type CalendarDay,
@@ -23,7 +23,8 @@ export interface Readiness {
 
 /**
  * The chance that enough units are ready on the lesson day. A unit is ready when one of its seeds gives a plant
- * of the height wanted; units are independent. An age ladder is judged by its oldest plants.
+ * of the height wanted; seeds of a unit share some of their fate, units of a class the rate of their lot, of which a
+ * tested one is known by its posterior only. An age ladder is judged by its oldest plants.
  * @param sowOn the sowing day, the plan's own when left out
  */
 export function readiness(
@@ -33,23 +34,35 @@ export function readiness(
 ): Outcome<Readiness> {
   const all = treatmentGrowth({ ...plan, sowOn }, surroundings);
   const judged = all.some((growth) => growth.treatment.settings.ageDays !== null) ? oldest(all) : all;
-  const chances: number[] = [];
+  const groups: { readonly rate: GerminationRate; readonly unitAt: (share: number) => number }[] = [];
   for (const growth of judged) {
-    const one = seedChance(plan, growth);
+    const one = chanceOnceUp(plan, growth);
     if (!one.defined) return one;
-    const unit = 1 - (1 - one.value) ** growth.seeds;
-    for (let replicate = 0; replicate < plan.replicates; replicate += 1) chances.push(unit);
+    const { rate, ready } = one.value;
+    const unitAt = (share: number): number =>
+      overPots(share, (shareOfPot) => 1 - (1 - shareOfPot * ready) ** growth.seeds);
+    groups.push({ rate, unitAt });
   }
-  if (chances.length === 0) return notDefined('no-values');
-  const spread = countDistribution(chances);
-  const needed = Math.ceil(plan.goal.share * chances.length - 1e-9);
+  const [first] = groups;
+  if (!first) return notDefined('no-values');
+  const units = groups.length * plan.replicates;
+  const needed = Math.ceil(plan.goal.share * units - 1e-9);
+  const isOneLot = groups.every(({ rate }) => rate.share === first.rate.share);
+  const over = (figure: (chances: readonly number[]) => number): number =>
+    isOneLot
+      ? overRates(first.rate, (share) => figure(groups.map(({ unitAt }) => unitAt(share))))
+      : figure(groups.map(({ rate, unitAt }) => overRates(rate, unitAt)));
   return defined({
     chance: Math.min(
       1,
-      spread.slice(needed).reduce((sum, term) => sum + term, 0),
+      over((chances) =>
+        countDistribution(chances, plan.replicates)
+          .slice(needed)
+          .reduce((sum, term) => sum + term, 0),
+      ),
     ),
-    expected: chances.reduce((sum, chance) => sum + chance, 0),
-    units: chances.length,
+    expected: over((chances) => chances.reduce((sum, chance) => sum + chance, 0) * plan.replicates),
+    units,
   });
 }
 
@@ -58,30 +71,43 @@ function oldest(growths: readonly TreatmentGrowth[]): TreatmentGrowth[] {
   return growths.filter((growth) => growth.sowOn === first);
 }
 
-/** Chance of one seed to be ready; a crop without a height is judged by whether it is up. */
-function seedChance(plan: Plan, growth: TreatmentGrowth): Outcome<number> {
+/** Chance of a seed that comes up to be ready; a crop without a height is judged by whether it is up. */
+function chanceOnceUp(
+  plan: Plan,
+  growth: TreatmentGrowth,
+): Outcome<{ readonly rate: GerminationRate; readonly ready: number }> {
   const days = daysBetween(growth.sowOn, plan.lessonOn);
-  if (growth.setting.defined) return defined(chanceReady(days, plan.goal.heightMm, growth.setting.value));
   const rate = growth.facts?.rate;
-  if (!growth.window.defined || !rate) return notDefined(growth.setting.reason);
+  if (growth.setting.defined && rate) {
+    const setting = { ...growth.setting.value, germination: 1 };
+    return defined({ rate, ready: chanceReady(days, plan.goal.heightMm, setting) });
+  }
+  if (!growth.window.defined || !rate) {
+    return notDefined(growth.setting.defined ? 'no-packet-rate' : growth.setting.reason);
+  }
   if (plan.goal.heightMm > 0) return notDefined('no-crop-figures');
-  return defined(rate.share * chanceUp(days, growth.window.value));
+  return defined({ rate, ready: chanceUp(days, growth.window.value) });
 }
 
-/** P(exactly x of independent units are ready), x = 0 … n (Poisson binomial, by convolution). */
-function countDistribution(chances: readonly number[]): number[] {
-  const same = chances.every((chance) => chance === chances[0]);
-  if (same) return binomialTerms(chances.length, chances[0] as number);
-  let terms = [1];
-  for (const chance of chances) {
-    const next = new Array<number>(terms.length + 1).fill(0);
-    terms.forEach((term, count) => {
-      next[count] = (next[count] as number) + term * (1 - chance);
-      next[count + 1] = (next[count + 1] as number) + term * chance;
-    });
-    terms = next;
+/** P(exactly x of independent units are ready), x = 0 … n: `replicates` of each chance, by convolution. */
+function countDistribution(chances: readonly number[], replicates: number): number[] {
+  const [first] = chances;
+  if (first !== undefined && chances.every((chance) => chance === first)) {
+    return binomialTerms(chances.length * replicates, first);
   }
-  return terms;
+  return chances.reduce<number[]>(
+    (before, chance) => {
+      const own = binomialTerms(replicates, chance);
+      const next = new Array<number>(before.length + replicates).fill(0);
+      before.forEach((term, count) =>
+        own.forEach((other, more) => {
+          next[count + more] = (next[count + more] as number) + term * other;
+        }),
+      );
+      return next;
+    },
+    [1],
+  );
 }
 
 /** A day on which the plan could be sown. */

@@ -10,6 +10,7 @@ export type UndefinedReason =
   | 'one-category'
   | 'nothing-germinates'
   | 'too-many-needed'
+  | 'kinds-differ'
   | 'no-crop-figures'
   | 'temperature-outside'
   | 'not-a-height'

@@ -1,3 +1,4 @@
+import { shareInPot } from '../design/index.ts';
 import {
   type CalendarDay,
   type Chance,
@@ -38,6 +39,8 @@ export interface GrowthSetting {
   readonly daysToFastest: number;
   /** Plant-to-plant coefficient of variation of height, 0–1. */
   readonly plantCv: number;
+  /** Share of that variation (of variances of logarithms) that plants of one pot have in common, 0–1; 0 when left out. */
+  readonly potShare?: number;
   /** Chance of death a day once up. */
   readonly deathPerDay: number;
   readonly scale: LengthScale;
@@ -52,6 +55,8 @@ export interface GrownUnit {
   /** Plants kept when the unit is thinned: the first ones up. All when left out. */
   readonly keep?: number;
   readonly effect: TreatmentEffect;
+  /** What its reader is off by, besides chance, in mm; 0 when left out. */
+  readonly readerOffMm?: number;
 }
 
 /** What a reader finds; a reading without its day's misfortunes (missed days are the caller's). */
@@ -71,10 +76,10 @@ interface Plant {
 }
 
 /**
- * Grows units from seed and reads them on `days`. Germination is Bernoulli for each seed, emergence time
- * log-normal about the middle of the window, height logistic with a log-normal plant effect, death a constant
- * hazard, and reading error one third of a ruler step (SD). The tallest plant of a unit is read, or the first one
- * up, or the mean, by the setting's rule.
+ * Grows units from seed and reads them on `days`. A seed comes up with the share of its pot ({@link shareInPot}),
+ * at a log-normal time about the middle of the window; height is logistic with a log-normal effect of the plant, of
+ * which its pot has a part, death a constant hazard, and reading error one third of a ruler step (SD). The tallest plant
+ * of a unit is read, or the first one up, or the mean, by the setting's rule.
  * @param seed same seed, same plants
  * @returns one reading for each unit and day, by day and then by unit
  */
@@ -89,9 +94,7 @@ export function growExperiment(
   const plants = new Map(units.map((unit) => [unit.number, plantsOf(unit, setting, chance)]));
   return days.flatMap((day) => {
     const age = daysBetween(sowedOn, day);
-    return units.map((unit) =>
-      readUnit(unit.number, plants.get(unit.number) ?? [], age, day, setting, chance),
-    );
+    return units.map((unit) => readUnit(unit, plants.get(unit.number) ?? [], age, day, setting, chance));
   });
 }
 
@@ -100,11 +103,14 @@ function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: Chance): Plan
   const sigma = Math.sqrt(Math.log(1 + setting.plantCv ** 2));
   const middle = Math.sqrt(setting.daysToEmergence.min * setting.daysToEmergence.max);
   const spread = Math.log(setting.daysToEmergence.max / setting.daysToEmergence.min) / 4;
+  const share = shareInPot(Math.min(1, setting.germination * effect.germination), chance.normal());
+  const ofPot = Math.sqrt(setting.potShare ?? 0) * chance.normal();
+  const own = Math.sqrt(1 - (setting.potShare ?? 0));
   const plants: Plant[] = [];
   for (let seedNumber = 0; seedNumber < unit.seeds; seedNumber += 1) {
-    const comesUp = chance.happens(Math.min(1, setting.germination * effect.germination));
+    const comesUp = chance.happens(share);
     const emergesAt = middle * effect.emergenceTime * Math.exp(spread * chance.normal());
-    const size = Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
+    const size = Math.exp(sigma * (ofPot + own * chance.normal()) - sigma ** 2 / 2);
     const life = -Math.log(1 - chance.uniform()) / Math.max(setting.deathPerDay, 1e-9);
     if (!comesUp) continue;
     plants.push({
@@ -120,7 +126,7 @@ function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: Chance): Plan
 }
 
 function readUnit(
-  number: number,
+  { number, readerOffMm = 0 }: GrownUnit,
   plants: readonly Plant[],
   age: number,
   day: CalendarDay,
@@ -133,7 +139,7 @@ function readUnit(
   const alive = up.filter((plant) => plant.diesAt > age);
   if (alive.length === 0) return { number, day, state: 'dead', mm: null };
   const height = heightBy(setting.plantRule ?? 'tallest', alive, age);
-  const mark = nearestMark(Math.max(0, height + slip), setting.scale);
+  const mark = nearestMark(Math.max(0, height + readerOffMm + slip), setting.scale);
   return { number, day, state: 'up', mm: toMillimetres(mark, setting.scale.unit) };
 }
 

@@ -1,9 +1,7 @@
 import type { Crop, DayRange } from '../design/index.ts';
 import { defined, type LengthScale, notDefined, type Outcome } from '../shared/index.ts';
 import type { GrowthSetting } from './grow-experiment.ts';
-
-/** Plant-to-plant coefficient of variation of height, 0–1: the middle of the usual 15–30 %. */
-export const USUAL_CV = 0.22;
+import { POT_SHARE, usualSpread } from './plant-spread.ts';
 
 const DAY = 21;
 const RATE = 0.25;
@@ -19,7 +17,7 @@ const DEATH_A_DAY = 0.002;
  * @returns undefined for a crop without a height at day 21
  */
 export function growthSetting(
-  crop: Pick<Crop, 'heightAtDay21Mm' | 'matureHeightMm'>,
+  crop: Pick<Crop, 'heightAtDay21Mm' | 'matureHeightMm' | 'habit' | 'seedLengthMm'>,
   germination: number,
   window: DayRange,
   scale: LengthScale,
@@ -34,7 +32,8 @@ export function growthSetting(
     finalHeightMm: final,
     ratePerDay: RATE,
     daysToFastest: Math.max(LEAST_DAYS, DAY - middle + Math.log(final / at21 - 1) / RATE),
-    plantCv: USUAL_CV,
+    plantCv: usualSpread(crop),
+    potShare: POT_SHARE,
     deathPerDay: DEATH_A_DAY,
     scale,
   });

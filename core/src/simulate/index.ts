@@ -6,7 +6,18 @@ export {
   NO_EFFECT,
   type TreatmentEffect,
 } from './grow-experiment.ts';
-export { growthSetting, USUAL_CV } from './growth-setting.ts';
+export { growthSetting } from './growth-setting.ts';
+export {
+  type Classroom,
+  classroomFrom,
+  MISSED_READINGS,
+  type SillPlace,
+  SILL_SLOPE,
+  sillPlaceOf,
+  TEAM_ERROR,
+  UNITS_A_TEAM,
+} from './classroom.ts';
+export { POT_SHARE, usualSpread } from './plant-spread.ts';
 export { chanceReady, chanceUp } from './readiness.ts';
 export {
   PRACTICE_KINDS,

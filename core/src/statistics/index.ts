@@ -28,7 +28,7 @@ export {
 } from './design-model.ts';
 export { dunnettLeaving, upperDunnett } from './dunnett.ts';
 export { studentizedRangeLeaving, upperStudentizedRange } from './studentized-range.ts';
-export { tForInterval, twoSidedT } from './distributions.ts';
+export { betaQuantile, tForInterval, twoSidedT } from './distributions.ts';
 export { gaussLegendre, integrate, type Quadrature } from './gauss-legendre.ts';
 export { holm } from './holm.ts';
 export { upperChiSquare } from './incomplete-gamma.ts';

@@ -62,8 +62,7 @@ export class ExchangeController {
     @Body() body: OpenTableRequest,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
-    const mapping = { ...body.mapping, variable: { ...body.mapping.variable } };
-    return this.#open(exchangeTasks.openTable, { id, request: { ...body, mapping }, teacher });
+    return this.#open(exchangeTasks.openTable, { id, request: structuredClone(body), teacher });
   }
 
   @Operation(exchangeRoutes.openBundle)

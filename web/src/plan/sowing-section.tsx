@@ -1,5 +1,12 @@
-import { depthChoices, seedsNeeded, sowingWith, sparesNeeded } from '@bright-sprout/core/amounts';
-import { type DepthRule, seedFacts, treatmentsOf } from '@bright-sprout/core/design';
+import {
+  depthChoices,
+  seedsNeeded,
+  type SowingWish,
+  sowingWith,
+  sparesNeeded,
+} from '@bright-sprout/core/amounts';
+import { type DepthRule, POT_CORRELATION, seedFacts } from '@bright-sprout/core/design';
+import { sowingWish, treatmentGrowth } from '@bright-sprout/core/schedule';
 import {
   chanceText,
   DEPTH_REASON_WORDS,
@@ -8,6 +15,7 @@ import {
   LIGHT_WORDS,
   undefinedWords,
 } from '@bright-sprout/core/words';
+import { useMemo } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { ChoiceInput, NumberInput, TextInput, TickInput, WorkedOut } from './fields.tsx';
@@ -78,28 +86,38 @@ export function SowingSection() {
 }
 
 function SeedAnswer() {
-  const { plan, isPlanted, apply } = usePlanEditor();
+  const { plan } = usePlanEditor();
   const surroundings = useSurroundings();
-  const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
-  const lot = surroundings?.lots.find((one) => one.id === plan.lotId && one.cropId === plan.cropId);
-  const rate = crop && seedFacts(crop, lot, plan.sowOn).rate;
+  const wish = useMemo(
+    () => (surroundings ? sowingWish(plan, treatmentGrowth(plan, surroundings)) : undefined),
+    [plan, surroundings],
+  );
   const isWhole = [plan.plantsPerUnit, plan.replicates, plan.seedsPerUnit].every(
     (count) => count >= 1 && count <= 200,
   );
-  if (!rate || !isWhole) {
+  if (!wish?.defined || !isWhole) {
     return (
       <p className="quiet">
         There is no germination rate for this crop: give the packet’s in the seed drawer.
       </p>
     );
   }
-  const germination = rate.share;
-  const units = treatmentsOf(plan).length * plan.replicates;
-  const wish = { plants: plan.plantsPerUnit, units, chance: plan.chance, germination };
-  const needed = seedsNeeded(wish);
-  const chosen = sowingWith(plan.seedsPerUnit, wish);
-  const three = sowingWith(3 * plan.plantsPerUnit, wish);
-  const spares = sparesNeeded(wish, plan.plantsPerUnit);
+  return <SeedWays wish={wish.value} />;
+}
+
+/** How many seeds give what is wanted, beside other ways. */
+function SeedWays({ wish }: { wish: SowingWish }) {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const units = wish.groups.reduce((sum, group) => sum + group.units, 0);
+  const { needed, chosen, three, spares } = useMemo(
+    () => ({
+      needed: seedsNeeded(wish),
+      chosen: sowingWith(plan.seedsPerUnit, wish),
+      three: sowingWith(3 * plan.plantsPerUnit, wish),
+      spares: sparesNeeded(wish),
+    }),
+    [wish, plan.seedsPerUnit, plan.plantsPerUnit],
+  );
   const seeds = (count: number): string => (count === 1 ? '1 seed' : `${count} seeds`);
   return (
     <WorkedOut
@@ -112,10 +130,10 @@ function SeedAnswer() {
       working={
         <>
           <p>
-            Each seed comes up with a chance of {Math.round(germination * 1000) / 10} %. With m seeds a pot,
-            the chance of at least {plan.plantsPerUnit} up is that of a binomial draw; for all {units} pots it
-            is that to the power of {units}. The fewest seeds for which it reaches{' '}
-            {Math.round(wish.chance * 100)} % is the answer.
+            {rateText(wish)} Seeds of one pot share some of their fate, as when it dries out, so the chance of
+            at least {plan.plantsPerUnit} up of m seeds is a little lower than if each had its own luck
+            (correlation {POT_CORRELATION}). The fewest seeds with which all {units} pots reach it in{' '}
+            {Math.round(wish.chance * 100)} of 100 such classes is the answer.
           </p>
           <table className="table table-sm">
             <thead>
@@ -130,14 +148,14 @@ function SeedAnswer() {
               {needed.defined && (
                 <tr>
                   <td>{seeds(needed.value.seedsPerUnit)} a pot, enough</td>
-                  <td>{needed.value.seedsPerUnit * units}</td>
+                  <td>{needed.value.seeds}</td>
                   <td>{chanceText(needed.value.chance)}</td>
                   <td>about {Math.round(needed.value.thinned)}</td>
                 </tr>
               )}
               <tr>
                 <td>three for one, as many do</td>
-                <td>{three.seedsPerUnit * units}</td>
+                <td>{three.seeds}</td>
                 <td>{chanceText(three.chance)}</td>
                 <td>about {Math.round(three.thinned)}</td>
               </tr>
@@ -177,6 +195,19 @@ function SeedAnswer() {
       )}
     </WorkedOut>
   );
+}
+
+/** The rate of each crop, and what it rests on. */
+function rateText({ groups }: SowingWish): string {
+  const rates = new Map(groups.map(({ crop, rate }) => [crop, rate]));
+  return [...rates.values()]
+    .map(({ share, seeds }) => {
+      const said = `Each seed comes up with a chance of ${Math.round(share * 1000) / 10} %`;
+      return seeds === null
+        ? `${said}.`
+        : `${said}, as far as a test worth ${seeds} seeds can tell; what it leaves open is counted in.`;
+    })
+    .join(' ');
 }
 
 function DepthTable() {

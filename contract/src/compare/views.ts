@@ -8,6 +8,7 @@ import {
   type Fates,
   type GrowthPart,
   type Lead,
+  LEFT_OUT_REASONS,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
@@ -54,7 +55,7 @@ export class LeftOutView {
   @IsInt()
   number: number;
 
-  @IsIn(['not_up', 'up_without_value', 'dead', 'removed', 'not_read', 'too_few_values'])
+  @IsIn(LEFT_OUT_REASONS)
   reason: LeftOutReason;
 }
 

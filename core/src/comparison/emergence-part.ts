@@ -59,6 +59,8 @@ export interface EmergenceReadings {
   /** Findings of the number of seeds up; `null` when nobody counts them. */
   readonly counts: ReadonlyMap<string, readonly UnitDay[]> | null;
   readonly packetRate: number | null;
+  /** Whether what is compared is the length of the plants, which vigour is reckoned from. */
+  readonly isLength: boolean;
 }
 
 /**
@@ -69,7 +71,7 @@ export function emergencePart(
   comparison: Comparison,
   design: Design,
   units: readonly ComparedUnit[],
-  { histories, counts, packetRate }: EmergenceReadings,
+  { histories, counts, packetRate, isLength }: EmergenceReadings,
 ): EmergencePart {
   const sown = new Map(design.units.map((unit) => [unit.id, unit]));
   const states = until(histories, comparison.day);
@@ -88,7 +90,10 @@ export function emergencePart(
       ? looked.reduce((sum, unit) => sum + (unit.seedsSown ?? 0), 0)
       : null;
     const total = counting === 'pots' ? looked.length : seeds;
-    const mean = description.mean.defined && comparison.summary === 'day' ? description.mean.value : null;
+    const isSeeds = counting === 'seeds' || looked.every((unit) => unit.seedsSown === 1);
+    const isOfSeedlings =
+      isLength && isSeeds && comparison.summary === 'day' && comparison.rule === 'only-up';
+    const mean = isOfSeedlings && description.mean.defined ? description.mean.value : null;
     const indices = germinationIndices(checks, total, mean);
     const waits = waitsOf(found.filter((one) => one.groupId === groupId));
     return {

@@ -53,6 +53,7 @@ export {
   type Fate,
   type Fates,
   type Lead,
+  LEFT_OUT_REASONS,
   type LeftOutReason,
   NOT_UP_RULES,
   type NotUpRule,
@@ -66,3 +67,4 @@ export {
   type UnitCounts,
   type UnitCurve,
 } from './types.ts';
+export { type BlockedUnit, blocksOf, plannedBlocks } from './container-blocks.ts';

@@ -133,6 +133,18 @@ describe('one value a pot', () => {
     );
   });
 
+  test('a value of over three days ago does not stand for a pot, and areas end on one day', () => {
+    const late = READINGS.filter(({ unitId, day }) => unitId !== 'u000' || day <= addDays(SOWN, 14));
+    const reasonOf = (summary: Summary, age: number): string | undefined =>
+      compare('treatment', summary, late, age).groups[0]!.counts.leftOut.find(
+        ({ unitId }) => unitId === 'u000',
+      )?.reason;
+    expect(reasonOf('final', 18)).toBe('read_long_ago');
+    expect(reasonOf('final', 14)).toBeUndefined();
+    expect(reasonOf('growth_per_day', 18)).toBeUndefined();
+    expect(reasonOf('area', 18)).toBe('read_long_ago');
+  });
+
   test('a dead pot has no final value', () => {
     const readings = [...READINGS, fact('u000', 23, 'dead')];
     const found = compare('treatment', 'final', readings, 23);
@@ -265,6 +277,7 @@ describe('coming up', () => {
       }),
       counts: null,
       packetRate: 0.9,
+      isLength: true,
     });
     const [window, lamp] = found.groups;
     expect([window!.indices.up, window!.indices.sown, lamp!.indices.up]).toEqual([8, 9, 9]);
@@ -287,6 +300,7 @@ describe('coming up', () => {
       histories: states(),
       counts,
       packetRate: 0.5,
+      isLength: true,
     });
     expect(part.groups[0]).toMatchObject({ counted: 'seeds', indices: { up: 27, sown: 45 } });
     expect(part.seedsSharePots).toBe(true);
@@ -294,8 +308,20 @@ describe('coming up', () => {
       histories: states(),
       counts: null,
       packetRate: 0.5,
+      isLength: true,
     });
     expect(pots.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'seeds-share-pots' });
+  });
+
+  test('vigour is reckoned from lengths of plants that are up, and from counted seeds, alone', () => {
+    const vigourOf = (changes: object, seedsSown = 1) => {
+      const design = { ...DESIGN, units: DESIGN.units.map((unit) => ({ ...unit, seedsSown })) };
+      const readings = { histories: states(), counts: null, packetRate: null, isLength: true, ...changes };
+      return emergencePart(compare('factor-1'), design, units, readings).groups[0]!.indices.vigour;
+    };
+    expect(vigourOf({}).defined).toBe(true);
+    expect(vigourOf({ isLength: false })).toEqual({ defined: false, reason: 'needs-lengths' });
+    expect(vigourOf({}, 5)).toEqual({ defined: false, reason: 'needs-lengths' });
   });
 
   test('none up and no packet: reasons', () => {
@@ -304,6 +330,7 @@ describe('coming up', () => {
       histories: none,
       counts: null,
       packetRate: null,
+      isLength: true,
     });
     expect(part.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'no-packet-rate' });
     expect(part.logRank).toEqual({ defined: false, reason: 'no-spread' });

@@ -26,8 +26,16 @@ export interface ComparedUnit {
 }
 
 /** Why a unit has no value in a comparison. */
-export type LeftOutReason =
-  'not_up' | 'up_without_value' | 'dead' | 'removed' | 'not_read' | 'too_few_values';
+export const LEFT_OUT_REASONS = [
+  'not_up',
+  'up_without_value',
+  'dead',
+  'removed',
+  'not_read',
+  'read_long_ago',
+  'too_few_values',
+] as const;
+export type LeftOutReason = (typeof LEFT_OUT_REASONS)[number];
 
 /** How many units of a treatment were found how. `measured` includes those counted as 0. */
 export interface UnitCounts {

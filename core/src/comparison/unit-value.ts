@@ -37,11 +37,24 @@ export function unitValue(
   const isOfDay = last?.day === day || isLasting;
   if (!last || (summary === 'day' && !isOfDay)) return { isRead: false, reason: 'not_read' };
   if (summary === 'day' || isLasting) return ofFinding(last, rule, isOfDay);
+  if (isStale(summary, last.day, day)) return { isRead: false, reason: 'read_long_ago' };
   const points = pointsUntil(history, unit.sowedOn, day, rule);
   const figure = summed(summary, points);
   if (figure.defined) return { isRead: true, value: figure.value, isNotUp: false };
   const neverUp = points.length === 0 && last.state === 'not_up';
   return { isRead: true, reason: neverUp ? 'not_up' : 'too_few_values' };
+}
+
+/** A last value stands for a day as long as a weekend with a day on each side. */
+export const OLD_AFTER_DAYS = 3;
+
+/**
+ * Whether a unit was last read too long before a day to stand for it: its last value by more than
+ * {@link OLD_AFTER_DAYS}, the area under its values by any day, as areas up to different days cannot be compared.
+ */
+function isStale(summary: Summary, last: CalendarDay, day: CalendarDay): boolean {
+  if (summary === 'area') return last < day;
+  return summary === 'final' && daysBetween(last, day) > OLD_AFTER_DAYS;
 }
 
 function ofFinding(finding: UnitDay, rule: NotUpRule, isRead: boolean): UnitValue {

@@ -127,7 +127,9 @@ function germinationIndex(checks: readonly Check[], up: number): Outcome<number>
 
 function vigour(final: Outcome<Share>, meanLengthMm: number | null): Outcome<number> {
   if (!final.defined) return final;
-  return meanLengthMm === null ? notDefined('no-values') : defined(100 * final.value.share * meanLengthMm);
+  return meanLengthMm === null
+    ? notDefined('needs-lengths')
+    : defined(100 * final.value.share * meanLengthMm);
 }
 
 function pairs(count: number): number {

@@ -7,6 +7,7 @@ import {
   isClearFate,
   isClearPair,
   isClearTogether,
+  plannedBlocks,
 } from '../comparison/index.ts';
 import {
   type ComparedGroup,
@@ -118,6 +119,8 @@ export function setUpRehearsal(
 }
 
 function designOf(plan: Plan): Design {
+  const units = plannedUnits(plan);
+  const blocks = plannedBlocks(units);
   return {
     factors: plan.factors.map((factor) => ({
       name: factor.name,
@@ -135,12 +138,12 @@ function designOf(plan: Plan): Design {
       crop: settings.cropId,
       plants: settings.plants,
     })),
-    units: plannedUnits(plan).map((unit) => ({
+    units: units.map((unit, index) => ({
       id: String(unit.number),
       number: unit.number,
       treatmentId: String(unit.treatment),
       sowedOn: unit.sowOn,
-      block: String(unit.block),
+      block: blocks[index] ?? '',
       team: '',
       seedsSown: null,
     })),

@@ -1,3 +1,4 @@
+import { plannedBlocks } from '../comparison/index.ts';
 import { comparedGroups, type Plan, plannedUnits, treatmentsOf } from '../design/index.ts';
 import { type PlanSurroundings, treatmentGrowth } from '../schedule/index.ts';
 import {
@@ -159,7 +160,7 @@ function plannedComparison(plan: Plan, stand: ExpectedStand, replicates: number)
     groups: groups.length,
     units,
     cells: treatmentsOf(plan).length,
-    blocks: plan.layoutMethod === 'blocks' ? replicates : 1,
+    blocks: plan.layoutMethod === 'blocks' ? replicates : new Set(plannedBlocks(plannedUnits(plan))).size,
     hasControl: groups.some((group) => group.isControl),
     questions: plan.factors.length > 1 ? plan.factors.length + 1 : 1,
     tested: chance ** 2,

@@ -25,6 +25,7 @@ export type UndefinedReason =
   | 'not-above-zero'
   | 'none-up'
   | 'no-seed-count'
+  | 'needs-lengths'
   | 'uneven-checks'
   | 'no-packet-rate'
   | 'half-never-reached'

@@ -49,3 +49,4 @@ export {
 export { rehearsalWords } from './rehearsal-words.ts';
 export { figuresText, TEST_NAMES, testText } from './test-words.ts';
 export { type StudentWords, studentWords } from './student-words.ts';
+export { LEFT_OUT_WORDS } from './not-known-words.ts';

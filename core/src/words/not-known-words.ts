@@ -1,12 +1,14 @@
 import type { LeftOutReason, TreatmentGroup } from '../comparison/index.ts';
 import { type ComparisonSpeech, listed, nameOf, potCount } from './speech.ts';
 
-const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
+/** Why a pot is left out. */
+export const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
   not_up: 'not up yet',
   up_without_value: 'up but not measured',
   dead: 'dead',
   removed: 'removed',
   not_read: 'not read',
+  read_long_ago: 'last read too long ago',
   too_few_values: 'read too few times',
 };
 

@@ -85,7 +85,12 @@ function speechOf(seed: number) {
     groups,
     comparison,
     growth: growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sowedOn])), null),
-    emergence: emergencePart(comparison, design, units, { histories, counts: null, packetRate: 0.8 }),
+    emergence: emergencePart(comparison, design, units, {
+      histories,
+      counts: null,
+      packetRate: 0.8,
+      isLength: true,
+    }),
     treatments: treatmentsPart(comparison, design, new Map(units.map((unit) => [unit.id, true])), 'II'),
     teams: teamsPart(comparison, design, readings),
     study: studyPart([run('a'), run('b')], 20, 'only-up'),

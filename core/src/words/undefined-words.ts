@@ -11,6 +11,7 @@ const WORDS: Record<UndefinedReason, string> = {
   'one-category': 'everything is in one place, so there is nothing to line up with',
   'nothing-germinates': 'no seed of this packet is expected to come up',
   'too-many-needed': 'no sensible number of seeds is enough',
+  'needs-lengths': 'it needs the length, on one day, of plants that are up, and seeds that are counted',
   'kinds-differ': 'pots of several kinds need spares of their own',
   'no-crop-figures': 'this crop has no figures for it',
   'temperature-outside': 'this crop does not come up at this temperature',

@@ -149,6 +149,7 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
             histories,
             counts: named(all, 'seeds up'),
             packetRate,
+            isLength: variable.kind === 'length',
           }),
         }
       : {}),

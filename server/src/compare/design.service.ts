@@ -1,4 +1,9 @@
-import type { AnalysedTreatment, AnalysedUnit, Design } from '@bright-sprout/core/comparison';
+import {
+  type AnalysedTreatment,
+  type AnalysedUnit,
+  blocksOf,
+  type Design,
+} from '@bright-sprout/core/comparison';
 import { levelAmount, type Plan, treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -26,6 +31,13 @@ export class DesignService {
     const stored = await this.store.load(experimentId);
     const { experiment } = stored;
     const plan = experiment.planDocument;
+    const blocks = blocksOf(
+      stored.units.map(({ treatmentId, block, containerId }) => ({
+        treatmentId,
+        block,
+        container: stored.containers.findIndex(({ id }) => id === containerId),
+      })),
+    );
     return {
       design: {
         factors: stored.factors.map((factor, at) => ({
@@ -37,12 +49,12 @@ export class DesignService {
           })),
         })),
         treatments: await this.#treatments(stored, plan, experiment),
-        units: stored.units.map((unit): AnalysedUnit => ({
+        units: stored.units.map((unit, index): AnalysedUnit => ({
           id: unit.id,
           number: unit.number,
           treatmentId: unit.treatmentId,
           sowedOn: unit.sowedOn as AnalysedUnit['sowedOn'],
-          block: unit.block,
+          block: blocks[index] ?? '',
           team: unit.team,
           seedsSown: unit.seedsSown,
         })),

@@ -1,5 +1,5 @@
 import type { ReadingView } from '@bright-sprout/contract/record';
-import { computedText } from '@bright-sprout/core/words';
+import { computedText, LEFT_OUT_WORDS } from '@bright-sprout/core/words';
 import {
   createColumnHelper,
   flexRender,
@@ -50,7 +50,7 @@ function WithAndWithout() {
         {leftOut.length === 0
           ? 'Every pot has a value on this day.'
           : `${leftOut.length} ${leftOut.length === 1 ? 'pot has' : 'pots have'} no value on this day: ${leftOut
-              .map((unit) => `pot ${unit.number} (${REASONS[unit.reason]})`)
+              .map((unit) => `pot ${unit.number} (${LEFT_OUT_WORDS[unit.reason]})`)
               .join(', ')}.`}{' '}
         {aside.length === 0
           ? 'No reading is set aside.'
@@ -77,15 +77,6 @@ function WithAndWithout() {
     </section>
   );
 }
-
-const REASONS = {
-  not_up: 'not up yet',
-  up_without_value: 'up, not measured',
-  dead: 'dead',
-  removed: 'removed',
-  not_read: 'not read',
-  too_few_values: 'read too few times',
-} as const;
 
 function Distribution() {
   const { shown } = useComparison([]);

@@ -114,7 +114,12 @@ export function compared(by: 'treatment' | 'factor-0' = 'treatment'): Comparison
       'II',
     ),
     growth: growthPart(comparison, new Map(units.map((unit) => [unit.id, SOWN])), null),
-    emergence: emergencePart(comparison, DESIGN, units, { histories, counts: null, packetRate: null }),
+    emergence: emergencePart(comparison, DESIGN, units, {
+      histories,
+      counts: null,
+      packetRate: null,
+      isLength: true,
+    }),
     teams: teamsPart(comparison, DESIGN, FACTS),
   };
 }

@@ -83,11 +83,19 @@ function readingsOf({ units }: Design, seed: number): ObservedFact[] {
 function wholeCompare(plan: Design, readings: readonly ObservedFact[]): void {
   const { groups, units } = grouped(plan, 'treatment');
   const day = addDays(SOWN, AGES.at(-1) ?? 0);
-  const comparison = compareTreatments({ treatments: groups, units, readings, day, rule: 'only-up' });
+  const comparison = compareTreatments({
+    treatments: groups,
+    units,
+    readings,
+    day,
+    rule: 'only-up',
+    design: plan,
+    by: 'treatment',
+  });
   const histories = unitDays(readings);
   treatmentsPart(comparison, plan, new Map(units.map((unit) => [unit.id, true])), 'II');
   growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sowedOn])), null);
-  emergencePart(comparison, plan, units, { histories, counts: null, packetRate: 0.9 });
+  emergencePart(comparison, plan, units, { histories, counts: null, packetRate: 0.9, isLength: true });
   teamsPart(comparison, plan, readings);
 }
 

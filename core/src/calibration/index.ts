@@ -8,3 +8,4 @@ export {
   type Rate,
 } from './calibrate.ts';
 export { simulatedClasses, type Situation } from './simulated-class.ts';
+export { FALSE_CLAIMS, type OtherClaim, SHOWN_INTERVALS } from './other-claims.ts';

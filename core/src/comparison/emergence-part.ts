@@ -15,6 +15,7 @@ import {
   kaplanMeier,
   type KaplanMeier,
   logRank,
+  sharedShare,
   shareTest,
   shuffledRanks,
   type Wait,
@@ -94,7 +95,13 @@ export function emergencePart(
     const isOfSeedlings =
       isLength && isSeeds && comparison.summary === 'day' && comparison.rule === 'only-up';
     const mean = isOfSeedlings && description.mean.defined ? description.mean.value : null;
-    const indices = germinationIndices(checks, total, mean);
+    const seedsOf = looked.map((unit) => ({
+      up: upIn(source.get(unit.id) ?? []),
+      sown: unit.seedsSown ?? 1,
+    }));
+    const single = germinationIndices(checks, total, mean);
+    const isShared = counting === 'seeds' && total !== null && looked.some((unit) => unit.seedsSown !== 1);
+    const indices = isShared ? { ...single, final: sharedShare(seedsOf) } : single;
     const waits = waitsOf(found.filter((one) => one.groupId === groupId));
     return {
       groupId,
@@ -102,12 +109,7 @@ export function emergencePart(
       checks,
       indices,
       waiting: kaplanMeier(waits),
-      againstPacket: againstPacket(
-        indices,
-        packetRate,
-        counting,
-        looked.map((unit) => ({ up: upIn(source.get(unit.id) ?? []), sown: unit.seedsSown ?? 1 })),
-      ),
+      againstPacket: againstPacket(indices, packetRate, counting, seedsOf),
     };
   });
   const waits = comparison.groups.map(({ groupId }) =>

@@ -1,5 +1,5 @@
 import { type CalendarDay, daysBetween } from '../shared/index.ts';
-import { updatedShare } from '../statistics/index.ts';
+import { designEffect, updatedShare } from '../statistics/index.ts';
 import type { Crop, DayRange } from './crop.ts';
 
 /** So many seeds of a lot sown as a test, and so many up. */
@@ -53,7 +53,7 @@ const YEAR_DAYS = 365.25;
 /**
  * The facts of a crop as this packet has them. Age lowers the packet's rate by a tenth for each full year after
  * the first; the class's own tests then move it as a Beta posterior in which the packet counts for
- * {@link PRIOR_SEEDS} seeds.
+ * {@link PRIOR_SEEDS} seeds. Each test is one dish: where dishes differ by more than chance, their seeds count for less.
  * @param on the day on which age is counted
  */
 export function seedFacts(crop: Crop, lot: SeedLot | undefined, on: CalendarDay): SeedFacts {
@@ -75,7 +75,12 @@ function rateOf(crop: Crop, lot: SeedLot | undefined, on: CalendarDay): Germinat
   const kept = (1 - LOSS_A_YEAR) ** Math.max(0, years - 1);
   const said = ((percent ?? 50) / 100) * kept;
   if (sown > 0) {
-    return { ...updatedShare(said, PRIOR_SEEDS, up, sown), seeds: PRIOR_SEEDS + sown, source: 'tested' };
+    const effect = designEffect(tests);
+    return {
+      ...updatedShare(said, PRIOR_SEEDS, up / effect, sown / effect),
+      seeds: PRIOR_SEEDS + sown / effect,
+      source: 'tested',
+    };
   }
   const source = kept < 1 ? 'aged' : lot?.germinationPercent == null ? 'typical' : 'packet';
   return { share: said, low: null, high: null, seeds: null, source };

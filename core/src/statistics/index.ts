@@ -39,7 +39,7 @@ export { mannWhitney, type MannWhitney } from './mann-whitney.ts';
 export { normalAt } from './normal-quantile.ts';
 export { brownForsythe, oneWayAnova, tukeyKramer, type TukeyPair } from './one-way.ts';
 export { pairedT, signedRank, type SignedRank } from './paired.ts';
-export { shareTest, type ShareTest } from './share-test.ts';
+export { designEffect, sharedShare, shareTest, type ShareTest } from './share-test.ts';
 export { shuffledRanks, type ShuffledRanks } from './shuffled-ranks.ts';
 export { arrangementsOf, type Permutation, permutationTest, shuffledDifferences } from './permutation.ts';
 export { normalBelow, normalDensity } from './normal.ts';

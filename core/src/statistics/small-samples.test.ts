@@ -1,6 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { chanceFrom, shuffled } from '../shared/index.ts';
-import { binomialTest, fisherExact, mannWhitney, shareTest, shuffledRanks, signedRank } from './index.ts';
+import {
+  binomialTest,
+  designEffect,
+  fisherExact,
+  mannWhitney,
+  sharedShare,
+  shareTest,
+  shuffledRanks,
+  signedRank,
+  wilson,
+} from './index.ts';
 
 describe('Fisher’s exact test of many groups', () => {
   test('twelve groups of eight, as often as shuffles make so unlikely a table', () => {
@@ -108,5 +118,23 @@ describe('a share over pots', () => {
     }
     expect(byPot / classes).toBeLessThan(0.08);
     expect(bySeed / classes).toBeGreaterThan(0.1);
+  });
+});
+
+describe('a share of seeds that share pots', () => {
+  const pots = (...ups: number[]) => ups.map((up) => ({ up, sown: 10 }));
+
+  test('varies as its pots do: by hand, the variance between pots over that of single seeds', () => {
+    const units = pots(2, 9, 10, 3);
+    const share = 0.6;
+    const between = [2, 9, 10, 3].reduce((sum, up) => sum + (up - 6) ** 2, 0) / 3 / 4 / 100;
+    expect(designEffect(units)).toBeCloseTo(between / ((share * (1 - share)) / 40), 9);
+    expect(sharedShare(units)).toEqual(wilson(24 / designEffect(units), 40 / designEffect(units)));
+  });
+
+  test('is never surer than all its seeds, and undefined for one pot', () => {
+    expect(designEffect(pots(7, 7, 7))).toBe(1);
+    expect(sharedShare(pots(7, 7, 7))).toEqual(wilson(21, 30));
+    expect(sharedShare(pots(7))).toEqual({ defined: false, reason: 'seeds-share-pots' });
   });
 });

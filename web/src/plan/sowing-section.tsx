@@ -205,7 +205,7 @@ function rateText({ groups }: SowingWish): string {
       const said = `Each seed comes up with a chance of ${Math.round(share * 1000) / 10} %`;
       return seeds === null
         ? `${said}.`
-        : `${said}, as far as a test worth ${seeds} seeds can tell; what it leaves open is counted in.`;
+        : `${said}, as far as a test worth ${Math.round(seeds)} seeds can tell; what it leaves open is counted in.`;
     })
     .join(' ');
 }

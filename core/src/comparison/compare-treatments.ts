@@ -26,8 +26,8 @@ import { unitValue, type UnitValue } from './unit-value.ts';
 export interface ComparisonInput {
   readonly treatments: readonly ComparedGroup[];
   readonly units: readonly ComparedUnit[];
-  /** Readings of one variable that still count, in the order they were made. */
-  readonly readings: readonly ReadingFact[];
+  /** Readings of one variable that still count, in the order they were made; or what came of them already. */
+  readonly readings: readonly ReadingFact[] | ReadonlyMap<string, readonly UnitDay[]>;
   readonly day: CalendarDay;
   readonly rule: NotUpRule;
   /** One value a unit: that of the day when left out. */
@@ -61,7 +61,7 @@ function crossedQuestions(
  * that sums up a unit until then; days are never pooled as replicates.
  */
 export function compareTreatments(input: ComparisonInput): Comparison {
-  const findings = unitDays(input.readings);
+  const findings = 'get' in input.readings ? input.readings : unitDays(input.readings);
   const summary = input.summary ?? 'day';
   const { groups, age } = groupsOn(input, findings);
   const { design, by = 'treatment' } = input;

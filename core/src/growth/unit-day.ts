@@ -45,20 +45,25 @@ export function reduceUnitDay(readings: readonly ReadingFact[]): UnitDay | undef
 
 /** All findings, by unit in the order of first reading, each unit's in day order. */
 export function unitDays(readings: readonly ReadingFact[]): Map<string, UnitDay[]> {
-  const byUnitAndDay = new Map<string, Map<CalendarDay, ReadingFact[]>>();
+  const byUnitAndDay = new Map<string, Map<CalendarDay, [ReadingFact, ...ReadingFact[]]>>();
   for (const reading of readings) {
-    const days = byUnitAndDay.get(reading.unitId) ?? new Map<CalendarDay, ReadingFact[]>();
-    byUnitAndDay.set(reading.unitId, days);
-    const group = days.get(reading.day) ?? [];
-    days.set(reading.day, group);
-    group.push(reading);
+    const days = byUnitAndDay.get(reading.unitId) ?? new Map<CalendarDay, [ReadingFact, ...ReadingFact[]]>();
+    if (days.size === 0) byUnitAndDay.set(reading.unitId, days);
+    const group = days.get(reading.day);
+    if (group) group.push(reading);
+    else days.set(reading.day, [reading]);
   }
-  return new Map(
-    [...byUnitAndDay].map(([unitId, days]) => [
-      unitId,
-      [...days.values()]
-        .map((group) => reduceUnitDay(group) as UnitDay)
-        .sort((a, b) => (a.day < b.day ? -1 : 1)),
-    ]),
-  );
+  return new Map([...byUnitAndDay].map(([unitId, days]) => [unitId, inDayOrder(days)]));
+}
+
+/** Days mostly come in their order already: a class of a year has too many to sort each pot's for nothing. */
+function inDayOrder(days: ReadonlyMap<CalendarDay, readonly [ReadingFact, ...ReadingFact[]]>): UnitDay[] {
+  const found: UnitDay[] = [];
+  let isOrdered = true;
+  for (const group of days.values()) {
+    const finding = reduceUnitDay(group) as UnitDay;
+    isOrdered &&= found.length === 0 || (found.at(-1) as UnitDay).day < finding.day;
+    found.push(finding);
+  }
+  return isOrdered ? found : found.sort((a, b) => (a.day < b.day ? -1 : 1));
 }

@@ -24,14 +24,17 @@ export function calendarDay(text: string): CalendarDay {
   return text;
 }
 
-/** Days since 1970-01-01. */
+const MOST_KNOWN = 4000;
+const known = new Map<string, number>();
+
+/** Days since 1970-01-01; kept, as a class asks for the same few hundred days over and over. */
 function toEpochDays(day: CalendarDay): number {
-  const [year, month, date] = [day.slice(0, 4), day.slice(5, 7), day.slice(8)].map(Number) as [
-    number,
-    number,
-    number,
-  ];
-  return Date.UTC(year, month - 1, date) / DAY_MS;
+  const kept = known.get(day);
+  if (kept !== undefined) return kept;
+  const days = Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8))) / DAY_MS;
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(day, days);
+  return days;
 }
 
 function fromEpochDays(days: number): CalendarDay {

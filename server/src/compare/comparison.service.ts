@@ -17,16 +17,11 @@ import {
 } from '@bright-sprout/core/comparison';
 import { scoresOf } from '@bright-sprout/core/design';
 import { lastDayMostRead, type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
-import { type CalendarDay, calendarDay } from '@bright-sprout/core/shared';
+import { calendarDay } from '@bright-sprout/core/shared';
 import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { notFound } from '../shared/index.ts';
-import {
-  type AnyReading,
-  type ComparedVariable,
-  type ComparisonFacts,
-  ComparisonFactsService,
-} from './comparison-facts.ts';
+import { type AnyReading, type ComparedVariable, ComparisonFactsService } from './comparison-facts.ts';
 import { DesignService, type KnownDesign } from './design.service.ts';
 
 const EMPTY: Pick<ComparisonView, ComparisonPart> = {
@@ -56,9 +51,13 @@ export class ComparisonService {
     const { all } = facts;
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
-    const day = query.day === undefined ? dayToCompare(facts, sowOn) : calendarDay(query.day);
+    const findings = unitDays(facts.readings);
+    const day =
+      query.day === undefined
+        ? (lastDayMostRead(findings, facts.units.length) ?? sowOn)
+        : calendarDay(query.day);
     const sorted = grouped(known.design, by);
-    const readings = query.per === 'per_pot' ? perPot(facts.readings, known.design) : facts.readings;
+    const readings = query.per === 'per_pot' ? unitDays(perPot(facts.readings, known.design)) : findings;
     const comparison = compareTreatments({
       treatments: sorted.groups,
       units: sorted.units,
@@ -92,14 +91,6 @@ export class ComparisonService {
       },
     };
   }
-}
-
-/** The last day that most pots were read, to begin with. */
-function dayToCompare(
-  { readings, units }: Pick<ComparisonFacts, 'readings' | 'units'>,
-  sowOn: CalendarDay,
-): CalendarDay {
-  return lastDayMostRead(unitDays(readings), units.length) ?? sowOn;
 }
 
 function partsOf({ parts }: ComparisonQuery): Set<ComparisonPart> {

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { type Crop, CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
+import { type Crop, CROP_HABITS, type CropHabit, type MeasuredSpread } from '@bright-sprout/core/design';
 import {
   IsBoolean,
   IsIn,
@@ -129,6 +129,16 @@ export class CropRequest implements Omit<Crop, 'id'> {
   caution: string;
 }
 
+/** How much pots that were treated alike differed in the teacher's own finished experiments. */
+export class MeasuredSpreadView implements MeasuredSpread {
+  /** Coefficient of variation of height, 0–1. */
+  @IsNumber()
+  cv: number;
+
+  @IsInt()
+  pots: number;
+}
+
 /** A crop with its typical figures. */
 export class CropView extends CropRequest {
   @IsString()
@@ -137,4 +147,7 @@ export class CropView extends CropRequest {
   /** True for a crop that the teacher added. */
   @IsBoolean()
   isOwn: boolean;
+
+  @NestedOrNull(() => MeasuredSpreadView)
+  measuredSpread: MeasuredSpreadView | null;
 }

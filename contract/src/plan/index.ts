@@ -1,4 +1,10 @@
-export { CropRequest, CropView, DayRangeView, TemperatureRangeView } from './crop-view.ts';
+export {
+  CropRequest,
+  CropView,
+  DayRangeView,
+  MeasuredSpreadView,
+  TemperatureRangeView,
+} from './crop-view.ts';
 export {
   ContainerView,
   ExperimentView,

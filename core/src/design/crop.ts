@@ -8,6 +8,13 @@ export interface DayRange {
   readonly max: number;
 }
 
+/** How much pots of a crop that were treated alike differed in the class's own finished experiments. */
+export interface MeasuredSpread {
+  /** Coefficient of variation of height, 0–1. */
+  readonly cv: number;
+  readonly pots: number;
+}
+
 /** A kind of seed or other propagule with typical figures; `null` where there is none to give. */
 export interface Crop {
   readonly id: string;
@@ -28,6 +35,8 @@ export interface Crop {
   readonly matureHeightMm: number | null;
   readonly heightAtDay21Mm: number | null;
   readonly habit: CropHabit;
+  /** Left out or `null` where the class has not grown it to an end. */
+  readonly measuredSpread?: MeasuredSpread | null;
   /** A caution or a hint in words; empty when there is none. */
   readonly caution: string;
 }

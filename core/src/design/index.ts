@@ -16,7 +16,7 @@ export {
   stepsFromBright,
   usualContainer,
 } from './container.ts';
-export { type Crop, CROP_HABITS, type CropHabit, type DayRange } from './crop.ts';
+export { type Crop, CROP_HABITS, type CropHabit, type DayRange, type MeasuredSpread } from './crop.ts';
 export {
   blockedLayout,
   type LaidOutUnit,

@@ -3,6 +3,7 @@ import { POT_CORRELATION, STARTING_CROPS } from '../design/index.ts';
 import { calendarDay, chanceFrom } from '../shared/index.ts';
 import {
   classroomFrom,
+  expectedSpread,
   growExperiment,
   type GrowthSetting,
   MISSED_READINGS,
@@ -85,6 +86,14 @@ describe('a classroom', () => {
     });
     expect(sillPlaceOf({ row: 2, column: 4 }, { rows: 2, columns: 4 })).toEqual({ along: 0.375, away: 0.25 });
   });
+});
+
+test('what a class measured itself moves the usual spread, the more the more pots', () => {
+  const crop = { habit: 'bush' as const, seedLengthMm: 10 };
+  const spreadWith = (pots: number): number => expectedSpread({ ...crop, measuredSpread: { cv: 0.4, pots } });
+  expect(expectedSpread(crop)).toBe(usualSpread(crop));
+  expect(spreadWith(20)).toBeCloseTo(Math.sqrt((0.2 ** 2 + 0.4 ** 2) / 2), 12);
+  expect(spreadWith(2000)).toBeCloseTo(0.4, 2);
 });
 
 test.each(STARTING_CROPS)('the spread of $id is a usual one, 15 to 30 of 100', (crop) => {

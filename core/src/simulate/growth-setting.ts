@@ -1,7 +1,7 @@
 import type { Crop, DayRange } from '../design/index.ts';
 import { defined, type LengthScale, notDefined, type Outcome } from '../shared/index.ts';
 import type { GrowthSetting } from './grow-experiment.ts';
-import { POT_SHARE, usualSpread } from './plant-spread.ts';
+import { expectedSpread, POT_SHARE } from './plant-spread.ts';
 
 const DAY = 21;
 const RATE = 0.25;
@@ -17,7 +17,7 @@ const DEATH_A_DAY = 0.002;
  * @returns undefined for a crop without a height at day 21
  */
 export function growthSetting(
-  crop: Pick<Crop, 'heightAtDay21Mm' | 'matureHeightMm' | 'habit' | 'seedLengthMm'>,
+  crop: Pick<Crop, 'heightAtDay21Mm' | 'matureHeightMm' | 'habit' | 'seedLengthMm' | 'measuredSpread'>,
   germination: number,
   window: DayRange,
   scale: LengthScale,
@@ -32,7 +32,7 @@ export function growthSetting(
     finalHeightMm: final,
     ratePerDay: RATE,
     daysToFastest: Math.max(LEAST_DAYS, DAY - middle + Math.log(final / at21 - 1) / RATE),
-    plantCv: usualSpread(crop),
+    plantCv: expectedSpread(crop),
     potShare: POT_SHARE,
     deathPerDay: DEATH_A_DAY,
     scale,

@@ -17,7 +17,7 @@ export {
   TEAM_ERROR,
   UNITS_A_TEAM,
 } from './classroom.ts';
-export { POT_SHARE, usualSpread } from './plant-spread.ts';
+export { expectedSpread, POT_SHARE, usualSpread } from './plant-spread.ts';
 export { chanceReady, chanceUp } from './readiness.ts';
 export {
   PRACTICE_KINDS,

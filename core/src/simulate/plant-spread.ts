@@ -29,3 +29,17 @@ export function usualSpread(crop: Pick<Crop, 'habit' | 'seedLengthMm'>): number 
   const isFine = crop.seedLengthMm !== null && crop.seedLengthMm < FINE_SEED_MM;
   return SPREAD_BY_HABIT[crop.habit] + (isFine ? FINE_SEED_ADDS : 0);
 }
+
+/** What the usual spread counts for, in pots, once a class has measured its own. */
+const USUAL_POTS = 20;
+
+/**
+ * Plant-to-plant coefficient of variation to expect of a crop, 0–1: the usual one, moved by what the class's own finished
+ * experiments showed, by the number of pots behind each (a weighted mean of variances).
+ */
+export function expectedSpread(crop: Pick<Crop, 'habit' | 'seedLengthMm' | 'measuredSpread'>): number {
+  const usual = usualSpread(crop);
+  if (!crop.measuredSpread) return usual;
+  const { cv, pots } = crop.measuredSpread;
+  return Math.sqrt((usual ** 2 * USUAL_POTS + cv ** 2 * pots) / (USUAL_POTS + pots));
+}

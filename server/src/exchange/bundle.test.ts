@@ -1,3 +1,4 @@
+import type { CropView } from '@bright-sprout/contract/plan';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
@@ -141,6 +142,25 @@ describe('a bundle', () => {
     expect([opened.question, opened.plan ?? null]).toEqual(['<script>alert(1)</script>', null]);
     expect((await teacher.get(`/api/experiments/${id}/conclusions`)).body[0].claim).toBe('<img src=x>');
   });
+});
+
+test('crops say how much the pots of finished experiments differed, to their teacher alone', async () => {
+  const spreadsFor = async (client: Client): Promise<Record<string, { cv: number; pots: number }>> => {
+    const crops = (await client.get('/api/crops').expect(200)).body as CropView[];
+    return Object.fromEntries(
+      crops.flatMap(({ commonName, measuredSpread }) =>
+        measuredSpread ? [[commonName, measuredSpread]] : [],
+      ),
+    );
+  };
+  const own = await spreadsFor(demo);
+  expect(Object.keys(own)).toContain('Cucumber');
+  for (const { cv, pots } of Object.values(own)) {
+    expect(pots).toBeGreaterThan(4);
+    expect(cv).toBeGreaterThan(0.03);
+    expect(cv).toBeLessThan(0.6);
+  }
+  expect(await spreadsFor(await server.teacher())).toEqual({});
 });
 
 describe('spreadsheets', () => {

@@ -16,6 +16,7 @@ import { ApiError, invalidField, invalidFields } from '../shared/index.ts';
 import { Crop } from './crop.entity.ts';
 import { ContainerSize, SeedLot } from './drawer.entities.ts';
 import { SHELF_TESTS, type ShelfTestRow } from './shelf-tests.ts';
+import { TREATMENT_SPREADS, type TreatmentSpreadRow } from './treatment-spreads.ts';
 import { cropView } from './views.ts';
 
 /** The seed drawer: crops, packets, and container sizes of one's own. */
@@ -28,7 +29,22 @@ export class DrawerService {
     const crops = await this.source
       .getRepository(Crop)
       .find({ where: [{ teacherId: IsNull() }, { teacherId: teacher.id }], order: { commonName: 'ASC' } });
-    return crops.map(cropView);
+    const spreads = await this.#measuredSpreads(teacher);
+    return crops.map((crop) => cropView(crop, spreads.get(crop.id) ?? null));
+  }
+
+  /** How much pots of each crop differed that were treated alike, over the teacher's finished experiments. */
+  async #measuredSpreads(teacher: KnownTeacher): Promise<Map<string, CropView['measuredSpread']>> {
+    const rows = await this.source.query<TreatmentSpreadRow[]>(TREATMENT_SPREADS, [teacher.id]);
+    return new Map(
+      [...new Set(rows.map(({ cropId }) => cropId))].map((cropId) => {
+        const own = rows.filter((row) => row.cropId === cropId);
+        const free = own.reduce((sum, { pots }) => sum + Number(pots) - 1, 0);
+        const squares = own.reduce((sum, row) => sum + (Number(row.pots) - 1) * row.variance, 0);
+        const pots = own.reduce((sum, row) => sum + Number(row.pots), 0);
+        return [cropId, { cv: Math.sqrt(Math.expm1(squares / free)), pots }];
+      }),
+    );
   }
 
   /** @throws ApiError when there is no such crop for this teacher */

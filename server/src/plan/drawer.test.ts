@@ -24,7 +24,13 @@ describe('crops of one’s own', () => {
       .put(`/api/crops/${id}`)
       .send({ ...CROP, germinationPercent: 75 })
       .expect(200);
-    expect(changed.body).toEqual({ ...CROP, germinationPercent: 75, id, isOwn: true });
+    expect(changed.body).toEqual({
+      ...CROP,
+      germinationPercent: 75,
+      id,
+      isOwn: true,
+      measuredSpread: null,
+    });
     const started = await teacher
       .put(`/api/experiments/${uuid()}`)
       .send({ question: 'Why?', cropId: id })

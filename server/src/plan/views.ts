@@ -4,8 +4,8 @@ import type { StoredPlan } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
 
 /** A crop as the interface sees it. */
-export function cropView(crop: Crop): CropView {
-  return { ...crop.figures, id: crop.id, isOwn: crop.teacherId !== null };
+export function cropView(crop: Crop, measuredSpread: CropView['measuredSpread'] = null): CropView {
+  return { ...crop.figures, id: crop.id, isOwn: crop.teacherId !== null, measuredSpread };
 }
 
 /** An experiment as the interface sees it. */

@@ -11,7 +11,7 @@ import { SeedLineUp } from './seed-line-up.tsx';
 afterEach(cleanup);
 Element.prototype.scrollIntoView = () => undefined;
 
-const CROP = { ...STARTING_CROPS.find(({ id }) => id === 'oat')!, isOwn: false };
+const CROP = { ...STARTING_CROPS.find(({ id }) => id === 'oat')!, isOwn: false, measuredSpread: null };
 const LOT: SeedLotView = {
   id: 'l',
   cropId: 'oat',
@@ -98,7 +98,7 @@ describe('a packet', () => {
 
 describe('the seeds', () => {
   test('stand in a row by size, to one scale, and arrows choose', () => {
-    const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false }));
+    const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false, measuredSpread: null }));
     const chosen: string[] = [];
     render(<SeedLineUp crops={crops} chosenId="oat" onChoose={(id) => chosen.push(id)} />);
     const seeds = screen.getAllByRole('radio');

@@ -169,6 +169,8 @@ function SeedNote() {
       {facts.rate &&
         `${Math.round(facts.rate.share * 100)} of 100 come up (${RATE_WORDS[facts.rate.source]})`}
       {days && ` · up in ${days.min}–${days.max} days`}
+      {crop.measuredSpread &&
+        ` · your own ${crop.measuredSpread.pots} pots differed by ${Math.round(crop.measuredSpread.cv * 100)} %`}
       {crop.caution && <b className="caution">{crop.caution}</b>} <Link to="/drawer">Seed drawer</Link>
     </p>
   );

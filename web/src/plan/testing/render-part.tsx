@@ -53,7 +53,7 @@ export function draftOf(
     classId: null,
     question: plan.question,
     hypothesis: '',
-    crop: { ...crop, isOwn: false },
+    crop: { ...crop, isOwn: false, measuredSpread: null },
     cropName: crop.commonName,
     sowOn: plan.sowOn,
     lessonOn: plan.lessonOn,
@@ -104,7 +104,7 @@ export function renderPart(part: ReactNode, experiment: ExperimentView): SentReq
     return Promise.resolve(new Response(JSON.stringify(answer), { status: 200 }));
   }) as unknown as typeof fetch;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
-  const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false }));
+  const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false, measuredSpread: null }));
   client.setQueryData(cropsQuery.queryKey, crops);
   client.setQueryData(seedLotsQuery.queryKey, []);
   client.setQueryData(classesQuery.queryKey, []);

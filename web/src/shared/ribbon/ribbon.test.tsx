@@ -31,7 +31,7 @@ function clientWith(): QueryClient {
   const client = new QueryClient();
   client.setQueryData(
     cropsQuery.queryKey,
-    STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false })),
+    STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false, measuredSpread: null })),
   );
   client.setQueryData(seedLotsQuery.queryKey, []);
   return client;

@@ -117,7 +117,7 @@ ${others}
 
 ## Intervals of 95 %
 
-The truth is known as it was simulated; the aim is 93 to 97 of 100.
+The truth is known as it was simulated; the aim is 93 to 97 of 100. Days are whole, so intervals of days hold more.
 
 ${intervals}
 

@@ -16,6 +16,7 @@ export const ERROR_STATUS = {
   email_taken: 409,
   changed_elsewhere: 409,
   id_in_use: 409,
+  already_corrected: 409,
   already_planted: 409,
   not_planted: 409,
   readings_exist: 409,

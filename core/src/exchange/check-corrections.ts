@@ -33,6 +33,41 @@ export function checkCorrections(
   return problems;
 }
 
+/**
+ * Readings of which each is corrected once at most: of several corrections of one, as older files may hold, each later
+ * one becomes a correction of what stood last before it.
+ */
+export function chainedCorrections(readings: readonly ExchangedReading[]): ExchangedReading[] {
+  const found = readings.map((reading, index) =>
+    reading.supersedes !== '' && reading.id === '' ? { ...reading, id: `row ${index}` } : reading,
+  );
+  const order = found
+    .map((reading, index) => ({ reading, index }))
+    .filter(({ reading }) => reading.supersedes !== '')
+    .sort((a, b) => a.reading.recordedAt.localeCompare(b.reading.recordedAt) || a.index - b.index);
+  const next = new Map<string, string>();
+  const corrected = new Set<string>();
+  for (const { reading, index } of order) {
+    const last = lastOf(next, reading.supersedes);
+    if (corrected.has(reading.supersedes)) found[index] = { ...reading, supersedes: last };
+    corrected.add(reading.supersedes);
+    next.set(last, reading.id);
+  }
+  return found;
+}
+
+/** The end of a row of corrections that begins with a reading; the way there is shortened for the next time. */
+function lastOf(next: Map<string, string>, id: string): string {
+  let last = id;
+  for (let after = next.get(last); after !== undefined; after = next.get(last)) last = after;
+  for (let at = id; at !== last;) {
+    const after = next.get(at) ?? last;
+    next.set(at, last);
+    at = after;
+  }
+  return last;
+}
+
 /** Ids of readings whose corrections lead back to them: none of those would stand. Each reading is looked at once. */
 function circular(
   entries: readonly { readonly reading: ExchangedReading }[],

@@ -272,3 +272,21 @@ describe('bad rows are listed, and nothing is half read', () => {
     });
   });
 });
+
+test('several corrections of one reading, as older files hold, become a row of corrections', () => {
+  const HEAD = 'unit,treatment,sown,observed,value,unit_of_measure,recorded_at,reading,supersedes';
+  const row = (value: number, minute: number, id: string, supersedes: string): string =>
+    `1,a,2026-03-02,2026-03-09,${value},cm,2026-03-09T09:0${minute}:00Z,${id},${supersedes}`;
+  const lines = [HEAD, row(1, 0, 'r', ''), row(4, 3, '', 'r'), row(2, 1, 's', 'r'), row(3, 2, 't', 's')];
+  const read = readTidy(
+    lines.map((line) => line.split(',')),
+    'Twice',
+  );
+  const links = read.ok ? read.experiment.readings.map(({ value, supersedes }) => [value, supersedes]) : read;
+  expect(links).toEqual([
+    [10, ''],
+    [40, 't'],
+    [20, 'r'],
+    [30, 's'],
+  ]);
+});

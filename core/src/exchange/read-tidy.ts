@@ -1,6 +1,6 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { type RowProblem, RowReader } from './cells.ts';
-import { checkCorrections } from './check-corrections.ts';
+import { chainedCorrections, checkCorrections } from './check-corrections.ts';
 import { MOST_DAYS } from './foreign-dates.ts';
 import type { ExchangedExperiment, ExchangedReading } from './model.ts';
 import { PlanCollector } from './plan-collector.ts';
@@ -71,10 +71,7 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
   if (problems.length > 0) return { ok: false, problems };
   return {
     ok: true,
-    experiment: plan.finish(
-      found.map((entry) => entry.reading),
-      name,
-    ),
+    experiment: plan.finish(chainedCorrections(found.map((entry) => entry.reading)), name),
   };
 }
 

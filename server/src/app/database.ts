@@ -5,6 +5,7 @@ import { Classes1700000000002 } from '../../migrations/1700000000002-classes.ts'
 import { Recording1700000000003 } from '../../migrations/1700000000003-recording.ts';
 import { Ideas1700000000004 } from '../../migrations/1700000000004-ideas.ts';
 import { Uploads1700000000005 } from '../../migrations/1700000000005-uploads.ts';
+import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-correction.ts';
 import { CareEvent, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../compare/index.ts';
@@ -81,6 +82,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       Recording1700000000003,
       Ideas1700000000004,
       Uploads1700000000005,
+      OneCorrection1700000000006,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

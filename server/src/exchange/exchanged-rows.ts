@@ -72,7 +72,16 @@ export function exchangedRows(experimentId: string, from: ExchangedExperiment): 
   const setAside = from.readings.flatMap(({ setAside: reason }, index) =>
     reason === ''
       ? []
-      : [{ id: uuid(), readingId: readings[index]?.id ?? '', reason, byName: '', setAt: new Date() }],
+      : [
+          {
+            id: uuid(),
+            readingId: readings[index]?.id ?? '',
+            reason,
+            byName: '',
+            setAt: new Date(),
+            isActive: 1,
+          },
+        ],
   );
   return { plan, variables, readings, setAside };
 }

@@ -64,7 +64,8 @@ export class Reading {
   @Column('boolean', { default: false })
   isReread: boolean;
 
-  @Index('ix_reading_supersedes')
+  /** Unique: of two corrections of one reading the first wins, the other is told. */
+  @Index('uq_reading_supersedes', { unique: true })
   @Column('uuid', { nullable: true })
   supersedesId: string | null;
 
@@ -75,11 +76,11 @@ export class Reading {
 
 /** A reading left out of comparisons, until it is put back. */
 @Entity('set_aside')
+@Index('uq_set_aside_active', ['readingId', 'isActive'], { unique: true })
 export class SetAside {
   @PrimaryColumn('uuid')
   id: string;
 
-  @Index('ix_set_aside_reading')
   @Column('uuid')
   readingId: string;
 
@@ -102,4 +103,8 @@ export class SetAside {
 
   @Column('varchar', { length: 60, nullable: true })
   liftedBy: string | null;
+
+  /** 1 until it is lifted, then empty: unique together with the reading, so that one is set aside once at a time. */
+  @Column('tinyint', { nullable: true })
+  isActive: number | null;
 }

@@ -75,9 +75,11 @@ export class ReadingsService {
    */
   async setAside(experimentId: string, id: string, reason: string, byName: string): Promise<ReadingView> {
     await this.#view(experimentId, id);
-    const rows = this.source.getRepository(SetAside);
-    if (!(await rows.existsBy({ readingId: id, liftedAt: IsNull() }))) {
-      await rows.insert({ id: uuid(), readingId: id, reason, byName, setAt: this.clock.now() });
+    const row = { id: uuid(), readingId: id, reason, byName, setAt: this.clock.now(), isActive: 1 };
+    try {
+      await retried(() => this.source.getRepository(SetAside).insert(row));
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
     }
     return this.#view(experimentId, id);
   }
@@ -104,7 +106,10 @@ export class ReadingsService {
     await this.#view(experimentId, id);
     await this.source
       .getRepository(SetAside)
-      .update({ readingId: id, liftedAt: IsNull() }, { liftedAt: this.clock.now(), liftedBy: byName });
+      .update(
+        { readingId: id, liftedAt: IsNull() },
+        { liftedAt: this.clock.now(), liftedBy: byName, isActive: null },
+      );
     return this.#view(experimentId, id);
   }
 
@@ -131,7 +136,8 @@ export class ReadingsService {
 
   /**
    * Keeps a reading. Sent twice under the same id it is stored once; another reading under that id is refused.
-   * @throws ApiError `not_found`, `invalid_fields`, `not_planted`, `experiment_finished`, `id_in_use`
+   * @throws ApiError `not_found`, `invalid_fields`, `not_planted`, `experiment_finished`, `id_in_use`,
+   * `already_corrected`
    */
   async keep(
     experimentId: string,
@@ -175,8 +181,14 @@ export class ReadingsService {
 
   async #keptBefore(id: string, sent: ReadingRequest): Promise<ReadingView> {
     const [kept] = await this.source.query<ReadingRow[]>(READING_BY_ID, [id]);
+    if (!kept) {
+      throw new ApiError(
+        'already_corrected',
+        'Somebody else put this reading right meanwhile. Look at what it says now, and correct that if it is still wrong.',
+      );
+    }
     const same =
-      kept?.unitId === sent.unitId &&
+      kept.unitId === sent.unitId &&
       kept.variableId === sent.variableId &&
       kept.observedOn === sent.observedOn &&
       kept.state === sent.state &&

@@ -78,6 +78,24 @@ describe('a reading', () => {
     expect(again.body.counts).toBe(false);
   });
 
+  test('is put right once: of two corrections at once one wins, the other is told, and either may be repeated', async () => {
+    const first = uuid();
+    await keep(first, readingOf(experiment, 0)).expect(200);
+    const made = [20, 21, 22, 23].map((value) => ({
+      id: uuid(),
+      body: readingOf(experiment, 0, { value, supersedesId: first }),
+    }));
+    const answers = await Promise.all(made.map(({ id, body }) => keep(id, body)));
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409]);
+    expect(answers.flatMap(({ status, body }) => (status === 409 ? [body.code] : []))).toEqual(
+      Array(3).fill('already_corrected'),
+    );
+    const won = answers.findIndex(({ status }) => status === 200);
+    await keep(made[won]!.id, made[won]!.body).expect(200);
+    const counting = (await all()).filter(({ counts }: { counts: boolean }) => counts);
+    expect(counting.map(({ id }: { id: string }) => id)).toEqual([made[won]!.id]);
+  });
+
   test('cannot correct a reading of another pot or day', async () => {
     const first = uuid();
     await keep(first, readingOf(experiment, 0)).expect(200);

@@ -52,6 +52,22 @@ describe('setting a reading aside', () => {
     expect(rows).toEqual([{ by_name: 'Ms Dill', lifted_by: 'Ms Dill' }]);
   });
 
+  test('happens once, however many ask at once, and is undone as one', async () => {
+    const odd = await keep(2, 700);
+    const path = `${readingsPath()}/${odd}/set-aside`;
+    const reasons = ['bent', 'read twice', 'wet', 'late'];
+    const answers = await Promise.all(
+      reasons.map((reason) => teacher.put(path).send({ reason }).expect(200)),
+    );
+    const [kept] = new Set(answers.map(({ body }) => body.setAside as string));
+    expect(reasons).toContain(kept);
+    await teacher.delete(path).expect(200);
+    const back = (await teacher.get(readingsPath())).body as ReadingView[];
+    expect(back.find(({ id }) => id === odd)?.counts).toBe(true);
+    await teacher.put(path).send({ reason: 'after all' }).expect(200);
+    await teacher.delete(path).expect(200);
+  });
+
   test('needs a reason, and a reading of this experiment', async () => {
     const id = await keep(2, 41);
     const answer = await teacher.put(`${readingsPath()}/${id}/set-aside`).send({ reason: ' ' });

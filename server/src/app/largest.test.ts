@@ -1,9 +1,14 @@
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
+import { getDataSourceToken } from '@nestjs/typeorm';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CLASS } from './testing/experiments.ts';
+import { ComparisonService } from '../compare/comparison.service.ts';
+import { ChangesFeed } from '../live/changes-feed.ts';
+import { CLASS, dayFromToday, readingOf } from './testing/experiments.ts';
 import { largestClass, LARGEST } from './testing/largest-class.ts';
+import { fullScansOf, queriesOf } from './testing/query-plans.ts';
 import { type Client, startTestServer, type TestServer } from './testing/server.ts';
 
 /** The longest that any request may hold the others up. */
@@ -102,3 +107,37 @@ describe('the largest class', () => {
     expect(heldMs).toBeLessThan(MOST_HELD_MS);
   });
 });
+
+test('nothing that a class asks for reads a growing table from end to end', async () => {
+  const source = server.app.get<DataSource>(getDataSourceToken());
+  const day = dayFromToday(0);
+  const { units, variables } = experiment;
+  const asked = await queriesOf(source, async () => {
+    const body = { ...readingOf(experiment, 0, { value: 1500 }), observedOn: day };
+    for (let round = 0; round < 3; round += 1) {
+      await teacher.put(path(`readings/${uuid()}`)).send(body);
+      await device.put(`/api/door/readings/${uuid()}`).send({ ...body, unitId: units[1]!.id });
+    }
+    const answer = { parts: 'answer', variableId: variables[0]!.id };
+    await server.app.get(ComparisonService).compare(experiment.id, answer);
+    const ends = ['care', 'journal', 'predictions', 'conclusions', 'readings', 'study'].map(path);
+    const lists = ['experiments', 'classes', 'crops', 'seed-lots', 'session'].map((each) => `/api/${each}`);
+    for (const address of [...ends, ...lists, `/api/experiments/${experiment.id}`]) {
+      await teacher.get(address).expect(200);
+    }
+    for (const address of ['/api/door', '/api/door/pots', '/api/door/sowing', '/api/door/ideas']) {
+      await device.get(address).expect(200);
+    }
+    const stop = await server.app.get(ChangesFeed).listen(new Set([experiment.id]), () => undefined);
+    stop();
+  });
+  expect(asked.length).toBeGreaterThan(10);
+  const scans: [string, string[]][] = [];
+  for (const query of asked) {
+    const tables = await fullScansOf(source, query);
+    if (tables.length > 0) scans.push([query.sql.replaceAll(/\s+/g, ' ').slice(0, 200), tables]);
+  }
+  expect(scans).toEqual([]);
+  const careless = { sql: 'SELECT r.id FROM reading r WHERE r.observer = ?', values: ['Ada'], count: 1 };
+  expect(await fullScansOf(source, careless)).toEqual(['reading']);
+}, 120_000);

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
-import { Repository } from 'typeorm';
+import { LessThan, Repository } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { Clock } from '../shared/index.ts';
 import { Session } from './session.entity.ts';
@@ -19,10 +19,11 @@ export class SessionsService {
     private readonly clock: Clock,
   ) {}
 
-  /** Opens a session and gives the token for the cookie; only its hash is stored. */
+  /** Opens a session and gives the token for the cookie; only its hash is stored. What is over is swept out. */
   async open(teacherId: string): Promise<string> {
     const token = randomBytes(32).toString('base64url');
     const now = this.clock.now();
+    await this.sessions.delete({ expiresAt: LessThan(now) });
     await this.sessions.insert({
       id: uuid(),
       tokenHash: hashOf(token),

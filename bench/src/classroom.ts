@@ -2,6 +2,8 @@ import type { TemporaryApplication } from '@bright-sprout/scripts';
 import type mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import type { ApiClient } from './client.ts';
+import { cpuSeconds } from './cpu.ts';
+import { type Heard, tabletStream } from './tablet-stream.ts';
 
 const STUDENTS = 60;
 const READINGS = 20;
@@ -20,6 +22,10 @@ export interface ClassroomBench {
   readonly saves: number[];
   /** Times of a bare committed INSERT on one connection while the class reads, in ms. */
   readonly inserts: number[];
+  /** News that all tablets together heard, and how often they fetched their pots because of it. */
+  readonly heard: Heard;
+  /** Share of one core that the server took, 1 for all of it; undefined where the system does not tell. */
+  readonly serverShare: number | undefined;
 }
 
 interface Experiment {
@@ -31,7 +37,10 @@ interface Experiment {
 const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
   VALUES (?, ?, ?, ?, 'up', 12.5, '1.25', 'cm', 0.1, 'bench')`;
 
-/** Lets a whole year group read within a minute, bare INSERTs into a second experiment going on meanwhile. */
+/**
+ * Lets a whole year group read within a minute, the streams of all tablets open, bare INSERTs into a second experiment
+ * going on meanwhile.
+ */
 export async function classroom(
   application: TemporaryApplication,
   teacher: ApiClient,
@@ -54,6 +63,9 @@ export async function classroom(
   const bare = await sownExperiment(teacher, `/experiments/${uuid()}`);
   const devices = await Promise.all(students.map(({ id }) => joined(application, code, id)));
 
+  const heard: Heard = { news: 0, fetches: 0 };
+  const closers = await Promise.all(devices.map((cookie) => tabletStream(application, cookie, heard)));
+  const cpuBefore = cpuSeconds(application.serverPid());
   const saves: number[] = [];
   const sent: string[] = [];
   const started = performance.now();
@@ -82,6 +94,8 @@ export async function classroom(
   };
   await Promise.all([...devices.map(reading), inserting()]);
   const seconds = (performance.now() - started) / 1000;
+  const cpuAfter = cpuSeconds(application.serverPid());
+  for (const close of closers) close();
   const stored = ((await teacher.get(`${path}/readings`)) as { id: string }[]).map(({ id }) => id);
   await teacher.remove(path);
   return {
@@ -92,6 +106,9 @@ export async function classroom(
     doubled: stored.length - new Set(stored).size,
     saves,
     inserts,
+    heard,
+    serverShare:
+      cpuBefore === undefined || cpuAfter === undefined ? undefined : (cpuAfter - cpuBefore) / seconds,
   };
 }
 

@@ -87,6 +87,10 @@ A year group at once: ${read.students} students on devices of their own kept ${r
 | a student’s save, 99 of 100 below | ${ms(quantile(read.saves, 0.99))} ms |
 | bare committed INSERT meanwhile, median | ${ms(median(read.inserts))} ms |
 | ratio of the medians | ${ratio({ first: read.saves, second: read.inserts })} |
+| ratio of 99 of 100 to the median of the INSERT | ${(quantile(read.saves, 0.99) / median(read.inserts)).toFixed(1)} |
+| news heard by all tablets | ${read.heard.news} |
+| pots fetched because of it | ${read.heard.fetches} |
+| share of one core that the server took | ${read.serverShare === undefined ? 'not known' : `${(100 * read.serverShare).toFixed(0)} %`} |
 `;
 }
 

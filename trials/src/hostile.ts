@@ -9,7 +9,7 @@ import { dayFromToday, makeSchool, type School } from './school.ts';
 const MOST_MS = 3000;
 const MOST_MB = 400;
 const MOST_HEALTH_MS = 250;
-const SHORT_TAKES = 3;
+const SHORT_TAKES = 6;
 
 const MAPPING = {
   shape: 'long',
@@ -27,7 +27,7 @@ const MAPPING = {
 /**
  * Sends each hostile file by itself. It must be answered in words within three seconds and with at most 400 MB more
  * memory, and others must be answered meanwhile.
- * @param args `--short` for every third file
+ * @param args `--short` for every sixth file
  */
 export async function tryHostileFiles(args: readonly string[] = []): Promise<Outcome[]> {
   const files = hostileFiles().filter((_, index) => !args.includes('--short') || index % SHORT_TAKES === 1);

@@ -1,3 +1,4 @@
+import type { ReadingView } from '../record/index.ts';
 import { route } from '../shared/index.ts';
 
 /** What a change can be of. */
@@ -7,10 +8,22 @@ export type ChangedThing = (typeof CHANGED_THINGS)[number];
 /** How often a stream says `beat`, so that a reader notices one that is dead, in milliseconds. */
 export const BEAT_MS = 15_000;
 
-/** One change, as the data of a server-sent event of the type `change`. */
+/** What a device learns of a reading: that it was made, not by whom or of what value. */
+export interface ReadPot extends Pick<ReadingView, 'unitId' | 'variableId' | 'observedOn' | 'state'> {
+  readonly isCorrection: boolean;
+}
+
+/**
+ * One change, as the data of a server-sent event of the type `change`. News of readings carries them, so that nobody has
+ * to ask; without them, as when many came at once, all is fetched anew.
+ */
 export interface ChangeEvent {
   readonly experimentId: string;
   readonly thing: ChangedThing;
+  /** For teachers. */
+  readonly readings?: readonly ReadingView[];
+  /** For devices. */
+  readonly read?: readonly ReadPot[];
 }
 
 /** News from the server as it happens. */

@@ -128,7 +128,9 @@ test('nothing that a class asks for reads a growing table from end to end', asyn
     for (const address of ['/api/door', '/api/door/pots', '/api/door/sowing', '/api/door/ideas']) {
       await device.get(address).expect(200);
     }
-    const stop = await server.app.get(ChangesFeed).listen(new Set([experiment.id]), () => undefined);
+    const stop = await server.app
+      .get(ChangesFeed)
+      .listen(new Set([experiment.id]), 'teacher', () => undefined);
     stop();
   });
   expect(asked.length).toBeGreaterThan(10);

@@ -1,7 +1,9 @@
-import type { ChangedThing, ChangeEvent } from '@bright-sprout/contract/live';
+import type { ChangedThing, ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
+import type { ReadingView } from '@bright-sprout/contract/record';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
+import { ReadingsService } from '../record/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** How often the database is asked while anybody listens. */
@@ -10,26 +12,45 @@ const ASK_MS = 500;
 const LOOK_BACK_MS = 10_000;
 
 const SAVED = `
-  SELECT 'readings' AS thing, r.id AS id, u.experiment_id AS experimentId
+  SELECT 'readings' AS thing, r.id AS id, u.experiment_id AS experimentId, 1 AS isRow
     FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.recorded_at > ?
   UNION ALL
-  SELECT 'readings', s.id, u.experiment_id
+  SELECT 'readings', s.id, u.experiment_id, 0
     FROM set_aside s JOIN reading r ON r.id = s.reading_id JOIN unit u ON u.id = r.unit_id WHERE s.set_at > ?
   UNION ALL
-  SELECT 'care', id, experiment_id FROM care_event WHERE recorded_at > ?
+  SELECT 'care', id, experiment_id, 0 FROM care_event WHERE recorded_at > ?
   UNION ALL
-  SELECT 'journal', id, experiment_id FROM journal_entry WHERE recorded_at > ?
+  SELECT 'journal', id, experiment_id, 0 FROM journal_entry WHERE recorded_at > ?
   UNION ALL
-  SELECT 'sowing', CONCAT(t.unit_id, t.item), u.experiment_id
+  SELECT 'sowing', CONCAT(t.unit_id, t.item), u.experiment_id, 0
     FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.ticked_at > ?`;
 
 interface SavedRow {
   thing: ChangedThing;
   id: string;
   experimentId: string;
+  /** 1 for a new reading, which can be told whole. */
+  isRow: number;
 }
 
-type Listener = (event: ChangeEvent) => void;
+/** More new readings of an experiment than these at once are fetched by who wants them. */
+const MOST_TOLD = 60;
+
+/** Who listens: a teacher hears of readings whole, a device only that they were made. */
+export type Audience = 'teacher' | 'device';
+
+/** Takes the data of an event, made once for all who hear it. */
+type Listener = (data: string) => void;
+
+interface Listening {
+  readonly experimentIds: ReadonlySet<string>;
+  readonly audience: Audience;
+}
+
+/** One event as each audience hears it. */
+interface News extends Record<Audience, string> {
+  readonly experimentId: string;
+}
 
 /**
  * Tells listeners what was saved in experiments, by this server or another: the database is where they meet.
@@ -37,20 +58,25 @@ type Listener = (event: ChangeEvent) => void;
  */
 @Injectable()
 export class ChangesFeed implements OnModuleDestroy {
-  readonly #listeners = new Map<Listener, ReadonlySet<string>>();
+  readonly #listeners = new Map<Listener, Listening>();
   readonly #told = new Map<string, number>();
   #timer: NodeJS.Timeout | undefined;
   #isAsking = false;
 
   constructor(
     @InjectDataSource() private readonly source: DataSource,
+    private readonly readings: ReadingsService,
     private readonly clock: Clock,
   ) {}
 
   /** Calls `listener` once for each thing saved in one of the experiments, until the function given back is called. */
-  async listen(experimentIds: ReadonlySet<string>, listener: Listener): Promise<() => void> {
+  async listen(
+    experimentIds: ReadonlySet<string>,
+    audience: Audience,
+    listener: Listener,
+  ): Promise<() => void> {
     if (this.#listeners.size === 0) for (const row of await this.#saved()) this.#remember(row);
-    this.#listeners.set(listener, experimentIds);
+    this.#listeners.set(listener, { experimentIds, audience });
     this.#timer ??= setInterval(() => void this.#ask(), ASK_MS);
     return () => {
       this.#listeners.delete(listener);
@@ -73,16 +99,31 @@ export class ChangesFeed implements OnModuleDestroy {
     if (this.#isAsking) return;
     this.#isAsking = true;
     const rows = await this.#saved().catch(() => []);
-    this.#isAsking = false;
     const fresh = rows.filter((row) => !this.#told.has(keyOf(row)));
     for (const row of fresh) this.#remember(row);
     this.#forget();
-    const events = new Map(
-      fresh.map(({ thing, experimentId }) => [`${thing} ${experimentId}`, { thing, experimentId }]),
-    );
-    for (const event of events.values()) {
-      for (const [listener, wanted] of this.#listeners) if (wanted.has(event.experimentId)) listener(event);
+    const news = await this.#newsOf(fresh);
+    this.#isAsking = false;
+    for (const one of news) {
+      for (const [listener, { experimentIds, audience }] of this.#listeners) {
+        if (experimentIds.has(one.experimentId)) listener(one[audience]);
+      }
     }
+  }
+
+  /** One event for each experiment and kind of thing; new readings are looked up once for all who hear of them. */
+  async #newsOf(rows: readonly SavedRow[]): Promise<News[]> {
+    const heard = new Set([...this.#listeners.values()].flatMap(({ experimentIds }) => [...experimentIds]));
+    const groups = new Map<string, SavedRow[]>();
+    for (const row of rows) {
+      if (!heard.has(row.experimentId)) continue;
+      const key = `${row.thing} ${row.experimentId}`;
+      groups.set(key, [...(groups.get(key) ?? []), row]);
+    }
+    const tellable = [...groups.values()].filter(isTellable).flat();
+    const found = await this.readings.byIds(tellable.map(({ id }) => id)).catch(() => []);
+    const readings = new Map(found.map((reading) => [reading.id, reading]));
+    return [...groups.values()].map((group) => newsOf(group, readings));
   }
 
   #saved(): Promise<SavedRow[]> {
@@ -98,6 +139,33 @@ export class ChangesFeed implements OnModuleDestroy {
     const until = this.clock.now().getTime() - 2 * LOOK_BACK_MS;
     for (const [key, at] of this.#told) if (at < until) this.#told.delete(key);
   }
+}
+
+function isTellable(group: readonly SavedRow[]): boolean {
+  return group.length <= MOST_TOLD && group.every(({ isRow }) => isRow === 1);
+}
+
+/** A group of rows of one thing and experiment as an event; with its readings when all of them are known. */
+function newsOf(group: readonly SavedRow[], known: ReadonlyMap<string, ReadingView>): News {
+  const [{ thing, experimentId }] = group as [SavedRow];
+  const event: ChangeEvent = { experimentId, thing };
+  const readings = group.flatMap(({ id }) => known.get(id) ?? []);
+  if (readings.length < group.length) {
+    const data = JSON.stringify(event);
+    return { experimentId, teacher: data, device: data };
+  }
+  const read = readings.map(({ unitId, variableId, observedOn, state, supersedesId }): ReadPot => ({
+    unitId,
+    variableId,
+    observedOn,
+    state,
+    isCorrection: supersedesId !== null,
+  }));
+  return {
+    experimentId,
+    teacher: JSON.stringify({ ...event, readings } satisfies ChangeEvent),
+    device: JSON.stringify({ ...event, read } satisfies ChangeEvent),
+  };
 }
 
 function keyOf({ thing, id }: SavedRow): string {

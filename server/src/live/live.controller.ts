@@ -7,7 +7,7 @@ import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
 import { Experiment } from '../plan/index.ts';
 import { ApiError, Operation } from '../shared/index.ts';
 import { CurrentDevice, type JoinedDevice } from '../student/index.ts';
-import { ChangesFeed } from './changes-feed.ts';
+import { type Audience, ChangesFeed } from './changes-feed.ts';
 
 /** Streams that one teacher or one device may have open: some windows, and one that was not closed well. */
 const MOST_STREAMS = 12;
@@ -31,7 +31,7 @@ export class LiveController implements OnModuleDestroy {
     @CurrentTeacher() teacher: KnownTeacher,
     @Res() response: Response,
   ): Promise<void> {
-    return this.#stream(new Set([experimentId]), teacher.id, response);
+    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response);
   }
 
   @Operation(liveRoutes.classChanges)
@@ -39,14 +39,19 @@ export class LiveController implements OnModuleDestroy {
     const experiments = await this.source
       .getRepository(Experiment)
       .find({ where: { classId: device.classId }, select: { id: true } });
-    return this.#stream(new Set(experiments.map(({ id }) => id)), device.id, response);
+    return this.#stream(new Set(experiments.map(({ id }) => id)), 'device', device.id, response);
   }
 
   onModuleDestroy(): void {
     for (const response of this.#open.keys()) response.end();
   }
 
-  async #stream(experimentIds: ReadonlySet<string>, listener: string, response: Response): Promise<void> {
+  async #stream(
+    experimentIds: ReadonlySet<string>,
+    audience: Audience,
+    listener: string,
+    response: Response,
+  ): Promise<void> {
     const own = [...this.#open.values()].filter((one) => one === listener).length;
     if (own >= MOST_STREAMS) {
       throw new ApiError('too_busy', 'Too many windows are open at once. Close some of them.');
@@ -56,8 +61,8 @@ export class LiveController implements OnModuleDestroy {
       if (response.writableLength > MOST_UNREAD) response.destroy();
       else if (!response.writableEnded) response.write(text);
     };
-    const listening = this.feed.listen(experimentIds, (event) =>
-      send(`event: change\ndata: ${JSON.stringify(event)}\n\n`),
+    const listening = this.feed.listen(experimentIds, audience, (data) =>
+      send(`event: change\ndata: ${data}\n\n`),
     );
     const heartbeat = setInterval(() => send('event: beat\ndata: {}\n\n'), BEAT_MS);
     response.once('close', () => {

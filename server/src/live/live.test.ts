@@ -1,11 +1,14 @@
 import http from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { setTimeout as pause } from 'node:timers/promises';
+import type { ChangeEvent } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { createApp } from '../app/create-app.ts';
 import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Audience, ChangesFeed } from './changes-feed.ts';
 
 const QUIET_MS = 1400;
 
@@ -102,9 +105,10 @@ describe('news of what was saved', () => {
       const care = { kind: 'turned', happenedOn: dayFromToday(0), unitIds: null, amount: null, words: '' };
       await teacher.put(`${path}/care/${uuid()}`).send(care).expect(200);
     });
-    expect(events.map((event) => JSON.parse(event)).sort((a, b) => (a.thing < b.thing ? -1 : 1))).toEqual([
+    const told = events.map((event) => JSON.parse(event) as ChangeEvent);
+    expect(told.sort((a, b) => (a.thing < b.thing ? -1 : 1))).toMatchObject([
       { experimentId: experiment.id, thing: 'care' },
-      { experimentId: experiment.id, thing: 'readings' },
+      { experimentId: experiment.id, thing: 'readings', readings: [{ value: 42.5, counts: true }] },
     ]);
     await other.close();
   });
@@ -121,6 +125,55 @@ describe('news of what was saved', () => {
         .send(readingOf(experiment, 1))
         .expect(200);
     });
-    expect(events).toEqual([JSON.stringify({ thing: 'readings', experimentId: experiment.id })]);
+    const kept = (await teacher.get(`/api/experiments/${experiment.id}/readings`)).body as { id: string }[];
+    expect(events).toEqual([
+      JSON.stringify({ experimentId: experiment.id, thing: 'readings', readings: [kept.at(-1)] }),
+    ]);
+  });
+
+  test('is of readings whole for a teacher, without names and values for a device, and brief when many come', async () => {
+    const feed = server.app.get(ChangesFeed);
+    const heard: Record<Audience, ChangeEvent[]> = { teacher: [], device: [] };
+    const stops = await Promise.all(
+      (['teacher', 'device'] as const).map((audience) =>
+        feed.listen(new Set([experiment.id]), audience, (data) =>
+          heard[audience].push(JSON.parse(data) as ChangeEvent),
+        ),
+      ),
+    );
+    const keep = (unit: number, id = uuid(), changes = {}) =>
+      teacher
+        .put(`/api/experiments/${experiment.id}/readings/${id}`)
+        .send(readingOf(experiment, unit, changes))
+        .expect(200);
+    const first = uuid();
+    await keep(2, first);
+    await pause(QUIET_MS);
+    await keep(2, uuid(), { value: 44, supersedesId: first });
+    await pause(QUIET_MS);
+    const before = heard.device.length;
+    const unit = { unitId: experiment.units[2]!.id, state: 'up' };
+    expect(heard.device.map(({ read }) => read)).toMatchObject([
+      [{ ...unit, isCorrection: false }],
+      [{ ...unit, isCorrection: true }],
+    ]);
+    expect(JSON.stringify(heard.device)).not.toMatch(/observer|value|Ms|entered/);
+    expect(heard.teacher.map(({ readings }) => readings?.map(({ value }) => value))).toEqual([[42.5], [44]]);
+    await Promise.all(Array.from({ length: 80 }, () => keep(3)));
+    await pause(2 * QUIET_MS);
+    const told = heard.device.slice(before);
+    expect(told.length).toBeLessThan(10);
+    expect(told.reduce((sum, { read }) => sum + (read?.length ?? 61), 0)).toBeGreaterThanOrEqual(80);
+    for (const stop of stops) stop();
+  });
+
+  test('of a reading that was set aside asks for all to be fetched', async () => {
+    const id = uuid();
+    const path = `/api/experiments/${experiment.id}/readings/${id}`;
+    await teacher.put(path).send(readingOf(experiment, 1)).expect(200);
+    const [event] = await listen(portOf(server.app), 1, async () => {
+      await teacher.put(`${path}/set-aside`).send({ reason: 'bent' }).expect(200);
+    });
+    expect(JSON.parse(event!)).toEqual({ experimentId: experiment.id, thing: 'readings' });
   });
 });

@@ -51,6 +51,10 @@ export const SET_ASIDE_OF_EXPERIMENT = `
 /** One reading. */
 export const READING_BY_ID = `SELECT ${READING_COLUMNS} FROM reading r WHERE r.id = ?`;
 
+/** Readings with some ids, in the order they were made. */
+export const READINGS_BY_ID = `
+  SELECT ${READING_COLUMNS} FROM reading r WHERE r.id IN (?) ORDER BY r.recorded_at, r.id`;
+
 /** One reading of an experiment. */
 export const READING_OF_EXPERIMENT = `
   SELECT ${READING_COLUMNS} FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.id = ? AND u.experiment_id = ?`;

@@ -10,6 +10,7 @@ import { SetAside } from './reading.entity.ts';
 import {
   READING_BY_ID,
   READING_OF_EXPERIMENT,
+  READINGS_BY_ID,
   READINGS_OF_EXPERIMENT,
   type ReadingRow,
   readingView,
@@ -60,6 +61,12 @@ export class ReadingsService {
     const superseded = new Set(rows.map((row) => row.supersedesId));
     const reasons = new Map(aside.map(({ readingId, reason }) => [readingId, reason]));
     return rows.map((row) => readingView(row, superseded.has(row.id), reasons.get(row.id) ?? null));
+  }
+
+  /** Readings with some ids, in the order they were made; those that are not there are left out. */
+  async byIds(ids: readonly string[]): Promise<ReadingView[]> {
+    if (ids.length === 0) return [];
+    return (await this.source.query<ReadingRow[]>(READINGS_BY_ID, [ids])).map(wholeReadingView);
   }
 
   /** Readings of some units on a day, and of the last day before it that each was read. */

@@ -4,7 +4,7 @@ import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../people/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 import { useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
-import { FailureNote, Logo } from '../shared/ui/index.ts';
+import { FailureNote, Logo, StageBoundary } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
 const loadShelf = () => import('../shelf/shelf-page.tsx');
@@ -51,12 +51,21 @@ export function App() {
       <Route
         path="join/*"
         element={
-          <Suspense fallback={null}>
-            <StudentApp />
-          </Suspense>
+          <StageBoundary home="/join">
+            <Suspense fallback={null}>
+              <StudentApp />
+            </Suspense>
+          </StageBoundary>
         }
       />
-      <Route path="*" element={<TeacherApp />} />
+      <Route
+        path="*"
+        element={
+          <StageBoundary home="/">
+            <TeacherApp />
+          </StageBoundary>
+        }
+      />
     </Routes>
   );
 }
@@ -99,7 +108,9 @@ function TeacherApp() {
                   </nav>
                   <AccountMenu teacher={session.data} />
                 </header>
-                <Outlet />
+                <StageBoundary home="/">
+                  <Outlet />
+                </StageBoundary>
               </>
             }
           >

@@ -1,4 +1,4 @@
-import { type ChangeEvent, liveRoutes } from '@bright-sprout/contract/live';
+import { liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plan';
 import type { ReadingView } from '@bright-sprout/contract/record';
 import { lastDayMostRead } from '@bright-sprout/core/growth';
@@ -11,7 +11,8 @@ import { useWithWaiting } from '../shared/outbox/index.ts';
 import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
 import { Ribbon } from '../shared/ribbon/index.ts';
-import { FailureNote, Logo, shortDay } from '../shared/ui/index.ts';
+import { FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
+import { hearOfExperiment } from './hear-changes.ts';
 
 /** The frame of an experiment: question, stages, the day ribbon, and the stage that is open. */
 export default function ExperimentFrame() {
@@ -32,7 +33,7 @@ function Frame({
   readings: readonly ReadingView[];
 }) {
   const readings = useWithWaiting(stored, experiment.id);
-  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), keysOfChange, 'experiment');
+  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), hearOfExperiment, 'experiment');
   const [search, setSearch] = useSearchParams();
   const [first] = experiment.variables;
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
@@ -83,7 +84,9 @@ function Frame({
             </p>
           )}
           <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
-            <Outlet />
+            <StageBoundary home="/">
+              <Outlet />
+            </StageBoundary>
           </Suspense>
         </main>
       </div>
@@ -92,12 +95,6 @@ function Frame({
 }
 
 /** What a change makes stale. */
-function keysOfChange({ experimentId, thing }: ChangeEvent): readonly (readonly unknown[])[] {
-  const things = { readings: 'readings', care: 'care', journal: 'journal', sowing: 'ticks' } as const;
-  const own = ['experiment', experimentId, things[thing]];
-  return thing === 'readings' ? [own, ['experiment', experimentId, 'comparison']] : [own];
-}
-
 function StageLinks({
   experiment,
   findings,

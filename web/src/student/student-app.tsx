@@ -9,6 +9,7 @@ import { forgetQueries } from '../shared/offline/index.ts';
 import { confirmLeaving, outbox, useOutboxItems, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { CodeScreen } from './code-screen.tsx';
+import { hearOfClass } from './hear-changes.ts';
 import { PotsScreen } from './pots-screen.tsx';
 import { doorQuery } from './queries.ts';
 import { TilesScreen } from './tiles-screen.tsx';
@@ -19,13 +20,6 @@ const OF_STUDENT = ['pots', 'sowing', 'ideas'] as const;
 
 const CHANGES = addressOf(liveRoutes.classChanges, {});
 
-function keysOfChange(): readonly (readonly unknown[])[] {
-  return [
-    ['door', 'pots'],
-    ['door', 'sowing'],
-  ];
-}
-
 /** The student's side: code, picture, pots, reading. One thing on the screen at a time. */
 export default function StudentApp() {
   const door = useQuery(doorQuery);
@@ -34,7 +28,7 @@ export default function StudentApp() {
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
   useOutboxOf(shown && ownerOf(shown));
-  useChanges(shown?.studentId ? CHANGES : undefined, keysOfChange, 'door');
+  useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, 'door');
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
     onSuccess: async () => {

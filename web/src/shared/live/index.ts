@@ -1,1 +1,1 @@
-export { useChanges, useIsStale } from './use-changes.ts';
+export { patchQuery, useChanges, useIsStale } from './use-changes.ts';

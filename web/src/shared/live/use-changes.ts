@@ -1,18 +1,18 @@
 import type { ChangeEvent } from '@bright-sprout/contract/live';
-import { useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import { listenTo } from './stream.ts';
 
 /**
- * Fetches anew what others saved, as the server tells of it; everything of `all` at each opening, as nobody tells what
- * was saved while the stream was down.
+ * Hears what others saved, as the server tells of it; everything of `all` is fetched anew at each opening, as nobody
+ * tells what was saved while the stream was down.
  * @param address of the stream; nothing is heard while it is undefined
- * @param keysOf keys of the queries that a change makes stale
+ * @param hear brings what the page keeps up to date
  * @param all first word of the keys of all that the stream tells of
  */
 export function useChanges(
   address: string | undefined,
-  keysOf: (change: ChangeEvent) => readonly (readonly unknown[])[],
+  hear: (queries: QueryClient, change: ChangeEvent) => void,
   all: string,
 ): void {
   const queries = useQueryClient();
@@ -24,12 +24,23 @@ export function useChanges(
         if (!isFirst) void queries.invalidateQueries({ queryKey: [all] });
         isFirst = false;
       },
-      onChange: (change) => {
-        for (const queryKey of keysOf(change)) void queries.invalidateQueries({ queryKey });
-      },
+      onChange: (change) => hear(queries, change),
       onStale: setStale,
     });
-  }, [address, keysOf, all, queries]);
+  }, [address, hear, all, queries]);
+}
+
+/**
+ * Changes what is kept under a key, so that nobody has to ask for it; asks anew where an answer is on its way that may
+ * be older than the change.
+ */
+export function patchQuery<T>(
+  queries: QueryClient,
+  queryKey: readonly unknown[],
+  change: (kept: T) => T,
+): void {
+  if (queries.isFetching({ queryKey }) > 0) void queries.invalidateQueries({ queryKey });
+  else queries.setQueriesData<T>({ queryKey }, (kept) => (kept === undefined ? kept : change(kept)));
 }
 
 let isStaleNow = false;

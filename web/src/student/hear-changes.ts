@@ -1,0 +1,43 @@
+import type { ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
+import type { DoorView, StudentPotView } from '@bright-sprout/contract/student';
+import type { QueryClient } from '@tanstack/react-query';
+import { patchQuery } from '../shared/live/index.ts';
+import { doorQuery } from './queries.ts';
+
+const POTS = ['door', 'pots'];
+
+/** Brings a tablet up to date with what others of the class saved; it asks only where it cannot know. */
+export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent): void {
+  if (thing === 'journal') return;
+  if (thing === 'readings' && read) {
+    const today = queries.getQueryData<DoorView>(doorQuery.queryKey)?.today;
+    const pots = queries.getQueriesData<StudentPotView[]>({ queryKey: POTS }).flatMap(([, own]) => own ?? []);
+    const isOwnCorrected = read.some(
+      ({ isCorrection, unitId }) =>
+        isCorrection && pots.some((pot) => pot.unitId === unitId && pot.own !== null),
+    );
+    if (isOwnCorrected) void queries.invalidateQueries({ queryKey: POTS });
+    else patchQuery<StudentPotView[]>(queries, POTS, (kept) => withRead(kept, read, today));
+    return;
+  }
+  void queries.invalidateQueries({ queryKey: POTS });
+  if (thing === 'sowing') void queries.invalidateQueries({ queryKey: ['door', 'sowing'] });
+}
+
+/** Pots of which somebody read the first variable today are marked so; the rest stays as it is. */
+export function withRead(
+  pots: readonly StudentPotView[],
+  read: readonly ReadPot[],
+  today: string | undefined,
+): StudentPotView[] {
+  return pots.map((pot) => {
+    const isRead = read.some(
+      ({ unitId, variableId, observedOn, state }) =>
+        unitId === pot.unitId &&
+        variableId === pot.variable.id &&
+        observedOn === today &&
+        state !== 'not_read',
+    );
+    return isRead && !pot.isReadToday ? { ...pot, isReadToday: true } : pot;
+  });
+}

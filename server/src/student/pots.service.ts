@@ -5,12 +5,11 @@ import { calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import type { Student } from '../classes/index.ts';
 import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plan/index.ts';
 import { Reading, ReadingsService } from '../record/index.ts';
 import { Clock, invalidField } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
-import { OwnWorkService, ownUnits } from './own-work.service.ts';
+import { type KnownStudent, OwnWorkService, ownUnits } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
 
 const BY_ITSELF = 'Bright Sprout';
@@ -69,7 +68,7 @@ export class PotsService {
 
   async #potsOf(
     experimentId: string,
-    student: Student,
+    student: KnownStudent,
     today: string,
     readingErrorMm: number | null,
   ): Promise<StudentPotView[]> {
@@ -122,7 +121,7 @@ export class PotsService {
     });
   }
 
-  async #ownIds(student: Student, today: string): Promise<ReadonlySet<string>> {
+  async #ownIds(student: KnownStudent, today: string): Promise<ReadonlySet<string>> {
     const own = await this.source.getRepository(Reading).find({
       where: { studentId: student.id, observedOn: today },
       select: { id: true },

@@ -4,12 +4,11 @@ import { treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import type { Student } from '../classes/index.ts';
 import { Experiment, ExperimentStore, type StoredPlan } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
 import { TicksService } from '../sow/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
-import { OwnWorkService, ownUnits } from './own-work.service.ts';
+import { type KnownStudent, OwnWorkService, ownUnits } from './own-work.service.ts';
 import { treatmentOf } from './pots.service.ts';
 
 /** Sowing day as the tablets see it. */
@@ -52,7 +51,7 @@ export class StudentSowingService {
     return this.ticks.tick(first?.experimentId ?? '', request, observer.displayName, student.id);
   }
 
-  async #viewOf(experimentId: string, student: Student, today: string): Promise<StudentSowingView> {
+  async #viewOf(experimentId: string, student: KnownStudent, today: string): Promise<StudentSowingView> {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
     const { sowOn } = stored.experiment;

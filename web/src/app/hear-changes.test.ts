@@ -16,6 +16,7 @@ beforeEach(() => {
   queries.setQueryData(COMPARISON, { day: 'x' });
 });
 afterEach(() => {
+  jest.runOnlyPendingTimers();
   jest.useRealTimers();
 });
 

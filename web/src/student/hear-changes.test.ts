@@ -62,7 +62,7 @@ describe('news on a tablet', () => {
   });
 
   test('asks anew while an answer is on its way that may be older', () => {
-    void queries.fetchQuery({ queryKey: KEY, queryFn: () => new Promise<StudentPotView[]>(() => undefined) });
+    void queries.query({ queryKey: KEY, queryFn: () => new Promise<StudentPotView[]>(() => undefined) });
     hear(read());
     expect(isStale()).toBe(true);
   });

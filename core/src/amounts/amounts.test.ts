@@ -10,6 +10,7 @@ import {
   householdOf,
   materialsOf,
   seedsNeeded,
+  sowingDepth,
   sowingWith,
   sparesNeeded,
 } from './index.ts';
@@ -122,6 +123,48 @@ function betaDraw(a: number, b: number, chance: Chance): number {
   const draws = Array.from({ length: a + b - 1 }, () => chance.uniform());
   return draws.sort((x, y) => x - y)[a - 1] as number;
 }
+
+describe('the depth that is sown', () => {
+  const plan = {
+    ...startPlan({
+      kind: 'one_factor',
+      question: 'How deep?',
+      crop: OAT,
+      otherCrops: [],
+      sowOn: calendarDay('2027-03-01'),
+      lessonOn: calendarDay('2027-03-22'),
+    }),
+    lotId: 'lot',
+  };
+  const lot = {
+    id: 'lot',
+    cropId: OAT.id,
+    name: 'Lot',
+    germinationPercent: null,
+    depthMm: 17,
+    daysToEmergence: null,
+    spacingMm: null,
+    seedsPerPacket: null,
+    packedOn: null,
+    tests: [],
+  };
+  const depthWith = (changes: Partial<Plan>, depthMm: number | null = null, cropId = OAT.id, lots = [lot]) =>
+    sowingDepth({ ...plan, ...changes }, { cropId, depthMm }, { crops: STARTING_CROPS, lots });
+  const byRule = (depthRule: Plan['conditions']['depthRule']) => ({
+    conditions: { ...plan.conditions, depthRule },
+  });
+
+  test('is the treatment’s, else by the rule, the packet and the crop of the treatment', () => {
+    expect(depthWith(byRule('packet'), 40)).toBe(40);
+    expect(depthWith(byRule('packet'))).toBe(17);
+    expect(depthWith(byRule('surface'))).toBe(0);
+    expect(depthWith(byRule('half_inch'))).toBe(12.7);
+    expect(depthWith(byRule('packet'), null, OAT.id, [])).toBe(OAT.sowingDepthMm);
+    const other = STARTING_CROPS.find(({ id, sowingDepthMm }) => id !== OAT.id && sowingDepthMm !== null)!;
+    expect(depthWith(byRule('packet'), null, other.id)).toBe(other.sowingDepthMm);
+    expect(depthWith(byRule('packet'), null, 'unknown')).toBeNull();
+  });
+});
 
 describe('depth', () => {
   const seed = { seedThicknessMm: 2, lightToGerminate: 'either' } as const;

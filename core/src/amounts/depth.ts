@@ -1,4 +1,13 @@
-import { type Crop, DEPTH_RULES, type DepthRule, type SeedFacts } from '../design/index.ts';
+import {
+  type Crop,
+  DEPTH_RULES,
+  type DepthRule,
+  type Plan,
+  type SeedFacts,
+  seedFacts,
+  type SeedLot,
+  type TreatmentSettings,
+} from '../design/index.ts';
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 
 /** Why a depth rule is the default for a seed. */
@@ -59,4 +68,22 @@ export function depthBy(rule: DepthRule, choices: DepthChoices): Outcome<number>
   const find = (wanted: DepthRule) => choices.depths.find((choice) => choice.rule === wanted)?.depthMm;
   const chosen = find(rule);
   return chosen?.defined ? chosen : (find(choices.standard) ?? notDefined('no-crop-figures'));
+}
+
+/**
+ * The depth at which the seeds of a treatment are sown, in mm: the one it sets, else by the plan's rule for its own crop
+ * and packet. Check, sowing page and tablets all show this one.
+ * @returns null where nothing gives a figure
+ */
+export function sowingDepth(
+  plan: Pick<Plan, 'conditions' | 'lotId' | 'sowOn'>,
+  settings: Pick<TreatmentSettings, 'cropId' | 'depthMm'>,
+  known: { readonly crops: readonly Crop[]; readonly lots: readonly SeedLot[] },
+): number | null {
+  if (settings.depthMm !== null) return settings.depthMm;
+  const crop = known.crops.find(({ id }) => id === settings.cropId);
+  if (!crop) return null;
+  const lot = known.lots.find(({ id, cropId }) => id === plan.lotId && cropId === crop.id);
+  const depth = depthBy(plan.conditions.depthRule, depthChoices(crop, seedFacts(crop, lot, plan.sowOn)));
+  return depth.defined ? depth.value : null;
 }

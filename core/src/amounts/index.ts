@@ -1,4 +1,4 @@
-export { depthBy, type DepthChoices, depthChoices, type DepthReason } from './depth.ts';
+export { depthBy, type DepthChoices, depthChoices, type DepthReason, sowingDepth } from './depth.ts';
 export { type Household, householdOf } from './household.ts';
 export {
   type DoseTotal,

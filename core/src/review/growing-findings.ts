@@ -1,4 +1,4 @@
-import { depthBy, depthChoices, emptyUnits, seedsNeeded, sowingWith } from '../amounts/index.ts';
+import { depthChoices, emptyUnits, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
 import type { Plan } from '../design/index.ts';
 import {
   planCalendar,
@@ -27,7 +27,7 @@ const ROOM_C = 21;
 export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Finding[] {
   const growths = treatmentGrowth(plan, surroundings);
   return [
-    ...place(plan, growths),
+    ...place(plan, surroundings, growths),
     ...emptyPots(plan, growths),
     ...difference(plan, surroundings),
     ...tallestOfMany(plan),
@@ -35,15 +35,15 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
   ];
 }
 
-function place(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
+function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly TreatmentGrowth[]): Finding[] {
   const findings: Finding[] = [];
   const seen = new Set<string>();
   for (const { crop, facts, treatment } of growths) {
-    const { temperatureC, light, depthMm: ownDepth } = treatment.settings;
+    const { temperatureC, light } = treatment.settings;
     if (!crop || !facts || seen.has(crop.id)) continue;
     const isVaried = (aspect: string): boolean => plan.factors.some((factor) => factor.aspect === aspect);
     const choices = depthChoices(crop, facts);
-    const depth = ownDepth ?? valueOf(depthBy(plan.conditions.depthRule, choices));
+    const depth = sowingDepth(plan, treatment.settings, surroundings);
     const { min, max } = crop.temperatureC;
     if (!isVaried('temperature') && (temperatureC <= min || temperatureC > max)) {
       findings.push({

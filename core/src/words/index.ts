@@ -40,6 +40,7 @@ export {
 } from './plan-words.ts';
 export {
   costWords,
+  deepText,
   depthText,
   findingWords,
   type FindingStyle,

@@ -210,7 +210,13 @@ export function costWords({ units, seeds, days }: MendCost): string {
   return parts.length === 0 ? 'costs nothing' : listed(parts);
 }
 
-/** A sowing depth: mm, and the nearest eighth of an inch. */
+/** How deep seeds lie, to end a phrase with; empty without a figure. */
+export function deepText(mm: number | null): string {
+  if (mm === null) return '';
+  return mm === 0 ? ', on the surface' : `, ${depthText(mm)} deep`;
+}
+
+/** A sowing depth in mm. */
 export function depthText(mm: number): string {
   return mm === 0 ? 'on the surface' : `${Math.round(mm * 10) / 10} mm`;
 }

@@ -1,10 +1,11 @@
 import type { SowingItem, TickView } from '@bright-sprout/contract/sow';
 import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
+import { sowingDepth } from '@bright-sprout/core/amounts';
 import { treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Experiment, ExperimentStore, type StoredPlan } from '../plan/index.ts';
+import { Crop, Experiment, ExperimentStore, SeedLot, type StoredPlan } from '../plan/index.ts';
 import { Clock } from '../shared/index.ts';
 import { TicksService } from '../sow/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
@@ -54,6 +55,7 @@ export class StudentSowingService {
   async #viewOf(experimentId: string, student: KnownStudent, today: string): Promise<StudentSowingView> {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
+    const depths = await this.#depthsOf(stored);
     const { sowOn } = stored.experiment;
     const hasBegun = sowOn <= today || ticks.length > 0;
     const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
@@ -73,18 +75,34 @@ export class StudentSowingService {
         number: unit.number,
         ...treatmentOf(stored, unit),
         seeds: unit.seedsSown ?? stored.experiment.seedsPerUnit,
-        depthMm: depthOf(stored, unit.treatmentId),
+        depthMm: depths.get(unit.treatmentId) ?? null,
         ticked: ticked(unit.id),
         note: unit.sowingNote,
       })),
     };
   }
-}
 
-/** The depth that a treatment sets, else the crop's. */
-function depthOf(stored: StoredPlan, treatmentId: string): number | null {
-  const plan = stored.experiment.planDocument;
-  const position = stored.treatments.find((treatment) => treatment.id === treatmentId)?.position ?? 0;
-  const own = plan ? treatmentsOf(plan)[position]?.settings.depthMm : undefined;
-  return own ?? stored.experiment.crop?.figures.sowingDepthMm ?? null;
+  /** How deep the seeds of each treatment lie, in mm, by the plan's rule for its own crop and packet. */
+  async #depthsOf({ experiment, treatments }: StoredPlan): Promise<Map<string, number | null>> {
+    const plan = experiment.planDocument;
+    if (!plan) {
+      const depth = experiment.crop?.figures.sowingDepthMm ?? null;
+      return new Map(treatments.map(({ id }) => [id, depth]));
+    }
+    const planned = treatmentsOf(plan);
+    const [crops, lots] = await Promise.all([
+      this.source.getRepository(Crop).findBy({ id: In(planned.map(({ settings }) => settings.cropId)) }),
+      this.source.getRepository(SeedLot).findBy({ id: plan.lotId ?? '', teacherId: experiment.teacherId }),
+    ]);
+    const known = {
+      crops: crops.map(({ id, figures }) => ({ ...figures, id })),
+      lots: lots.map(({ id, cropId, name, figures }) => ({ ...figures, id, cropId, name })),
+    };
+    return new Map(
+      treatments.map(({ id, position }) => {
+        const settings = planned[position]?.settings;
+        return [id, settings ? sowingDepth(plan, settings, known) : null];
+      }),
+    );
+  }
 }

@@ -1,5 +1,6 @@
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plan';
 import { SowingRequest, sowRoutes } from '@bright-sprout/contract/sow';
+import { deepText } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
@@ -12,6 +13,7 @@ import { call } from '../shared/api/index.ts';
 import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/index.ts';
 import { Pot, Sill, usePotLabel } from '../shared/sill/index.ts';
 import { FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
+import { useDepths } from './use-depths.ts';
 import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
 
 /** Sow: the steps of the day, ticks for each pot, and the day the seeds went in. */
@@ -23,6 +25,8 @@ export default function SowStage() {
   const isSown = experiment.status !== 'draft';
   const groups = sowingGroups(experiment);
   const { crop, units, seedsPerUnit } = experiment;
+  const depthOf = useDepths();
+  const [depth = null, ...otherDepths] = new Set(units.map(depthOf));
   const waiting = units.filter((unit) => unit.sowedOn === null);
   const chosen = units.find(({ id }) => id === chosenId);
   const stateOf = (unit: UnitView): string => {
@@ -66,13 +70,9 @@ export default function SowStage() {
           <>
             <p>
               <b>{units.length} labels</b>, {seedsPerUnit === 1 ? 'one seed' : `${seedsPerUnit} seeds`} a pot
-              {crop?.sowingDepthMm
-                ? `, ${crop.sowingDepthMm} mm deep`
-                : crop?.sowingDepthMm === 0
-                  ? ', on the surface'
-                  : ''}
-              : <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>. Tap a
-              pot to tick it off, or to note what was different.
+              {otherDepths.length > 0 ? ', each pot at its own depth' : deepText(depth)}:{' '}
+              <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>. Tap a pot
+              to tick it off, or to note what was different.
             </p>
             <SowingSteps />
             <TickAll units={waiting} ticks={ticks} />

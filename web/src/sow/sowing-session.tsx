@@ -6,7 +6,7 @@ import {
   type TickRequest,
   type TickView,
 } from '@bright-sprout/contract/sow';
-import { treatmentsOf } from '@bright-sprout/core/design';
+import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
@@ -19,6 +19,7 @@ import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { outbox, useTeacherItem, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
+import { useDepths } from './use-depths.ts';
 
 const NO_TICKS: readonly TickView[] = [];
 
@@ -70,7 +71,7 @@ export function SowingSteps() {
 export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly TickView[] }) {
   const { experiment } = useExperiment();
   const tick = useTick();
-  const depth = depthOf(unit, experiment);
+  const depthOf = useDepths();
   return (
     <section className="unit-sowing" aria-label={`Sowing of pot ${unit.number}`}>
       <h3>
@@ -78,7 +79,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
         <small>{treatmentOf(experiment, unit).name}</small>
       </h3>
       <p className="quiet">
-        {unit.seedsSown ?? experiment.seedsPerUnit} seeds{depth}
+        {unit.seedsSown ?? experiment.seedsPerUnit} seeds{deepText(depthOf(unit))}
       </p>
       <div className="tick-row">
         {SOWING_ITEMS.map((item) => {
@@ -197,12 +198,4 @@ function ExceptionForm({ unit }: { unit: UnitView }) {
       {!problem && <FailureNote error={keep.error} />}
     </Form>
   );
-}
-
-function depthOf(unit: UnitView, experiment: ReturnType<typeof useExperiment>['experiment']): string {
-  const style = treatmentOf(experiment, unit).style;
-  const own = experiment.plan ? treatmentsOf(experiment.plan)[style]?.settings.depthMm : null;
-  const depth = own ?? experiment.crop?.sowingDepthMm;
-  if (depth === null || depth === undefined) return '';
-  return depth === 0 ? ', on the surface' : `, ${depth} mm deep`;
 }

@@ -1,5 +1,6 @@
 import { SOWING_ITEMS, type SowingItem, type TickRequest, type TickView } from '@bright-sprout/contract/sow';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
+import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Check } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -89,8 +90,6 @@ function PotTicks({
   pot: SowingPotView;
   onTick: (item: SowingItem, isDone: boolean) => void;
 }) {
-  const depth =
-    pot.depthMm === null ? '' : pot.depthMm === 0 ? ', on the surface' : `, ${pot.depthMm} mm deep`;
   return (
     <section className="pot-ticks" aria-label={`Pot ${pot.number}`}>
       <h2>
@@ -98,7 +97,7 @@ function PotTicks({
       </h2>
       <p>
         {pot.seeds} {pot.seeds === 1 ? 'seed' : 'seeds'}
-        {depth}
+        {deepText(pot.depthMm)}
         {pot.note && ` · ${pot.note}`}
       </p>
       <div className="tick-row">

@@ -37,14 +37,22 @@ export function checkCorrections(
  * Readings of which each is corrected once at most: of several corrections of one, as older files may hold, each later
  * one becomes a correction of what stood last before it.
  */
-export function chainedCorrections(readings: readonly ExchangedReading[]): ExchangedReading[] {
+export function chainedCorrections(readings: readonly ExchangedReading[]): readonly ExchangedReading[] {
+  const links = readings.flatMap(({ supersedes }) => (supersedes === '' ? [] : [supersedes]));
+  if (new Set(links).size === links.length) return readings;
   const found = readings.map((reading, index) =>
     reading.supersedes !== '' && reading.id === '' ? { ...reading, id: `row ${index}` } : reading,
   );
   const order = found
     .map((reading, index) => ({ reading, index }))
     .filter(({ reading }) => reading.supersedes !== '')
-    .sort((a, b) => a.reading.recordedAt.localeCompare(b.reading.recordedAt) || a.index - b.index);
+    .sort((a, b) =>
+      a.reading.recordedAt === b.reading.recordedAt
+        ? a.index - b.index
+        : a.reading.recordedAt < b.reading.recordedAt
+          ? -1
+          : 1,
+    );
   const next = new Map<string, string>();
   const corrected = new Set<string>();
   for (const { reading, index } of order) {

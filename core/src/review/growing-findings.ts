@@ -1,4 +1,4 @@
-import { depthChoices, emptyUnits, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
+import { emptyUnits, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
 import type { Plan } from '../design/index.ts';
 import {
   planCalendar,
@@ -7,7 +7,6 @@ import {
   type TreatmentGrowth,
   treatmentGrowth,
 } from '../schedule/index.ts';
-import type { Outcome } from '../shared/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { replicatesMend } from './design-findings.ts';
 import { replicatesToSee, visibleDifference } from './visible-difference.ts';
@@ -42,7 +41,6 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
     const { temperatureC, light } = treatment.settings;
     if (!crop || !facts || seen.has(crop.id)) continue;
     const isVaried = (aspect: string): boolean => plan.factors.some((factor) => factor.aspect === aspect);
-    const choices = depthChoices(crop, facts);
     const depth = sowingDepth(plan, treatment.settings, surroundings);
     const { min, max } = crop.temperatureC;
     if (!isVaried('temperature') && (temperatureC <= min || temperatureC > max)) {
@@ -99,10 +97,6 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
 
 function conditionMend(plan: Plan, changes: Partial<Plan['conditions']>): Mend {
   return { changes: { conditions: { ...plan.conditions, ...changes } }, cost: NOTHING };
-}
-
-function valueOf(outcome: Outcome<number>): number | null {
-  return outcome.defined ? outcome.value : null;
 }
 
 function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {

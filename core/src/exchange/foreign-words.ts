@@ -22,8 +22,8 @@ export interface MeantZeros {
 
 /** Words that are understood unless the mapping says otherwise. */
 const KNOWN: readonly (readonly [WordMeaning, string])[] = [
-  ['nothing', ' - – — . na n/a n.a. nan null nil ? missing blank none empty k.a. s/o fehlt manquant'],
-  ['dead', 'dead died d † x_x tot abgestorben eingegangen mort morte muerto muerta morto morta dood'],
+  ['nothing', ' - – — . na n/a n.a. nan null nil ? missing blank empty k.a. s/o fehlt manquant'],
+  ['dead', 'dead died † tot abgestorben eingegangen mort morte muerto muerta morto morta dood'],
   [
     'not_up',
     'not_up not_up_yet not_yet no_sprout no_sprouts nothing_yet not_emerged not_germinated nicht_gekeimt noch_nicht pas_encore pas_germé no_germinado todavía_no aún_no non_germinato non_ancora niet_op nog_niet',

@@ -1,24 +1,10 @@
 import { type Column, isDayHead, isMostlyNumbers, isSorting, isSortingByNumber } from './guess-columns.ts';
-import { type ColumnRole, columnsWith } from './mapping.ts';
+import { COLUMN_ROLES, type ColumnRole, columnsWith } from './mapping.ts';
 
 type Rows = readonly (readonly string[])[];
 
 /** Roles that one column at most may have. */
-const ONCE: readonly ColumnRole[] = [
-  'unit',
-  'replicate',
-  'plant',
-  'treatment',
-  'block',
-  'team',
-  'observer',
-  'seeds_sown',
-  'sown',
-  'date',
-  'day',
-  'variable',
-  'state',
-];
+const ONCE = COLUMN_ROLES.filter((role) => role !== 'ignore' && role !== 'factor' && role !== 'value');
 
 /** Roles of the columns of a table with a value a row. */
 export function longRoles(columns: readonly Column[], body: Rows): ColumnRole[] {

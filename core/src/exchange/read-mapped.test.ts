@@ -396,6 +396,13 @@ describe('columns of other people’s tables', () => {
     expect(same.mapping.roles).toEqual(['unit', 'treatment', 'ignore', 'value']);
   });
 
+  test('levels that could be words for a state stay levels', () => {
+    const { mapping } = opened(
+      'pot,mix,extra,height\n1,a,none,3\n2,d,none,4\n3,a,some,2\n4,d,some,5\n5,a,none,3\n6,d,some,4',
+    );
+    expect(mapping.roles).toEqual(['unit', 'factor', 'factor', 'value']);
+  });
+
   test('without a column for the pot, one value of a treatment and day is followed as one pot', () => {
     const { result } = opened(
       'treatment,date,height\nwet,2026-05-04,3\ndry,2026-05-04,2\nwet,2026-05-08,5\ndry,2026-05-08,3',

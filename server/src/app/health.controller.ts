@@ -8,6 +8,8 @@ import { StorageGuard, storageFull } from './storage.guard.ts';
 /** How long an answer holds: however many ask, the database is asked once. */
 const HOLDS_MS = 500;
 const PATIENCE_MS = 200;
+/** A database that answered so lately and is slow now is busy, not gone: who is asked to leave for that makes it worse. */
+const WELL_FOR_MS = 5000;
 
 /**
  * A statement that a node of a cluster refuses when it must not write, and that changes nothing. Its own connection
@@ -20,6 +22,7 @@ const READ_ONLY = 'SELECT @@global.read_only AS isReadOnly';
 @Controller()
 export class HealthController implements OnModuleDestroy {
   #pool: mysql.Pool | undefined;
+  #wellAt = Number.NEGATIVE_INFINITY;
   #asked: { readonly at: number; readonly isWell: Promise<boolean> } | undefined;
 
   constructor(
@@ -32,7 +35,7 @@ export class HealthController implements OnModuleDestroy {
     if (this.storage.isFull) throw storageFull();
     const now = performance.now();
     if (!this.#asked || now - this.#asked.at > HOLDS_MS) {
-      this.#asked = { at: now, isWell: inTime(this.#ask()) };
+      this.#asked = { at: now, isWell: inTime(this.#ask(), now - this.#wellAt < WELL_FOR_MS) };
     }
     if (await this.#asked.isWell) return { status: 'ok' };
     throw new ApiError(
@@ -55,7 +58,9 @@ export class HealthController implements OnModuleDestroy {
       await this.#pool.execute(PROBE, ['health']);
       const [rows] = await this.#pool.query(READ_ONLY);
       const [row] = rows as { isReadOnly: number | string }[];
-      return row?.isReadOnly === 0 || row?.isReadOnly === 'OFF' || row?.isReadOnly === '0';
+      const isWell = row?.isReadOnly === 0 || row?.isReadOnly === 'OFF' || row?.isReadOnly === '0';
+      if (isWell) this.#wellAt = performance.now();
+      return isWell;
     } catch (thrown) {
       if (!isConnectionLoss(thrown) && !(thrown instanceof Error)) throw thrown;
       return false;
@@ -63,10 +68,10 @@ export class HealthController implements OnModuleDestroy {
   }
 }
 
-/** What is not answered soon is not well; the question itself goes on and frees its connection. */
-function inTime(asked: Promise<boolean>): Promise<boolean> {
+/** What is not answered soon is as it was lately; the question itself goes on and frees its connection. */
+function inTime(asked: Promise<boolean>, wasWell: boolean): Promise<boolean> {
   return new Promise((resolve) => {
-    const timer = setTimeout(() => resolve(false), PATIENCE_MS);
+    const timer = setTimeout(() => resolve(wasWell), PATIENCE_MS);
     const settle = (isWell: boolean): void => {
       clearTimeout(timer);
       resolve(isWell);

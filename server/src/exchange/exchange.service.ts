@@ -26,7 +26,7 @@ import { unreadable } from './unreadable.ts';
 import { writeCsv } from './write-csv.ts';
 import { writeSheet } from './write-sheet.ts';
 
-const INSERT_CHUNK = 4000;
+const INSERT_CHUNK = 1000;
 
 const INSERT_READINGS = `
   INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,

@@ -15,11 +15,19 @@ export const MOST_ROW_PROBLEMS = 10_000;
 
 /** Reads the cells of one row and collects what is wrong with them. */
 export class RowReader {
-  readonly #cells: ReadonlyMap<string, string>;
+  readonly #places: ReadonlyMap<string, number>;
+  readonly #cells: readonly string[];
   readonly #row: number;
   readonly #problems: RowProblem[];
 
-  constructor(cells: ReadonlyMap<string, string>, row: number, problems: RowProblem[]) {
+  /** @param places where each column stands, the same for all rows */
+  constructor(
+    places: ReadonlyMap<string, number>,
+    cells: readonly string[],
+    row: number,
+    problems: RowProblem[],
+  ) {
+    this.#places = places;
     this.#cells = cells;
     this.#row = row;
     this.#problems = problems;
@@ -27,7 +35,7 @@ export class RowReader {
 
   /** The cell as text; empty when the column is absent. At most `longest` characters. */
   text(column: string, longest = 300): string {
-    const text = unguardText((this.#cells.get(column) ?? '').trim());
+    const text = unguardText((this.#cells[this.#places.get(column) ?? -1] ?? '').trim());
     if (text.length > longest) {
       this.problem(column, `${text.slice(0, 30)}…`, `at most ${longest} characters, found ${text.length}`);
       return '';

@@ -41,6 +41,7 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
   if (problems.length > 0) return { ok: false, problems };
 
   const plan = new PlanCollector(factors);
+  const places = new Map(columns.map((column, at) => [column, at]));
   const found: { row: number; reading: ExchangedReading }[] = [];
   body.forEach((cells, index) => {
     const rowNumber = index + 2;
@@ -54,11 +55,7 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
       });
       return;
     }
-    const reader = new RowReader(
-      new Map(columns.map((column, at) => [column, cells[at] ?? ''])),
-      rowNumber,
-      problems,
-    );
+    const reader = new RowReader(places, cells, rowNumber, problems);
     const unit = plan.unitOf(reader, sowingDay(reader));
     if (unit === undefined) return;
     const reading = readReading(reader, unit.index, unit.sowedOn, plan);

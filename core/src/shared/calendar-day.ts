@@ -2,17 +2,25 @@
 export type CalendarDay = string & { readonly __brand: 'CalendarDay' };
 
 const DAY_MS = 86_400_000;
+const MOST_KNOWN = 4000;
+/** Texts that were found to be days, and days as numbers: a day that was reckoned may lie beyond the years taken. */
+const taken = new Set<string>();
+const known = new Map<string, number>();
 const SHAPE = /^(\d{4})-(\d{2})-(\d{2})$/;
 
 /** True for a date that exists: `2024-02-29` yes, `2026-02-31` and `26-2-1` no. Years 1900 to 2199. */
 export function isCalendarDay(text: unknown): text is CalendarDay {
   if (typeof text !== 'string') return false;
+  if (taken.has(text)) return true;
   const match = SHAPE.exec(text);
   if (!match) return false;
   const year = Number(match[1]);
   if (year < 1900 || year > 2199) return false;
   const instant = new Date(`${text}T00:00:00Z`);
-  return !Number.isNaN(instant.getTime()) && instant.toISOString().startsWith(text);
+  if (Number.isNaN(instant.getTime()) || !instant.toISOString().startsWith(text)) return false;
+  if (taken.size >= MOST_KNOWN) taken.clear();
+  taken.add(text);
+  return true;
 }
 
 /**
@@ -23,9 +31,6 @@ export function calendarDay(text: string): CalendarDay {
   if (!isCalendarDay(text)) throw new RangeError(`expected a date as YYYY-MM-DD, found "${text}"`);
   return text;
 }
-
-const MOST_KNOWN = 4000;
-const known = new Map<string, number>();
 
 /** Days since 1970-01-01; kept, as a class asks for the same few hundred days over and over. */
 function toEpochDays(day: CalendarDay): number {

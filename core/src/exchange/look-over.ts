@@ -1,4 +1,5 @@
 import { daysBetween } from '../shared/index.ts';
+import { meanOf } from '../statistics/index.ts';
 import type { TableMapping } from './mapping.ts';
 import type { ExchangedExperiment, ExchangedVariable } from './model.ts';
 import { readMapped } from './read-mapped.ts';
@@ -120,10 +121,6 @@ function valueOf(
 
 function sumOf(values: readonly number[]): number {
   return values.reduce((total, value) => total + value, 0);
-}
-
-function meanOf(values: readonly number[]): number {
-  return sumOf(values) / values.length;
 }
 
 /** Evenly picked days, the first and the last among them. */

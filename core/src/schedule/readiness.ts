@@ -47,7 +47,7 @@ export function readiness(
   if (!first) return notDefined('no-values');
   const units = groups.length * plan.replicates;
   const needed = Math.ceil(plan.goal.share * units - 1e-9);
-  const isOneLot = groups.every(({ rate }) => rate.share === first.rate.share);
+  const isOneLot = new Set(judged.map(({ treatment }) => treatment.settings.cropId)).size === 1;
   const over = (figure: (chances: readonly number[]) => number): number =>
     isOneLot
       ? overRates(first.rate, (share) => figure(groups.map(({ unitAt }) => unitAt(share))))

@@ -1,8 +1,8 @@
 import type { GroupBy, Summary } from '@bright-sprout/core/comparison';
 import { NOT_UP_RULES, type NotUpRule, SUMMARIES } from '@bright-sprout/core/comparison';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import Form from 'react-bootstrap/Form';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { Choice } from '../shared/ui/index.ts';
 import { useChoices } from './compare-context.tsx';
 
 const RULE_WORDS: Record<NotUpRule, string> = {
@@ -116,15 +116,11 @@ function Choose({
 }) {
   if (choices.length < 2) return null;
   return (
-    <label className="choice">
-      <span>{label}</span>
-      <Form.Select size="sm" value={value} onChange={(event) => onChange(event.target.value)}>
-        {choices.map((choice) => (
-          <option key={choice.value} value={choice.value}>
-            {choice.name}
-          </option>
-        ))}
-      </Form.Select>
-    </label>
+    <Choice
+      label={label}
+      value={value}
+      choices={choices.map((choice) => [choice.value, choice.name])}
+      onChange={onChange}
+    />
   );
 }

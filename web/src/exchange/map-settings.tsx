@@ -1,7 +1,7 @@
 import type { TableMapping, TableShape } from '@bright-sprout/core/exchange';
 import { calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import Form from 'react-bootstrap/Form';
-import { Choice, choicesOf } from './map-choice.tsx';
+import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const SHAPE_WORDS: Record<TableShape, string> = {
   long: 'a value a row',

@@ -1,6 +1,6 @@
 import type { Counting, MappedVariable, VariableKind } from '@bright-sprout/core/exchange';
 import Form from 'react-bootstrap/Form';
-import { Choice, choicesOf } from './map-choice.tsx';
+import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const KIND_WORDS: Record<VariableKind, string> = {
   length: 'a length',

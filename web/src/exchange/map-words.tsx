@@ -7,7 +7,7 @@ import {
   type ZeroMeaning,
   type ZerosFound,
 } from '@bright-sprout/core/exchange';
-import { Choice, choicesOf } from './map-choice.tsx';
+import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const MEANING_WORDS: Record<WordMeaning, string> = {
   nothing: 'nobody read it',

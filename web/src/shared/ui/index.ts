@@ -1,3 +1,4 @@
+export { Choice, choicesOf } from './choice.tsx';
 export { ClaimNotes } from './claim-notes.tsx';
 export { inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
 export { FailureNote, fieldMessage } from './failure-note.tsx';

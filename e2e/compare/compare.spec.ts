@@ -1,3 +1,4 @@
+import type { Locator } from '@playwright/test';
 import { expect, expectAccessible, openStage, test } from '../support/test.ts';
 
 test.beforeEach(async ({ demo: page }) => {
@@ -32,6 +33,9 @@ test('the ribbon moves the comparison; a day without readings says so', async ({
     .first()
     .click();
   await expect.poll(() => page.locator('.figures-table').innerText()).not.toBe(late);
+  const ink = await backgroundOf(radios.locator('.is-chosen'));
+  await radios.locator('.is-off.is-emergence').first().click();
+  await expect.poll(() => backgroundOf(radios.locator('.is-chosen'))).toBe(ink);
   await radios
     .getByRole('radio', { name: /Saturday/ })
     .first()
@@ -83,3 +87,7 @@ test('before anything has a height there are words, and no empty axes', async ({
   await page.getByRole('button', { name: 'Take “waiting” off the shelf' }).click();
   await expect(page.getByText('Taken off the shelf.')).toBeVisible();
 });
+
+function backgroundOf(element: Locator): Promise<string> {
+  return element.evaluate((found) => getComputedStyle(found).backgroundColor);
+}

@@ -105,7 +105,7 @@ How often what a class reads is false, in ${classes} simulated classes a line (\
 
 ## With nothing to find
 
-Plants treated alike differ by 22 % (SD ÷ mean, log-normal), blocks by 15 %, and are read in half centimetres. A class is told of something when any sentence of the answer says that treatments differ, that factors work together, or that more died or came up: the aim is 3 to 6 of 100. Intervals are those of the leading family, with an effect of 30 %: the aim is 93 to 97 of 100.
+Plants treated alike differ by 22 % (SD ÷ mean, log-normal), blocks by 15 %, and are read in half centimetres. A class is told of something when any sentence of the answer says that treatments differ, that factors work together, or that more died or came up: the aim is 3 to 6 of 100. Intervals are those of all pairs that the answer compares, of each question in a crossed design, with an effect of 30 %: the aim is 93 to 97 of 100.
 
 ${claims}
 

@@ -22,7 +22,7 @@ export interface Rate {
 export interface Claims {
   /** Classes told of any difference. */
   readonly told: Rate;
-  /** Classes whose intervals of the leading family, taken together, hold the truth with an effect of 30 %. */
+  /** Classes whose intervals of all questions, taken together, hold the truth with an effect of 30 %. */
   readonly cover: Rate;
 }
 
@@ -42,23 +42,28 @@ export function claimsOf(situation: Situation, classes: number, seed: number): C
   for (const comparison of simulatedClasses(situation, classes, seed)) if (isTold(comparison)) told += 1;
   const [levels = 2] = situation.levels;
   for (const comparison of simulatedClasses({ ...situation, effect: EFFECT }, classes, seed + 1)) {
-    const [question] = comparison.questions;
     const pairs =
-      question?.pairs ??
-      comparison.pairs.filter(
-        (pair) => comparison.controlId === null || pair.firstId === comparison.controlId,
-      );
+      comparison.questions.length > 0
+        ? comparison.questions.flatMap((question) => question.pairs)
+        : comparison.pairs.filter(
+            (pair) => comparison.controlId === null || pair.firstId === comparison.controlId,
+          );
     if (pairs.every((pair) => !pair.test.defined)) continue;
     judged += 1;
-    const truthOf = (id: string): number => (MEAN_MM * EFFECT * Number(/\d+$/.exec(id)?.[0])) / (levels - 1);
     const isHeld = pairs.every(({ firstId, secondId, test }) => {
       if (!test.defined || !test.value.interval) return true;
-      const truth = truthOf(secondId) - truthOf(firstId);
+      const truth = meanOf(secondId, levels) - meanOf(firstId, levels);
       return test.value.interval.low <= truth && truth <= test.value.interval.high;
     });
     if (isHeld) held += 1;
   }
   return { told: { count: told, of: classes }, cover: { count: held, of: judged } };
+}
+
+/** What is added to the mean of a treatment, `t2`, or of a level of a factor, `0-2`: the first factor alone does something. */
+function meanOf(id: string, levels: number): number {
+  const [, factor, level] = /^(?:(\d+)-|t)(\d+)$/.exec(id) ?? [];
+  return factor === undefined || factor === '0' ? (MEAN_MM * EFFECT * Number(level)) / (levels - 1) : 0;
 }
 
 /** A design that is planned. */

@@ -18,11 +18,24 @@ const SOURCES = [
   'package-lock.json',
 ];
 
+/** What the schemas of answers are made from. */
+const ANSWER_SOURCES = ['core/src', 'contract/src', 'scripts/src/answer-schemas.ts', 'package-lock.json'];
+
 /** A short text that changes when any source changes (path, size or time of change). */
-export function sourceStamp(root: string): string {
+export function sourceStamp(root: string, sources: readonly string[] = SOURCES): string {
   const hash = createHash('sha256');
-  for (const source of SOURCES) addTo(hash, join(root, source));
+  for (const source of sources) addTo(hash, join(root, source));
   return hash.digest('hex').slice(0, 16);
+}
+
+/** Makes the schemas of answers in a process of their own, unless nothing changed since. */
+export async function describeAnswers(root: string): Promise<void> {
+  const stamp = sourceStamp(root, ANSWER_SOURCES);
+  await step(root, 'the description of the API', [
+    'scripts/run.mjs',
+    'scripts/src/describe-answers.ts',
+    stamp,
+  ]);
 }
 
 function addTo(hash: ReturnType<typeof createHash>, path: string): void {
@@ -43,7 +56,10 @@ export async function buildIfChanged(root: string): Promise<string> {
   if (isBuilt && existsSync(join(root, 'web', 'dist', 'index.html'))) return stamp;
   console.log('building …');
   await step(root, 'the server', ['node_modules/typescript/bin/tsc', '-b', 'server']);
-  await step(root, 'the interface', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']);
+  await Promise.all([
+    describeAnswers(root),
+    step(root, 'the interface', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']),
+  ]);
   mkdirSync(join(root, '.build'), { recursive: true });
   writeFileSync(stampFile, stamp);
   return stamp;

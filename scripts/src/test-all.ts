@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildIfChanged } from './build.ts';
+import { buildIfChanged, describeAnswers } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
 import { runAndCollect, runToEnd, stopCommands, watchParent } from './processes.ts';
 import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
@@ -111,6 +111,7 @@ export async function jestTests(
   more: Readonly<Record<string, string>> = {},
 ): Promise<Tally> {
   console.log('\n== unit and server tests');
+  await describeAnswers(root);
   const folder = mkdtempSync(join(tmpdir(), 'sprout-test-'));
   const database = await startPrivateDatabase(folder, { durable: false });
   try {

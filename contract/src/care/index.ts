@@ -6,16 +6,25 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsNumber,
   IsOptional,
-  IsString,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, IsId, IsInstant, listRoute, NestedList, route, Trimmed } from '../shared/index.ts';
+import {
+  IsCalendarDay,
+  IsId,
+  IsInstant,
+  NestedList,
+  json,
+  route,
+  Trimmed,
+  type Day,
+  type Id,
+  type Instant,
+} from '../shared/index.ts';
 
 /** What people do to plants, or find in their soil. */
 export const CARE_KINDS = [
@@ -65,17 +74,10 @@ export class CareRequest {
 }
 
 /** A care event as it is kept. */
-export class CareView extends CareRequest {
-  @IsId()
-  id: string;
-
-  @IsString()
+export interface CareView extends CareRequest {
+  id: Id;
   observer: string;
-
-  @IsISO8601()
-  recordedAt: string;
-
-  @IsBoolean()
+  recordedAt: Instant;
   isUndone: boolean;
 }
 
@@ -122,37 +124,27 @@ export class DeviceSamplesRequest {
 }
 
 /** The key that a logger sends with; it is shown once. */
-export class LoggerKeyView {
-  @IsString()
+export interface LoggerKeyView {
   key: string;
 }
 
 /** One sensor on one day of the class. */
-export class SensorDayView {
-  @IsIn(SENSORS)
+export interface SensorDayView {
   sensor: Sensor;
-
-  @IsCalendarDay()
-  day: string;
-
-  @IsNumber()
+  day: Day;
   mean: number;
-
-  @IsNumber()
   least: number;
-
-  @IsNumber()
   most: number;
 }
 
 /** Care of plants, and loggers. */
 export const careRoutes = {
-  care: listRoute({
+  care: route({
     method: 'GET',
     path: '/experiments/:experimentId/care',
     summary: 'Everything done to the plants in the order it was noted, what was taken back too',
     access: 'owner',
-    answer: CareView,
+    answer: json<CareView[]>(),
   }),
   keepCare: route({
     method: 'PUT',
@@ -160,7 +152,7 @@ export const careRoutes = {
     summary: 'Note something done to plants under an id made on the device',
     access: 'owner',
     body: CareRequest,
-    answer: CareView,
+    answer: json<CareView>(),
   }),
   undoCare: route({
     method: 'PUT',
@@ -168,21 +160,21 @@ export const careRoutes = {
     summary: 'Take a care event back, or put it there again',
     access: 'owner',
     body: UndoCareRequest,
-    answer: CareView,
+    answer: json<CareView>(),
   }),
   loggerKey: route({
     method: 'POST',
     path: '/experiments/:experimentId/logger',
     summary: 'A new key for a logger; the old one no longer works',
     access: 'owner',
-    answer: LoggerKeyView,
+    answer: json<LoggerKeyView>(),
   }),
-  sensorDays: listRoute({
+  sensorDays: route({
     method: 'GET',
     path: '/experiments/:experimentId/logger-days',
     summary: 'What loggers measured, by day',
     access: 'owner',
-    answer: SensorDayView,
+    answer: json<SensorDayView[]>(),
   }),
   keepSamples: route({
     method: 'PUT',

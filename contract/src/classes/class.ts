@@ -1,7 +1,7 @@
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, IsString, Length, Matches } from 'class-validator';
-import { IsId, IsZone, NestedList, Trimmed } from '../shared/index.ts';
+import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, Length, Matches } from 'class-validator';
+import { IsId, IsZone, NestedList, Trimmed, type Id } from '../shared/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
 /** The most characters of a display name. */
@@ -75,17 +75,10 @@ export class RosterRequest {
 }
 
 /** A class with its roster. */
-export class ClassView extends ClassRequest {
-  @IsId()
-  id: string;
-
+export interface ClassView extends ClassRequest {
+  id: Id;
   /** What students type to join. */
-  @IsString()
   code: string;
-
-  @NestedList(() => TeamPart)
   teams: TeamPart[];
-
-  @NestedList(() => RosterStudentPart)
   students: RosterStudentPart[];
 }

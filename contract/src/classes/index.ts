@@ -1,6 +1,6 @@
 export {
   ClassRequest,
-  ClassView,
+  type ClassView,
   MOST_NAME_CHARACTERS,
   MOST_STUDENTS,
   RosterRequest,

@@ -1,14 +1,14 @@
-import { listRoute, route } from '../shared/index.ts';
-import { ClassRequest, ClassView, RosterRequest } from './class.ts';
+import { json, route } from '../shared/index.ts';
+import { ClassRequest, type ClassView, RosterRequest } from './class.ts';
 
 /** Classes, teams and students. */
 export const classRoutes = {
-  classes: listRoute({
+  classes: route({
     method: 'GET',
     path: '/classes',
     summary: 'The teacher’s classes with their rosters',
     access: 'teacher',
-    answer: ClassView,
+    answer: json<ClassView[]>(),
   }),
   saveClass: route({
     method: 'PUT',
@@ -16,7 +16,7 @@ export const classRoutes = {
     summary: 'Keep a class, new or changed; its roster stays',
     access: 'teacher',
     body: ClassRequest,
-    answer: ClassView,
+    answer: json<ClassView>(),
   }),
   saveRoster: route({
     method: 'PUT',
@@ -24,14 +24,14 @@ export const classRoutes = {
     summary: 'Keep the whole roster; students left out are removed for good',
     access: 'owner',
     body: RosterRequest,
-    answer: ClassView,
+    answer: json<ClassView>(),
   }),
   newCode: route({
     method: 'POST',
     path: '/classes/:classId/code',
     summary: 'Give the class a new code; the old one no longer works',
     access: 'owner',
-    answer: ClassView,
+    answer: json<ClassView>(),
   }),
   removeClass: route({
     method: 'DELETE',

@@ -1,14 +1,5 @@
-import {
-  IsArray,
-  IsBoolean,
-  IsISO8601,
-  IsInt,
-  IsOptional,
-  IsString,
-  Length,
-  MaxLength,
-} from 'class-validator';
-import { IsId, NestedOrNull, Trimmed } from '../shared/index.ts';
+import { Length, MaxLength } from 'class-validator';
+import { IsId, NestedOrNull, Trimmed, type Id, type Instant } from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
 
 /** The most characters of a claim, and of the reasoning. */
@@ -31,21 +22,12 @@ export class StudentPredictionRequest extends PredictionRequest {
 }
 
 /** A guess as it is kept. */
-export class PredictionView {
-  @IsId()
-  id: string;
-
-  @IsString()
+export interface PredictionView {
+  id: Id;
   choice: string;
-
-  @IsString()
   observer: string;
-
-  @IsISO8601()
-  madeAt: string;
-
+  madeAt: Instant;
   /** Made before the first pot was up. */
-  @IsBoolean()
   isEarly: boolean;
 }
 
@@ -74,53 +56,26 @@ export class StudentConclusionRequest extends ConclusionRequest {
 }
 
 /** A conclusion as it is kept. */
-export class ConclusionView extends ConclusionRequest {
-  @IsId()
-  id: string;
-
-  @IsString()
+export interface ConclusionView extends ConclusionRequest {
+  id: Id;
   observer: string;
-
-  @IsBoolean()
   isStudent: boolean;
-
-  @IsISO8601()
-  writtenAt: string;
+  writtenAt: Instant;
 }
 
 /** An experiment of the class, for guessing before and concluding after. */
-export class StudentIdeasView {
-  @IsId()
-  experimentId: string;
-
-  @IsString()
+export interface StudentIdeasView {
+  experimentId: Id;
   question: string;
-
-  @IsString()
   prompt: string;
-
-  @IsArray()
-  @IsString({ each: true })
   choices: readonly string[];
-
   /** The student's own guess so far. */
-  @IsOptional()
-  @IsString()
   ownChoice: string | null;
-
   /** Guesses are taken until the experiment is finished. */
-  @IsBoolean()
   canGuess: boolean;
-
   /** The evidence in words of the class's age; empty while nothing can be compared. */
-  @IsArray()
-  @IsString({ each: true })
   evidence: readonly string[];
-
   /** Pots with a value on the last day read. */
-  @IsInt()
   measured: number;
-
-  @NestedOrNull(() => ConclusionView)
   own: ConclusionView | null;
 }

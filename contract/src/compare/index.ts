@@ -1,18 +1,17 @@
-import { listRoute, route } from '../shared/index.ts';
-import { StudyView } from './class-views.ts';
+import { json, route } from '../shared/index.ts';
+
 import {
   ConclusionRequest,
-  ConclusionView,
+  type ConclusionView,
   PredictionRequest,
-  PredictionView,
+  type PredictionView,
   StudentConclusionRequest,
-  StudentIdeasView,
+  type StudentIdeasView,
   StudentPredictionRequest,
 } from './ideas.ts';
 import { ComparisonQuery, StudyQuery } from './query.ts';
-import { ComparisonView } from './views.ts';
+import type { ComparisonView, StudyView } from './views.ts';
 
-export { StudyView } from './class-views.ts';
 export {
   COMPARISON_PARTS,
   type ComparisonPart,
@@ -23,15 +22,15 @@ export {
 } from './query.ts';
 export {
   ConclusionRequest,
-  ConclusionView,
+  type ConclusionView,
   MOST_CLAIM_CHARACTERS,
   PredictionRequest,
-  PredictionView,
+  type PredictionView,
   StudentConclusionRequest,
-  StudentIdeasView,
+  type StudentIdeasView,
   StudentPredictionRequest,
 } from './ideas.ts';
-export { ComparisonView } from './views.ts';
+export type { ComparisonView, StudyView } from './views.ts';
 
 /** Comparisons. */
 export const compareRoutes = {
@@ -41,7 +40,7 @@ export const compareRoutes = {
     summary: 'Every figure of Compare in full precision: the answer, its words, and the parts asked for',
     access: 'owner',
     query: ComparisonQuery,
-    answer: ComparisonView,
+    answer: json<ComparisonView>(),
   }),
   study: route({
     method: 'GET',
@@ -49,14 +48,14 @@ export const compareRoutes = {
     summary: 'All runs of the same plan pooled, classes as blocks',
     access: 'owner',
     query: StudyQuery,
-    answer: StudyView,
+    answer: json<StudyView>(),
   }),
-  predictions: listRoute({
+  predictions: route({
     method: 'GET',
     path: '/experiments/:experimentId/predictions',
     summary: 'The guesses that count, the newest of each student',
     access: 'owner',
-    answer: PredictionView,
+    answer: json<PredictionView[]>(),
   }),
   keepPrediction: route({
     method: 'PUT',
@@ -71,12 +70,12 @@ export const compareRoutes = {
     summary: 'Take back a guess',
     access: 'owner',
   }),
-  conclusions: listRoute({
+  conclusions: route({
     method: 'GET',
     path: '/experiments/:experimentId/conclusions',
     summary: 'What teacher and students concluded, the newest of each first',
     access: 'owner',
-    answer: ConclusionView,
+    answer: json<ConclusionView[]>(),
   }),
   keepConclusion: route({
     method: 'PUT',
@@ -84,14 +83,14 @@ export const compareRoutes = {
     summary: 'Keep a claim with its evidence and reasoning',
     access: 'owner',
     body: ConclusionRequest,
-    answer: ConclusionView,
+    answer: json<ConclusionView>(),
   }),
-  studentIdeas: listRoute({
+  studentIdeas: route({
     method: 'GET',
     path: '/door/ideas',
     summary: 'The experiments of the class, for guessing and concluding',
     access: 'student',
-    answer: StudentIdeasView,
+    answer: json<StudentIdeasView[]>(),
   }),
   keepOwnPrediction: route({
     method: 'PUT',
@@ -106,6 +105,6 @@ export const compareRoutes = {
     summary: 'A conclusion of the student who chose a tile',
     access: 'student',
     body: StudentConclusionRequest,
-    answer: ConclusionView,
+    answer: json<ConclusionView>(),
   }),
 } as const;

@@ -1,7 +1,7 @@
-import { listRoute, route } from '../shared/index.ts';
-import { ExperimentView } from '../plan/index.ts';
+import { json, route } from '../shared/index.ts';
+import type { ExperimentView } from '../plan/index.ts';
 import { UploadPart } from '../uploads/index.ts';
-import { OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
+import { OpenFileRequest, OpenTableRequest, type SheetView } from './requests.ts';
 
 export {
   MappedVariablePart,
@@ -9,7 +9,7 @@ export {
   MeantZerosPart,
   OpenFileRequest,
   OpenTableRequest,
-  SheetView,
+  type SheetView,
   TableMappingPart,
 } from './requests.ts';
 
@@ -42,15 +42,15 @@ export const exchangeRoutes = {
     summary: 'Open a tidy CSV as an experiment under an id made on the device',
     access: 'teacher',
     body: OpenFileRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
-  readSheets: listRoute({
+  readSheets: route({
     method: 'POST',
     path: '/files/sheets',
     summary: 'The cells of a spreadsheet as text; nothing is stored',
     access: 'teacher',
     body: UploadPart,
-    answer: SheetView,
+    answer: json<SheetView[]>(),
   }),
   openTable: route({
     method: 'PUT',
@@ -59,7 +59,7 @@ export const exchangeRoutes = {
     access: 'teacher',
     body: OpenTableRequest,
     maxBytes: 131_072,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   openBundle: route({
     method: 'PUT',
@@ -67,6 +67,6 @@ export const exchangeRoutes = {
     summary: 'Open a bundle of this or another server, whole or not at all',
     access: 'teacher',
     body: OpenFileRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
 } as const;

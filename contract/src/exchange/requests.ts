@@ -43,12 +43,8 @@ export class OpenFileRequest extends UploadPart {
 }
 
 /** One sheet of a spreadsheet, its cells as text. */
-export class SheetView {
-  @IsString()
+export interface SheetView {
   name: string;
-
-  @IsArray()
-  @IsArray({ each: true })
   rows: string[][];
 }
 

@@ -1,5 +1,15 @@
-import { IsBoolean, IsIn, IsISO8601, IsOptional, IsString, MaxLength } from 'class-validator';
-import { IsCalendarDay, IsId, listRoute, NestedOrNull, route, Trimmed } from '../shared/index.ts';
+import { IsIn, IsOptional, MaxLength } from 'class-validator';
+import {
+  IsCalendarDay,
+  IsId,
+  NestedOrNull,
+  json,
+  route,
+  Trimmed,
+  type Day,
+  type Id,
+  type Instant,
+} from '../shared/index.ts';
 import { UploadPart } from '../uploads/index.ts';
 
 /** What an entry of the journal is. */
@@ -31,41 +41,25 @@ export class EntryRequest {
 }
 
 /** An entry without its picture, which has an address of its own. */
-export class EntryView {
-  @IsId()
-  id: string;
-
-  @IsOptional()
-  @IsId()
-  unitId: string | null;
-
-  @IsCalendarDay()
-  happenedOn: string;
-
-  @IsIn(ENTRY_KINDS)
+export interface EntryView {
+  id: Id;
+  unitId: Id | null;
+  happenedOn: Day;
   kind: EntryKind;
-
-  @IsString()
   words: string;
-
-  @IsBoolean()
   hasPicture: boolean;
-
-  @IsString()
   observer: string;
-
-  @IsISO8601()
-  recordedAt: string;
+  recordedAt: Instant;
 }
 
 /** The journal of an experiment. */
 export const journalRoutes = {
-  entries: listRoute({
+  entries: route({
     method: 'GET',
     path: '/experiments/:experimentId/journal',
     summary: 'Photos, drawings and sentences, the newest last',
     access: 'owner',
-    answer: EntryView,
+    answer: json<EntryView[]>(),
   }),
   keepEntry: route({
     method: 'PUT',
@@ -73,7 +67,7 @@ export const journalRoutes = {
     summary: 'Keep an entry under an id made on the device',
     access: 'owner',
     body: EntryRequest,
-    answer: EntryView,
+    answer: json<EntryView>(),
   }),
   removeEntry: route({
     method: 'DELETE',

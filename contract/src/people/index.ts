@@ -1,2 +1,2 @@
 export { peopleRoutes } from './routes.ts';
-export { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';
+export { RegisterRequest, SignInRequest, type TeacherView } from './teacher.ts';

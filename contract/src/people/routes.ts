@@ -1,5 +1,5 @@
-import { route } from '../shared/index.ts';
-import { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';
+import { json, route } from '../shared/index.ts';
+import { RegisterRequest, SignInRequest, type TeacherView } from './teacher.ts';
 
 /** Accounts and sessions. */
 export const peopleRoutes = {
@@ -9,7 +9,7 @@ export const peopleRoutes = {
     summary: 'Open an account and sign in',
     access: 'anyone',
     body: RegisterRequest,
-    answer: TeacherView,
+    answer: json<TeacherView>(),
     maxBytes: 4_096,
   }),
   signIn: route({
@@ -18,7 +18,7 @@ export const peopleRoutes = {
     summary: 'Sign in',
     access: 'anyone',
     body: SignInRequest,
-    answer: TeacherView,
+    answer: json<TeacherView>(),
     maxBytes: 4_096,
   }),
   whoAmI: route({
@@ -26,7 +26,7 @@ export const peopleRoutes = {
     path: '/session',
     summary: 'The teacher who is signed in',
     access: 'teacher',
-    answer: TeacherView,
+    answer: json<TeacherView>(),
   }),
   signOut: route({
     method: 'DELETE',

@@ -1,5 +1,5 @@
-import { IsBoolean, IsEmail, IsString, Length, MaxLength } from 'class-validator';
-import { IsId, IsZone, Trimmed } from '../shared/index.ts';
+import { IsEmail, IsString, Length, MaxLength } from 'class-validator';
+import { IsZone, Trimmed, type Id } from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
 export class RegisterRequest {
@@ -33,20 +33,11 @@ export class SignInRequest {
 }
 
 /** Who is signed in. */
-export class TeacherView {
-  @IsId()
-  id: string;
-
-  @IsEmail()
+export interface TeacherView {
+  id: Id;
   email: string;
-
-  @IsString()
   displayName: string;
-
-  @IsZone()
   timeZone: string;
-
   /** True for the teacher of the made-up school. */
-  @IsBoolean()
   isDemo: boolean;
 }

@@ -1,17 +1,6 @@
 import 'reflect-metadata';
 import { type Crop, CROP_HABITS, type CropHabit, type MeasuredSpread } from '@bright-sprout/core/design';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
 import { Nested, NestedOrNull, Trimmed } from '../shared/index.ts';
 
 /** A range of whole days after sowing. */
@@ -130,24 +119,16 @@ export class CropRequest implements Omit<Crop, 'id'> {
 }
 
 /** How much pots that were treated alike differed in the teacher's own finished experiments. */
-export class MeasuredSpreadView implements MeasuredSpread {
+export interface MeasuredSpreadView extends MeasuredSpread {
   /** Coefficient of variation of height, 0–1. */
-  @IsNumber()
   cv: number;
-
-  @IsInt()
   pots: number;
 }
 
 /** A crop with its typical figures. */
-export class CropView extends CropRequest {
-  @IsString()
+export interface CropView extends CropRequest {
   id: string;
-
   /** True for a crop that the teacher added. */
-  @IsBoolean()
   isOwn: boolean;
-
-  @NestedOrNull(() => MeasuredSpreadView)
   measuredSpread: MeasuredSpreadView | null;
 }

@@ -1,11 +1,11 @@
 export {
   CropRequest,
-  CropView,
+  type CropView,
   DayRangeView,
-  MeasuredSpreadView,
+  type MeasuredSpreadView,
   TemperatureRangeView,
 } from './crop-view.ts';
-export {
+export type {
   ContainerView,
   ExperimentView,
   FactorView,
@@ -15,11 +15,11 @@ export {
 } from './experiment-view.ts';
 export {
   ContainerSizeRequest,
-  ContainerSizeView,
+  type ContainerSizeView,
   TaskRequest,
-  TaskView,
+  type TaskView,
   TemplateRequest,
-  TemplateView,
+  type TemplateView,
 } from './plan-extras.ts';
 export { ContainerPart, FactorPart, LevelPart, MeasurePart, StepPart } from './plan-parts.ts';
 export {
@@ -37,4 +37,4 @@ export {
   UnitTeamPart,
 } from './plan-request.ts';
 export { planRoutes } from './routes.ts';
-export { GerminationTestPart, SeedLotRequest, SeedLotView } from './seed-lot.ts';
+export { GerminationTestPart, SeedLotRequest, type SeedLotView } from './seed-lot.ts';

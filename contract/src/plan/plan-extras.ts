@@ -1,23 +1,7 @@
 import 'reflect-metadata';
-import {
-  CONTAINER_KINDS,
-  type ContainerKind,
-  INVESTIGATION_KINDS,
-  type InvestigationKind,
-} from '@bright-sprout/core/design';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  IsString,
-  Length,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
-import { IsCalendarDay, IsId, Trimmed } from '../shared/index.ts';
+import { CONTAINER_KINDS, type ContainerKind, type InvestigationKind } from '@bright-sprout/core/design';
+import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsCalendarDay, Trimmed, type Id } from '../shared/index.ts';
 
 /** What changed of one task of the calendar, or one added by hand. */
 export class TaskRequest {
@@ -41,8 +25,7 @@ export class TaskRequest {
 }
 
 /** A task as it was changed. */
-export class TaskView extends TaskRequest {
-  @IsString()
+export interface TaskView extends TaskRequest {
   key: string;
 }
 
@@ -54,30 +37,15 @@ export class TemplateRequest {
 }
 
 /** A plan to start from. */
-export class TemplateView {
-  @IsString()
+export interface TemplateView {
   id: string;
-
-  @IsIn(INVESTIGATION_KINDS)
   kind: InvestigationKind;
-
-  @IsString()
   question: string;
-
-  @IsString()
   about: string;
-
-  @IsString()
   cropId: string;
-
-  @IsString()
   cropName: string;
-
   /** Days from sowing to the lesson. */
-  @IsInt()
   days: number;
-
-  @IsBoolean()
   isOwn: boolean;
 }
 
@@ -107,7 +75,6 @@ export class ContainerSizeRequest {
 }
 
 /** A container size that was kept. */
-export class ContainerSizeView extends ContainerSizeRequest {
-  @IsId()
-  id: string;
+export interface ContainerSizeView extends ContainerSizeRequest {
+  id: Id;
 }

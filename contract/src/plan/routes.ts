@@ -1,12 +1,12 @@
-import { listRoute, route } from '../shared/index.ts';
-import { CropRequest, CropView } from './crop-view.ts';
-import { ExperimentView } from './experiment-view.ts';
+import { json, route } from '../shared/index.ts';
+import { CropRequest, type CropView } from './crop-view.ts';
+import type { ExperimentView } from './experiment-view.ts';
 import {
   ContainerSizeRequest,
-  ContainerSizeView,
+  type ContainerSizeView,
   TaskRequest,
   TemplateRequest,
-  TemplateView,
+  type TemplateView,
 } from './plan-extras.ts';
 import {
   ClassOfExperimentRequest,
@@ -18,16 +18,16 @@ import {
   StartRequest,
   UnitRequest,
 } from './plan-request.ts';
-import { SeedLotRequest, SeedLotView } from './seed-lot.ts';
+import { SeedLotRequest, type SeedLotView } from './seed-lot.ts';
 
 /** Crops and plans. */
 export const planRoutes = {
-  crops: listRoute({
+  crops: route({
     method: 'GET',
     path: '/crops',
     summary: 'Crops to choose from: those that ship and the teacher’s own',
     access: 'teacher',
-    answer: CropView,
+    answer: json<CropView[]>(),
   }),
   saveCrop: route({
     method: 'PUT',
@@ -35,14 +35,14 @@ export const planRoutes = {
     summary: 'Keep a crop of one’s own, new or changed',
     access: 'teacher',
     body: CropRequest,
-    answer: CropView,
+    answer: json<CropView>(),
   }),
-  seedLots: listRoute({
+  seedLots: route({
     method: 'GET',
     path: '/seed-lots',
     summary: 'The packets of the seed drawer',
     access: 'teacher',
-    answer: SeedLotView,
+    answer: json<SeedLotView[]>(),
   }),
   saveSeedLot: route({
     method: 'PUT',
@@ -50,7 +50,7 @@ export const planRoutes = {
     summary: 'Keep a packet with its tests, new or changed',
     access: 'teacher',
     body: SeedLotRequest,
-    answer: SeedLotView,
+    answer: json<SeedLotView>(),
   }),
   removeSeedLot: route({
     method: 'DELETE',
@@ -58,12 +58,12 @@ export const planRoutes = {
     summary: 'Take a packet out of the drawer',
     access: 'owner',
   }),
-  templates: listRoute({
+  templates: route({
     method: 'GET',
     path: '/templates',
     summary: 'Plans to start from: those that ship and the teacher’s own',
     access: 'teacher',
-    answer: TemplateView,
+    answer: json<TemplateView[]>(),
   }),
   saveTemplate: route({
     method: 'PUT',
@@ -71,7 +71,7 @@ export const planRoutes = {
     summary: 'Keep the plan of an experiment as a template, without its data',
     access: 'owner',
     body: TemplateRequest,
-    answer: TemplateView,
+    answer: json<TemplateView>(),
   }),
   removeTemplate: route({
     method: 'DELETE',
@@ -79,12 +79,12 @@ export const planRoutes = {
     summary: 'Take a template away',
     access: 'owner',
   }),
-  containerSizes: listRoute({
+  containerSizes: route({
     method: 'GET',
     path: '/container-sizes',
     summary: 'Container sizes that the teacher kept',
     access: 'teacher',
-    answer: ContainerSizeView,
+    answer: json<ContainerSizeView[]>(),
   }),
   saveContainerSize: route({
     method: 'PUT',
@@ -92,7 +92,7 @@ export const planRoutes = {
     summary: 'Keep a container size',
     access: 'teacher',
     body: ContainerSizeRequest,
-    answer: ContainerSizeView,
+    answer: json<ContainerSizeView>(),
   }),
   removeContainerSize: route({
     method: 'DELETE',
@@ -105,7 +105,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/copies/:newExperimentId',
     summary: 'Start a draft with the plan of another experiment, without its data',
     access: 'owner',
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   saveTask: route({
     method: 'PUT',
@@ -113,7 +113,7 @@ export const planRoutes = {
     summary: 'Move or tick off a task of the calendar, or add one',
     access: 'owner',
     body: TaskRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   giveToClass: route({
     method: 'PUT',
@@ -121,7 +121,7 @@ export const planRoutes = {
     summary: 'Say which class runs it and which team has which unit',
     access: 'owner',
     body: ClassOfExperimentRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
     maxBytes: 131_072,
   }),
   addUnit: route({
@@ -130,7 +130,7 @@ export const planRoutes = {
     summary: 'Add a unit in a free place after sowing',
     access: 'owner',
     body: UnitRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   calendar: route({
     method: 'GET',
@@ -145,14 +145,14 @@ export const planRoutes = {
     summary: 'Start a draft under an id made on the device',
     access: 'teacher',
     body: StartRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   experiment: route({
     method: 'GET',
     path: '/experiments/:experimentId',
     summary: 'One experiment with its plan',
     access: 'owner',
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   savePlan: route({
     method: 'PUT',
@@ -160,7 +160,7 @@ export const planRoutes = {
     summary: 'Change the plan; treatments and units of a draft follow',
     access: 'owner',
     body: PlanRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
     maxBytes: 262_144,
   }),
   describe: route({
@@ -169,7 +169,7 @@ export const planRoutes = {
     summary: 'Change the question, the prediction or the lesson date at any time',
     access: 'owner',
     body: DescriptionRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   arrange: route({
     method: 'PUT',
@@ -177,7 +177,7 @@ export const planRoutes = {
     summary: 'Arrange the treatments of a draft by hand',
     access: 'owner',
     body: LayoutRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
     maxBytes: 131_072,
   }),
   finish: route({
@@ -186,7 +186,7 @@ export const planRoutes = {
     summary: 'Close an experiment, or open it again',
     access: 'owner',
     body: FinishRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
   discard: route({
     method: 'DELETE',
@@ -206,6 +206,6 @@ export const planRoutes = {
     summary: 'Let another class run the same plan: a copy that belongs to the same study',
     access: 'owner',
     body: RunRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
 } as const;

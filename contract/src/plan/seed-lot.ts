@@ -1,8 +1,8 @@
 import 'reflect-metadata';
 import type { SeedLot } from '@bright-sprout/core/design';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { ArrayMaxSize, IsInt, IsNumber, IsOptional, IsString, Length, Max, Min } from 'class-validator';
-import { IsCalendarDay, IsId, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
+import { ArrayMaxSize, IsInt, IsNumber, IsOptional, Length, Max, Min } from 'class-validator';
+import { IsCalendarDay, NestedList, NestedOrNull, Trimmed } from '../shared/index.ts';
 import { DayRangeView } from './crop-view.ts';
 
 /** So many seeds of a lot sown as a test, and so many up. */
@@ -68,14 +68,9 @@ export class SeedLotRequest {
 }
 
 /** A packet with the tests that the class made of it. */
-export class SeedLotView extends SeedLotRequest implements SeedLot {
-  @IsId()
-  id: string;
-
-  @IsString()
+export interface SeedLotView extends SeedLot {
+  tests: GerminationTestPart[];
   cropName: string;
-
   /** Counts that packet tests on the shelf gave; they are part of its rate, too. */
-  @NestedList(() => GerminationTestPart)
   testsOnShelf: GerminationTestPart[];
 }

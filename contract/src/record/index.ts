@@ -2,18 +2,26 @@ import { READING_STATES, type ReadingState } from '@bright-sprout/core/shared';
 import {
   IsBoolean,
   IsIn,
-  IsISO8601,
   IsNumber,
   IsOptional,
   IsPositive,
-  IsString,
   Length,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { ExperimentView } from '../plan/index.ts';
-import { IsCalendarDay, IsId, listRoute, route, Trimmed } from '../shared/index.ts';
+import type { ExperimentView } from '../plan/index.ts';
+import {
+  IsCalendarDay,
+  IsId,
+  json,
+  OnlyWith,
+  route,
+  Trimmed,
+  type Day,
+  type Id,
+  type Instant,
+} from '../shared/index.ts';
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */
 export class ReadingRequest {
@@ -29,8 +37,9 @@ export class ReadingRequest {
   @IsIn(READING_STATES)
   state: ReadingState;
 
-  /** In the base unit: mm for lengths. Only with the state `up`. */
+  /** In the base unit: mm for lengths. */
   @IsOptional()
+  @OnlyWith('state', 'up', 'Give a value, or a state in its place, not both.')
   @IsNumber()
   @Min(-1e9)
   @Max(1e9)
@@ -79,66 +88,34 @@ export class CloseDayRequest {
 }
 
 /** A reading as it is kept. */
-export class ReadingView {
-  @IsId()
-  id: string;
-
-  @IsId()
-  unitId: string;
-
-  @IsId()
-  variableId: string;
-
-  @IsCalendarDay()
-  observedOn: string;
-
-  @IsIn(READING_STATES)
+export interface ReadingView {
+  id: Id;
+  unitId: Id;
+  variableId: Id;
+  observedOn: Day;
   state: ReadingState;
-
-  @IsOptional()
-  @IsNumber()
   value: number | null;
-
-  @IsString()
   entered: string;
-
-  @IsString()
   unitOfMeasure: string;
-
-  @IsNumber()
   precision: number;
-
-  @IsString()
   observer: string;
-
-  @IsISO8601()
-  recordedAt: string;
-
-  @IsOptional()
-  @IsId()
-  supersedesId: string | null;
-
-  @IsBoolean()
+  recordedAt: Instant;
+  supersedesId: Id | null;
   isReread: boolean;
-
   /** False once another reading corrects this one, or it was set aside. */
-  @IsBoolean()
   counts: boolean;
-
   /** Why it is set aside; `null` when it is not. */
-  @IsOptional()
-  @IsString()
   setAside: string | null;
 }
 
 /** Readings. */
 export const recordRoutes = {
-  readings: listRoute({
+  readings: route({
     method: 'GET',
     path: '/experiments/:experimentId/readings',
     summary: 'Every reading in the order they were made, corrected ones too',
     access: 'owner',
-    answer: ReadingView,
+    answer: json<ReadingView[]>(),
   }),
   keepReading: route({
     method: 'PUT',
@@ -146,7 +123,7 @@ export const recordRoutes = {
     summary: 'Keep a reading under an id made on the device',
     access: 'owner',
     body: ReadingRequest,
-    answer: ReadingView,
+    answer: json<ReadingView>(),
   }),
   setAside: route({
     method: 'PUT',
@@ -154,14 +131,14 @@ export const recordRoutes = {
     summary: 'Leave a reading out of comparisons, with a reason',
     access: 'owner',
     body: SetAsideRequest,
-    answer: ReadingView,
+    answer: json<ReadingView>(),
   }),
   putReadingBack: route({
     method: 'DELETE',
     path: '/experiments/:experimentId/readings/:readingId/set-aside',
     summary: 'Let a reading that was set aside count again',
     access: 'owner',
-    answer: ReadingView,
+    answer: json<ReadingView>(),
   }),
   closeDay: route({
     method: 'PUT',
@@ -169,6 +146,6 @@ export const recordRoutes = {
     summary: 'Close a day, so that students add nothing to it, or open it again',
     access: 'owner',
     body: CloseDayRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
 } as const;

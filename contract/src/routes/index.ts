@@ -7,7 +7,7 @@ import { liveRoutes } from '../live/index.ts';
 import { peopleRoutes } from '../people/index.ts';
 import { planRoutes } from '../plan/index.ts';
 import { recordRoutes } from '../record/index.ts';
-import { HealthView, type Route, route } from '../shared/index.ts';
+import { type HealthView, type Route, json, route } from '../shared/index.ts';
 import { shelfRoutes } from '../shelf/index.ts';
 import { sowRoutes } from '../sow/index.ts';
 import { studentRoutes } from '../student/index.ts';
@@ -20,7 +20,7 @@ export const healthRoutes = {
     path: '/health',
     summary: 'Answers once the database does',
     access: 'anyone',
-    answer: HealthView,
+    answer: json<HealthView>(),
   }),
 } as const;
 

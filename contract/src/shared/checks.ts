@@ -46,6 +46,21 @@ export function IsId(options?: ValidationOptions): PropertyDecorator {
   );
 }
 
+/** A value that is given only while another field has one value: a height only of a plant that is up. */
+export function OnlyWith(field: string, value: string, message: string): PropertyDecorator {
+  return ValidateBy(
+    {
+      name: 'isOnlyWith',
+      constraints: [field, value],
+      validator: {
+        validate: (given: unknown, about) =>
+          given == null || (about?.object as Record<string, unknown> | undefined)?.[field] === value,
+      },
+    },
+    { message },
+  );
+}
+
 /** An IANA time zone that this machine knows. */
 export function IsZone(options?: ValidationOptions): PropertyDecorator {
   return ValidateBy(

@@ -1,4 +1,4 @@
-export { IsCalendarDay, IsId, isId, IsInstant, IsZone, Trimmed } from './checks.ts';
+export { IsCalendarDay, IsId, isId, IsInstant, IsZone, OnlyWith, Trimmed } from './checks.ts';
 export {
   ERROR_STATUS,
   type ErrorBody,
@@ -6,11 +6,13 @@ export {
   type FieldProblem,
   type FileRowProblem,
 } from './errors.ts';
-export { HealthView } from './health.ts';
+export type { Day, Id, Instant } from './formats.ts';
+export type { HealthView } from './health.ts';
 export {
   type Access,
   fillPath,
-  listRoute,
+  json,
+  type JsonAnswer,
   MOST_BODY_BYTES,
   type Method,
   OWNED_PARAMS,
@@ -21,5 +23,5 @@ export {
   type WireClass,
 } from './route.ts';
 export { MOST_PROBLEMS, shapeProblems } from './shape.ts';
-export { Nested, NestedList, NestedOrNull, OutcomeBase } from './nested.ts';
+export { Nested, NestedList, NestedOrNull } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';

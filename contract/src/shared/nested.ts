@@ -1,7 +1,6 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { IsArray, IsBoolean, IsOptional, IsString, ValidateNested } from 'class-validator';
-import type { UndefinedReason } from '@bright-sprout/core/shared';
+import { IsArray, IsOptional, ValidateNested } from 'class-validator';
 import type { WireClass } from './route.ts';
 
 /** What stands in a property: a part of another class, or a list of such parts. */
@@ -47,14 +46,4 @@ function together(...decorators: readonly PropertyDecorator[]): PropertyDecorato
   return (target, name) => {
     for (const decorate of decorators) decorate(target, name);
   };
-}
-
-/** A figure that is defined, with its value added by each class, or the reason why it is not. */
-export abstract class OutcomeBase {
-  @IsBoolean()
-  defined: boolean;
-
-  @IsOptional()
-  @IsString()
-  reason?: UndefinedReason;
 }

@@ -1,4 +1,4 @@
-/** A class whose instances cross the wire. */
+/** A class whose instances come in. */
 export type WireClass<T extends object> = new () => T;
 
 /**
@@ -17,6 +17,12 @@ export const MOST_BODY_BYTES = 32_768;
 /** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
+/** Stands for the type of an answer. */
+export interface JsonAnswer<Answer extends object = object> {
+  /** Never set: it only carries the type, in a list of one so that its name is kept. */
+  readonly type?: readonly [Answer];
+}
+
 /** One operation of the API. */
 export interface Route<
   Path extends string = string,
@@ -30,10 +36,8 @@ export interface Route<
   readonly access: Access;
   readonly body?: WireClass<Body>;
   readonly query?: WireClass<Query>;
-  /** Class of the JSON answer; absent for an answer without content or one that is a file. */
-  readonly answer?: WireClass<Answer>;
-  /** True when the answer is a list of `answer`. */
-  readonly isList?: boolean;
+  /** Type of the JSON answer; absent for an answer without content or one that is a file. */
+  readonly answer?: JsonAnswer<Answer>;
   /** Media type of an answer that is a file. */
   readonly file?: string;
   /** True when the body is bytes as they are (`application/octet-stream`). */
@@ -59,16 +63,9 @@ export function route<
   return definition;
 }
 
-/** A route whose answer is a list of its answer class. */
-export function listRoute<
-  const Path extends string,
-  Body extends object = never,
-  Query extends object = never,
-  Answer extends object = never,
->(
-  definition: Route<Path, Body, Query, Answer>,
-): Route<Path, Body, Query, Answer> & { readonly isList: true } {
-  return { ...definition, isList: true };
+/** An answer that is JSON of a type; its schema is made from that type when the application is built. */
+export function json<Answer extends object>(): JsonAnswer<Answer> {
+  return {};
 }
 
 /** Fills the names of a path: `/experiments/:id` with `{ id: 'x' }` gives `/experiments/x`. */

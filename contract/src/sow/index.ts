@@ -6,13 +6,12 @@ import {
   IsIn,
   IsInt,
   IsOptional,
-  IsString,
   Max,
   MaxLength,
   Min,
 } from 'class-validator';
-import { ExperimentView } from '../plan/index.ts';
-import { IsCalendarDay, IsId, listRoute, route, Trimmed } from '../shared/index.ts';
+import type { ExperimentView } from '../plan/index.ts';
+import { IsCalendarDay, IsId, json, route, Trimmed, type Id } from '../shared/index.ts';
 
 /** Marks every unit as sown on a day. */
 export class SowingRequest {
@@ -63,14 +62,9 @@ export class SowingNoteRequest {
 }
 
 /** A tick as it is kept. */
-export class TickView {
-  @IsId()
-  unitId: string;
-
-  @IsIn(SOWING_ITEMS)
+export interface TickView {
+  unitId: Id;
   item: SowingItem;
-
-  @IsString()
   by: string;
 }
 
@@ -82,22 +76,22 @@ export const sowRoutes = {
     summary: 'Mark all units, or some of them, as sown on a day',
     access: 'owner',
     body: SowingRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
-  ticks: listRoute({
+  ticks: route({
     method: 'GET',
     path: '/experiments/:experimentId/sowing/ticks',
     summary: 'What is ticked of the sowing of each unit',
     access: 'owner',
-    answer: TickView,
+    answer: json<TickView[]>(),
   }),
-  tick: listRoute({
+  tick: route({
     method: 'PUT',
     path: '/experiments/:experimentId/sowing/ticks',
     summary: 'Tick an item of the sowing for some units, or take the tick away',
     access: 'owner',
     body: TickRequest,
-    answer: TickView,
+    answer: json<TickView[]>(),
   }),
   noteSowing: route({
     method: 'PUT',
@@ -105,6 +99,6 @@ export const sowRoutes = {
     summary: 'Note what was different when a unit was sown',
     access: 'owner',
     body: SowingNoteRequest,
-    answer: ExperimentView,
+    answer: json<ExperimentView>(),
   }),
 } as const;

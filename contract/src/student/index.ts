@@ -1,29 +1,19 @@
 import 'reflect-metadata';
-import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { CROP_HABITS, type CropHabit } from '@bright-sprout/core/design';
-import { READING_STATES, type ReadingState } from '@bright-sprout/core/shared';
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Length, Matches } from 'class-validator';
+import type { ReadingLevel } from '@bright-sprout/core/words';
+import type { CropHabit } from '@bright-sprout/core/design';
+import type { ReadingState } from '@bright-sprout/core/shared';
+import { IsOptional, Length, Matches } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
-import { CareRequest, CareView } from '../care/index.ts';
-import { EntryRequest, EntryView } from '../journal/index.ts';
-import { VariableView } from '../plan/index.ts';
-import { ReadingRequest, ReadingView } from '../record/index.ts';
-import {
-  IsCalendarDay,
-  IsId,
-  IsInstant,
-  listRoute,
-  Nested,
-  NestedList,
-  NestedOrNull,
-  route,
-  Trimmed,
-} from '../shared/index.ts';
-import { TickRequest, TickView } from '../sow/index.ts';
+import { CareRequest, type CareView } from '../care/index.ts';
+import { EntryRequest, type EntryView } from '../journal/index.ts';
+import type { VariableView } from '../plan/index.ts';
+import { ReadingRequest, type ReadingView } from '../record/index.ts';
+import { IsId, IsInstant, NestedOrNull, json, route, Trimmed, type Day, type Id } from '../shared/index.ts';
+import { TickRequest, type TickView } from '../sow/index.ts';
 import { MOST_PART_BYTES } from '../uploads/index.ts';
-import { PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
+import { PracticeRequest, type PracticeView, type StudentSowingView } from './work.ts';
 
-export { PracticeRequest, PracticeView, SowingPotView, StudentSowingView } from './work.ts';
+export { PracticeRequest, type PracticeView, type SowingPotView, type StudentSowingView } from './work.ts';
 
 /** The code on the board. */
 export class JoinRequest {
@@ -87,139 +77,66 @@ export class StudentTickRequest extends TickRequest {
 }
 
 /** A class as a device that joined it sees it. */
-export class DoorView {
-  @IsId()
-  classId: string;
-
-  @IsString()
+export interface DoorView {
+  classId: Id;
   className: string;
-
-  @IsIn(READING_LEVELS)
   readingLevel: ReadingLevel;
-
-  @IsCalendarDay()
-  today: string;
-
-  @NestedList(() => StudentPart)
+  today: Day;
   students: StudentPart[];
-
   /** True when each student types a PIN. */
-  @IsBoolean()
   asksPin: boolean;
-
   /** Who chose a tile on this device. */
-  @IsOptional()
-  @IsId()
-  studentId: string | null;
+  studentId: Id | null;
 }
 
 /** The last value of a pot before today. */
-export class LastReadingView {
-  @IsCalendarDay()
-  day: string;
-
-  @IsIn(READING_STATES)
+export interface LastReadingView {
+  day: Day;
   state: ReadingState;
-
-  @IsOptional()
-  @IsNumber()
   value: number | null;
 }
 
 /** Something else that is read of a pot. */
-export class OtherReadView {
-  @Nested(() => VariableView)
+export interface OtherReadView {
   variable: VariableView;
-
-  @NestedOrNull(() => LastReadingView)
   last: LastReadingView | null;
-
-  @NestedOrNull(() => ReadingView)
   own: ReadingView | null;
 }
 
 /** What is known of the crop that a value can be doubted by. */
-export class CropGrowthView {
-  @IsOptional()
+export interface CropGrowthView {
   daysToEmergence: { min: number; max: number } | null;
-
-  @IsOptional()
-  @IsNumber()
   heightAtDay21Mm: number | null;
-
-  @IsOptional()
-  @IsNumber()
   matureHeightMm: number | null;
 }
 
 /** A pot that a student reads today. */
-export class StudentPotView {
-  @IsId()
-  experimentId: string;
-
+export interface StudentPotView {
+  experimentId: Id;
   /** The team that has it; `null` when it is everybody's. */
-  @IsOptional()
-  @IsId()
-  teamId: string | null;
-
-  @IsString()
+  teamId: Id | null;
   question: string;
-
-  @IsId()
-  unitId: string;
-
-  @IsInt()
+  unitId: Id;
   number: number;
-
-  @IsString()
   treatment: string;
-
-  @IsInt()
   style: number;
-
-  @IsIn(CROP_HABITS)
   habit: CropHabit;
-
-  @IsOptional()
-  @IsInt()
   seedsSown: number | null;
-
   /** Which plant is read: the tallest, a marked one, or every one. */
-  @IsString()
   plantRule: string;
-
-  @Nested(() => VariableView)
   variable: VariableView;
-
-  @NestedOrNull(() => LastReadingView)
   last: LastReadingView | null;
-
   /** Read of this pot as well. */
-  @NestedList(() => OtherReadView)
   others: OtherReadView[];
-
-  @IsOptional()
-  @IsCalendarDay()
-  sowedOn: string | null;
-
-  @NestedOrNull(() => CropGrowthView)
+  sowedOn: Day | null;
   crop: CropGrowthView | null;
-
   /** How far a reading of this class usually is from the truth; `null` when nobody knows. */
-  @IsOptional()
-  @IsNumber()
   readingErrorMm: number | null;
-
   /** True once the teacher closed the day. */
-  @IsBoolean()
   isClosed: boolean;
-
   /** The student's own reading of today that counts, to be corrected. */
-  @NestedOrNull(() => ReadingView)
   own: ReadingView | null;
-
   /** True once anybody read it today. */
-  @IsBoolean()
   isReadToday: boolean;
 }
 
@@ -231,7 +148,7 @@ export const studentRoutes = {
     summary: 'Join a class by its code on this device',
     access: 'anyone',
     body: JoinRequest,
-    answer: DoorView,
+    answer: json<DoorView>(),
     maxBytes: 1_024,
   }),
   door: route({
@@ -239,7 +156,7 @@ export const studentRoutes = {
     path: '/door',
     summary: 'The class that this device joined',
     access: 'student',
-    answer: DoorView,
+    answer: json<DoorView>(),
   }),
   chooseTile: route({
     method: 'PUT',
@@ -247,7 +164,7 @@ export const studentRoutes = {
     summary: 'Say who is at this device',
     access: 'student',
     body: TileRequest,
-    answer: DoorView,
+    answer: json<DoorView>(),
   }),
   leave: route({
     method: 'DELETE',
@@ -255,12 +172,12 @@ export const studentRoutes = {
     summary: 'Leave the class on this device',
     access: 'student',
   }),
-  pots: listRoute({
+  pots: route({
     method: 'GET',
     path: '/door/pots',
     summary: 'The pots of the student’s team today',
     access: 'student',
-    answer: StudentPotView,
+    answer: json<StudentPotView[]>(),
   }),
   keepPot: route({
     method: 'PUT',
@@ -268,22 +185,22 @@ export const studentRoutes = {
     summary: 'Keep a student’s reading of today under an id made on the device',
     access: 'student',
     body: StudentReadingRequest,
-    answer: ReadingView,
+    answer: json<ReadingView>(),
   }),
-  sowing: listRoute({
+  sowing: route({
     method: 'GET',
     path: '/door/sowing',
     summary: 'What the student’s team sows now',
     access: 'student',
-    answer: StudentSowingView,
+    answer: json<StudentSowingView[]>(),
   }),
-  tickPot: listRoute({
+  tickPot: route({
     method: 'PUT',
     path: '/door/sowing/ticks',
     summary: 'Tick an item of the sowing of the team’s own pots',
     access: 'student',
     body: StudentTickRequest,
-    answer: TickView,
+    answer: json<TickView[]>(),
   }),
   keepOwnCare: route({
     method: 'PUT',
@@ -291,14 +208,14 @@ export const studentRoutes = {
     summary: 'Note care of the team’s own pots under an id made on the device',
     access: 'student',
     body: StudentCareRequest,
-    answer: CareView,
+    answer: json<CareView>(),
   }),
-  potJournal: listRoute({
+  potJournal: route({
     method: 'GET',
     path: '/door/units/:unitId/journal',
     summary: 'The journal of a pot of the class',
     access: 'student',
-    answer: EntryView,
+    answer: json<EntryView[]>(),
   }),
   keepOwnEntry: route({
     method: 'PUT',
@@ -306,7 +223,7 @@ export const studentRoutes = {
     summary: 'Keep a photo, drawing or sentence under an id made on the device',
     access: 'student',
     body: StudentEntryRequest,
-    answer: EntryView,
+    answer: json<EntryView>(),
   }),
   keepOwnPart: route({
     method: 'PUT',
@@ -335,6 +252,6 @@ export const studentRoutes = {
     path: '/classes/:classId/practice',
     summary: 'How well the class reads drawn rulers',
     access: 'owner',
-    answer: PracticeView,
+    answer: json<PracticeView>(),
   }),
 } as const;

@@ -1,8 +1,9 @@
+import type { Id } from '../shared/index.ts';
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { IsArray, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, Min } from 'class-validator';
-import { IsId, NestedList } from '../shared/index.ts';
-import { SOWING_ITEMS, type SowingItem } from '../sow/index.ts';
+import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator';
+
+import type { SowingItem } from '../sow/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {
@@ -22,71 +23,36 @@ export class PracticeRequest {
 }
 
 /** How well a class reads rulers; figures in mm, `null` before the first reading. */
-export class PracticeView {
-  @IsInt()
+export interface PracticeView {
   n: number;
-
   /** Mean of read − true: above 0 when the class reads too much. */
-  @IsOptional()
-  @IsNumber()
   biasMm: number | null;
-
   /** Root mean square of read − true. */
-  @IsOptional()
-  @IsNumber()
   typicalMm: number | null;
 }
 
 /** A pot to sow, as its team ticks it. */
-export class SowingPotView {
-  @IsId()
-  unitId: string;
-
-  @IsInt()
+export interface SowingPotView {
+  unitId: Id;
   number: number;
-
-  @IsString()
   treatment: string;
-
-  @IsInt()
   style: number;
-
-  @IsInt()
   seeds: number;
-
-  @IsOptional()
-  @IsNumber()
   depthMm: number | null;
-
-  @IsArray()
-  @IsIn(SOWING_ITEMS, { each: true })
   ticked: SowingItem[];
-
-  @IsString()
   note: string;
 }
 
 /** One step of sowing day. */
-export class SowingStepView {
-  @IsString()
+export interface SowingStepView {
   text: string;
-
-  @IsOptional()
-  @IsNumber()
   minutes: number | null;
 }
 
 /** Sowing day of an experiment as a student sees it. */
-export class StudentSowingView {
-  @IsId()
-  experimentId: string;
-
-  @IsString()
+export interface StudentSowingView {
+  experimentId: Id;
   question: string;
-
-  @NestedList(() => SowingStepView)
   steps: SowingStepView[];
-
-  @NestedList(() => SowingPotView)
   pots: SowingPotView[];
 }

@@ -28,8 +28,9 @@ export const FALSE_CLAIMS: readonly OtherClaim[] = [
   claim('counts of 10 seeds a pot, 3 treatments of 6 pots', countsDiffer({ levels: [3], pots: 6 })),
   claim('coming up on other days, 2 treatments of 8 pots', speedDiffers({ levels: [2], pots: 8 })),
   claim('coming up on other days, 4 treatments of 6 pots', speedDiffers({ levels: [4], pots: 6 })),
-  claim('a share unlike the packet’s, 8 pots of 5 seeds', unlikePacket(8, 5)),
-  claim('a share unlike the packet’s, 24 pots of 1 seed', unlikePacket(24, 1)),
+  claim('a share unlike the packet’s 70 %, 8 pots of 5 seeds', unlikePacket(8, 5, 0.7)),
+  claim('a share unlike the packet’s 90 %, 8 pots of 5 seeds', unlikePacket(8, 5, 0.9)),
+  claim('a share unlike the packet’s 70 %, 24 pots of 1 seed', unlikePacket(24, 1, 0.7)),
   claim('2 treatments over 3 classes of 4 pots each', classesDiffer(2, 3, 4)),
   claim('3 treatments over 3 classes of 4 pots each', classesDiffer(3, 3, 4)),
   claim('3 treatments over 5 classes of 2 pots each', classesDiffer(3, 5, 2)),
@@ -124,19 +125,19 @@ function speedDiffers(situation: Situation): (chance: Chance) => boolean | undef
   };
 }
 
-function unlikePacket(pots: number, seeds: number): (chance: Chance) => boolean | undefined {
+function unlikePacket(pots: number, seeds: number, rate: number): (chance: Chance) => boolean | undefined {
   return (chance) => {
     const { design, units, comparison } = compared({ levels: [1], pots }, []);
     const sown = { ...design, units: design.units.map((unit) => ({ ...unit, seedsSown: seeds })) };
     const ids = units.map(({ id }) => id);
     const readings = ids.map((unitId): ReadingFact => {
-      const up = seedsUp(seeds, 0.7, chance);
+      const up = seedsUp(seeds, rate, chance);
       return { unitId, day: DAY, state: up > 0 ? 'up' : 'not_up', value: up };
     });
     const [group] = emergencePart(comparison, sown, units, {
       histories: unitDays(readings),
       counts: unitDays(readings),
-      packetRate: 0.7,
+      packetRate: rate,
       isLength: true,
     }).groups;
     return group?.againstPacket.defined ? group.againstPacket.value.p < ALPHA : undefined;

@@ -37,7 +37,7 @@ export interface CellMean {
 }
 
 /** Value against amount. */
-export type Dose = Line & { readonly rank: TestOutcome };
+export type DoseResponse = Line & { readonly rank: TestOutcome };
 
 /** The analysis of variance of a crossed design or of blocks, weighted as the model of the design is. */
 export function factorial(comparison: Comparison, design: Design, type: SquaresType): Outcome<FactorialPart> {
@@ -83,7 +83,7 @@ export function cells(comparison: Comparison, design: Design): CellMean[] {
 }
 
 /** The line through values by the amount of the first factor, where its levels are three amounts or more. */
-export function dose(comparison: Comparison, design: Design): Outcome<Dose> {
+export function dose(comparison: Comparison, design: Design): Outcome<DoseResponse> {
   const levels = design.factors[0]?.levels ?? [];
   const amounts = new Set(levels.flatMap((level) => level.amount ?? []));
   if (levels.some((level) => level.amount === null) || amounts.size < 3) return notDefined('too-few-points');

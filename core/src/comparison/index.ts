@@ -41,7 +41,7 @@ export {
   treatmentsPart,
   type UpShares,
 } from './treatments-part.ts';
-export type { CellMean, Dose, FactorialPart } from './factorial-part.ts';
+export type { CellMean, DoseResponse, FactorialPart } from './factorial-part.ts';
 export { isClearFate } from './fates.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';

@@ -1,6 +1,6 @@
 import type { UnitDay } from '../growth/index.ts';
 import { daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
-import { describe, type Description, factorialAnova } from '../statistics/index.ts';
+import { describe, type Description, factorialAnova, type Interval } from '../statistics/index.ts';
 import { fitted, pairsBy } from './pairs.ts';
 import type { Structure } from './structure.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
@@ -23,18 +23,19 @@ export interface StudyCell {
   readonly description: Description;
 }
 
+/** A pooled difference in figures; `low` and `high` are its 95 % interval. */
+export interface PooledResult extends Interval {
+  readonly difference: number;
+  readonly df: number;
+  readonly p: number;
+}
+
 /** A difference with each class compared within itself. */
 export interface PooledDifference {
   readonly first: string;
   readonly second: string;
   /** Second minus first, classes as blocks, with its 95 % interval. */
-  readonly result: Outcome<{
-    readonly difference: number;
-    readonly low: number;
-    readonly high: number;
-    readonly df: number;
-    readonly p: number;
-  }>;
+  readonly result: Outcome<PooledResult>;
 }
 
 /** Several classes together, each a block. */

@@ -15,6 +15,7 @@ import {
   permutationTest,
   proportionDifference,
   type Share,
+  type ShareDifference,
   shapiroWilk,
   type SquaresType,
   studentT,
@@ -23,7 +24,14 @@ import {
   welchT,
   wilson,
 } from '../statistics/index.ts';
-import { cells, type CellMean, dose, type Dose, factorial, type FactorialPart } from './factorial-part.ts';
+import {
+  cells,
+  type CellMean,
+  dose,
+  type DoseResponse,
+  factorial,
+  type FactorialPart,
+} from './factorial-part.ts';
 import type { Design } from './grouping.ts';
 import {
   chiSquareLine,
@@ -71,11 +79,7 @@ export interface UpShares {
   readonly differences: readonly {
     readonly firstId: string;
     readonly secondId: string;
-    readonly difference: Outcome<{
-      readonly difference: number;
-      readonly low: number;
-      readonly high: number;
-    }>;
+    readonly difference: Outcome<ShareDifference>;
   }[];
 }
 
@@ -102,7 +106,7 @@ export interface TreatmentsPart {
   readonly factorial: Outcome<FactorialPart>;
   readonly cells: readonly CellMean[];
   /** Value against the amount of the first factor, where its levels are amounts. */
-  readonly dose: Outcome<Dose>;
+  readonly dose: Outcome<DoseResponse>;
 }
 
 const PERMUTATION_SEED = 1935;

@@ -1,4 +1,7 @@
-/** A plain date of the proleptic Gregorian calendar, `YYYY-MM-DD`, without time or zone. */
+/**
+ * A plain date of the proleptic Gregorian calendar, `YYYY-MM-DD`, without time or zone.
+ * @format date
+ */
 export type CalendarDay = string & { readonly __brand: 'CalendarDay' };
 
 const DAY_MS = 86_400_000;

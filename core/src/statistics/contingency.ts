@@ -119,6 +119,11 @@ function transposed(counts: CountTable): number[][] {
   return (counts[0] ?? []).map((_, column) => counts.map((row) => row[column] as number));
 }
 
+/** A difference of two proportions with its 95 % interval. */
+export interface ShareDifference extends Interval {
+  readonly difference: number;
+}
+
 /**
  * Difference of two proportions, second minus first, with its 95 % interval from the two Wilson intervals
  * (Newcombe 1998, method 10). Undefined when either has no tries.
@@ -126,7 +131,7 @@ function transposed(counts: CountTable): number[][] {
 export function proportionDifference(
   first: { readonly count: number; readonly of: number },
   second: { readonly count: number; readonly of: number },
-): Outcome<Interval & { readonly difference: number }> {
+): Outcome<ShareDifference> {
   const [a, b] = [wilson(first.count, first.of), wilson(second.count, second.of)];
   if (!a.defined || !b.defined) return notDefined('no-values');
   const difference = b.value.share - a.value.share;

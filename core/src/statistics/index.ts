@@ -7,6 +7,7 @@ export {
   type CountTable,
   fisherExact,
   proportionDifference,
+  type ShareDifference,
 } from './contingency.ts';
 export { type Correlation, type Line, lineThrough, pearson, spearman } from './correlation.ts';
 export { associationOf, type Association, cramersV } from './cramers-v.ts';

@@ -5,6 +5,7 @@ import {
   designEffect,
   fisherExact,
   mannWhitney,
+  normalAt,
   sharedShare,
   shareTest,
   shuffledRanks,
@@ -82,14 +83,14 @@ describe('ranks shuffled between groups', () => {
 });
 
 describe('a share over pots', () => {
-  test('equal pots: the t test of their shares', () => {
+  test('by hand: the error between pots, as large as it would be at the rate', () => {
     const found = shareTest(
       [3, 5, 4, 2].map((up) => ({ up, sown: 5 })),
       0.9,
     );
-    // Shares 0.6, 1, 0.8, 0.4: mean 0.7, SD 0.2582, error 0.1291.
+    // Shares 0.6, 1, 0.8, 0.4: mean 0.7, SD 0.2582, error 0.1291, at 0.9: × √(0.09 ÷ 0.21) = 0.08452.
     expect(found).toMatchObject({ defined: true, value: { share: 0.7, df: 3 } });
-    expect(found.defined && found.value.t).toBeCloseTo(-1.5492, 4);
+    expect(found.defined && found.value.t).toBeCloseTo(-2.3664, 4);
     expect(shareTest([{ up: 3, sown: 5 }], 0.9)).toEqual({ defined: false, reason: 'seeds-share-pots' });
     expect(
       shareTest(
@@ -102,23 +103,32 @@ describe('a share over pots', () => {
     ).toEqual({ defined: false, reason: 'no-spread' });
   });
 
-  test('seeds of one pot that share a fate raise no more false alarms; taken one by one they do', () => {
-    const chance = chanceFrom(5);
-    const [rate, classes] = [0.7, 600];
-    let [byPot, bySeed] = [0, 0];
-    for (let time = 0; time < classes; time += 1) {
-      const pots = Array.from({ length: 10 }, () => {
-        const ofPot = Math.min(1, Math.max(0, rate + 0.25 * chance.normal()));
-        return { sown: 6, up: Array.from({ length: 6 }, () => chance.happens(ofPot)).filter(Boolean).length };
-      });
-      const up = pots.reduce((sum, pot) => sum + pot.up, 0);
-      const [pot, seed] = [shareTest(pots, 0.68), binomialTest(up, 60, 0.68)];
-      if (pot.defined && pot.value.p < 0.05) byPot += 1;
-      if (seed.defined && seed.value < 0.05) bySeed += 1;
-    }
-    expect(byPot / classes).toBeLessThan(0.08);
-    expect(bySeed / classes).toBeGreaterThan(0.1);
-  });
+  test.each([
+    [0.7, 10, 6],
+    [0.9, 12, 3],
+    [0.9, 6, 10],
+  ])(
+    'seeds that share a fate raise no more false alarms at a rate of %d, %d pots of %d',
+    (rate, pots, sown) => {
+      const chance = chanceFrom(5);
+      const classes = 2000;
+      const shared = normalAt(rate);
+      let [byPot, bySeed] = [0, 0];
+      for (let time = 0; time < classes; time += 1) {
+        const units = Array.from({ length: pots }, () => {
+          const ofPot = Math.sqrt(0.3) * chance.normal();
+          const isUp = (): boolean => ofPot + Math.sqrt(0.7) * chance.normal() < shared;
+          return { sown, up: Array.from({ length: sown }, isUp).filter(Boolean).length };
+        });
+        const up = units.reduce((sum, unit) => sum + unit.up, 0);
+        const [pot, seed] = [shareTest(units, rate), binomialTest(up, pots * sown, rate)];
+        if (pot.defined && pot.value.p < 0.05) byPot += 1;
+        if (seed.defined && seed.value < 0.05) bySeed += 1;
+      }
+      expect(byPot / classes).toBeLessThan(0.06);
+      expect(bySeed / classes).toBeGreaterThan(0.08);
+    },
+  );
 });
 
 describe('a share of seeds that share pots', () => {

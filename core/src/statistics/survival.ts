@@ -1,4 +1,5 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
+import type { Interval } from './describe.ts';
 import { upperChiSquare } from './incomplete-gamma.ts';
 
 const Z95 = 1.959963984540054;
@@ -17,7 +18,7 @@ export interface WaitingStep {
   readonly events: number;
   readonly waiting: number;
   /** 95 % interval by Greenwood (1926) on the log–log scale; absent at 1 and 0. */
-  readonly interval: Outcome<{ readonly low: number; readonly high: number }>;
+  readonly interval: Outcome<Interval>;
 }
 
 /** Waiting times of one group. */

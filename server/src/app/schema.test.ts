@@ -25,17 +25,12 @@ test('migrating again changes nothing, also from two servers at once', async () 
 });
 
 describe('the description of the API', () => {
-  test('names every operation, and no schema is empty', async () => {
+  test('names every operation, and each reference is there', async () => {
     const { body } = await server.client().get('/api/openapi.json').expect(200);
     const operations = Object.values(
       body.paths as Record<string, Record<string, { operationId: string }>>,
     ).flatMap((path) => Object.values(path).map(({ operationId }) => operationId));
     expect(operations.sort()).toEqual(Object.keys(ROUTES).sort());
-    for (const [name, schema] of Object.entries(
-      body.components.schemas as Record<string, { properties?: object }>,
-    )) {
-      expect([name, Object.keys(schema.properties ?? {}).length > 0]).toEqual([name, true]);
-    }
     const text = JSON.stringify(body);
     for (const [, reference] of text.matchAll(/"#\/components\/schemas\/(\w+)"/g)) {
       expect([reference, Object.keys(body.components.schemas as object).includes(reference ?? '')]).toEqual([
@@ -43,6 +38,29 @@ describe('the description of the API', () => {
         true,
       ]);
     }
+  });
+
+  test('says of each part what it is: no schema is empty, and what may be left out may be null', async () => {
+    const { body } = await server.client().get('/api/openapi.json').expect(200);
+    const schemas = body.components.schemas as Record<string, { properties?: Record<string, object> }>;
+    for (const [name, schema] of Object.entries(schemas)) {
+      expect([name, Object.keys(schema).length > 0]).toEqual([name, true]);
+      for (const [property, own] of Object.entries(schema.properties ?? {})) {
+        const says = Object.keys(own).filter((key) => key !== 'description');
+        expect([name, property, says.length > 0]).toEqual([name, property, true]);
+      }
+    }
+    expect(schemas.ReadingRequest?.properties?.supersedesId).toEqual({
+      anyOf: [{ type: 'string', format: 'uuid' }, { type: 'null' }],
+    });
+    expect(JSON.stringify(schemas)).not.toMatch(/mayBeNull|onlyWith/);
+  });
+
+  test('students show the cookie of their device, teachers that of their session', async () => {
+    const { body } = await server.client().get('/api/openapi.json').expect(200);
+    expect(body.paths['/api/door/pots'].get.security).toEqual([{ device: [] }]);
+    expect(body.paths['/api/experiments'].get.security).toEqual([{ session: [] }]);
+    expect(body.paths['/api/door'].post.security).toEqual([]);
   });
 
   test('every route has a summary, and every error a status of its kind', () => {

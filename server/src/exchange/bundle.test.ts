@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import writeExcelFile from 'write-excel-file/node';
 import { loadDemo } from '../app/load-demo.ts';
-import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { bytesOf, type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let demo: Client;
@@ -23,19 +23,6 @@ afterAll(() => server.close());
 async function idOf(question: string): Promise<string> {
   const cards = (await demo.get('/api/experiments').expect(200)).body as { id: string; question: string }[];
   return cards.find((card) => card.question === question)!.id;
-}
-
-async function bytesOf(client: Client, path: string): Promise<Buffer> {
-  const answer = await client
-    .get(path)
-    .buffer(true)
-    .parse((response, done) => {
-      const chunks: Buffer[] = [];
-      response.on('data', (chunk: Buffer) => chunks.push(chunk));
-      response.on('end', () => done(null, Buffer.concat(chunks)));
-    })
-    .expect(200);
-  return answer.body as Buffer;
 }
 
 /** Figures without what is different by nature: ids. */

@@ -16,19 +16,13 @@ export class TeachersService {
   constructor(@InjectRepository(Teacher) private readonly teachers: Repository<Teacher>) {}
 
   /** @throws ApiError `email_taken` */
-  async register(request: RegisterRequest): Promise<Teacher> {
+  async register(request: RegisterRequest): Promise<KnownTeacher> {
     const { email, displayName, password, timeZone } = request;
     const passwordHash = await hashPassword(password);
-    const teacher = this.teachers.create({
-      id: uuid(),
-      email,
-      displayName,
-      passwordHash,
-      timeZone,
-      isDemo: false,
-    });
+    const teacher = { id: uuid(), email, displayName, passwordHash, timeZone, isDemo: false };
     try {
-      await this.teachers.insert(teacher);
+      // A copy, as TypeORM sets what has a default in the database to `undefined` in what it inserted.
+      await this.teachers.insert({ ...teacher });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       const message = 'There is an account with this e-mail address. Sign in, or use another address.';

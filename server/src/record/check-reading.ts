@@ -15,11 +15,11 @@ export interface ReadingPlace {
 }
 
 /**
- * Refuses a reading that cannot be: before sowing, in the future, a value beside a state, a negative height.
+ * Refuses a reading that cannot be: before sowing, in the future, a negative height.
  * @throws ApiError
  */
 export function checkReading(request: ReadingRequest, place: ReadingPlace, today: string): void {
-  const { state, value, observedOn } = request;
+  const { value, observedOn } = request;
   if (place.status === 'finished') {
     throw new ApiError(
       'experiment_finished',
@@ -34,9 +34,6 @@ export function checkReading(request: ReadingRequest, place: ReadingPlace, today
       `This pot was sown on ${place.sowedOn}; choose that day or a later one.`,
     );
   if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
-  if (value != null && state !== 'up') {
-    throw invalidField('value', 'Give a value, or a state in its place, not both.');
-  }
   const units: readonly string[] = place.kind === 'length' ? LENGTH_UNITS : [place.unit];
   if (!units.includes(request.unitOfMeasure)) {
     throw invalidField('unitOfMeasure', `Give the unit of what was read: ${units.join(', ')}.`);

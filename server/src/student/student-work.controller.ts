@@ -1,5 +1,5 @@
-import { type CareView } from '@bright-sprout/contract/care';
-import { type EntryView } from '@bright-sprout/contract/journal';
+import type { CareView } from '@bright-sprout/contract/care';
+import type { EntryView } from '@bright-sprout/contract/journal';
 import type { TickView } from '@bright-sprout/contract/sow';
 import {
   PracticeRequest,

@@ -23,17 +23,15 @@ async function tryOne(name: string, signal: 'SIGKILL' | 'SIGTERM', after: number
   try {
     const school = await makeSchool(application.address, TABLETS);
     const watch = watchTransactions(application.rootUrl);
-    let isEnded = false;
-    let stopMs = 0;
+    let ended: Promise<number> | undefined;
     const sent = await workAtOnce(school, application.databaseUrl, (acknowledged) => {
-      if (acknowledged >= after && !isEnded) {
-        isEnded = true;
-        const begun = performance.now();
-        void application.endServer(signal).then(() => (stopMs = performance.now() - begun));
-      }
-      return isEnded;
+      if (acknowledged >= after) ended ??= timed(() => application.endServer(signal));
+      return ended !== undefined;
     });
     const idle = await watch.stop();
+    // Only once the old one is gone: else it may answer for the new one that it is ready, and then go.
+    const stopMs = await ended;
+    if (stopMs === undefined) throw new Error('the server was never stopped: the trial tries nothing');
     await application.startServerAgain();
     return await settle(name, school, application.databaseUrl, sent, {
       figures: { 'idle in a transaction': idle, 'stopped within ms': Math.round(stopMs) },
@@ -45,4 +43,10 @@ async function tryOne(name: string, signal: 'SIGKILL' | 'SIGTERM', after: number
   } finally {
     await application.stop();
   }
+}
+
+async function timed(work: () => Promise<void>): Promise<number> {
+  const begun = performance.now();
+  await work();
+  return performance.now() - begun;
 }

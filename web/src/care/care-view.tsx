@@ -1,10 +1,4 @@
-import {
-  CARE_KINDS,
-  type CareKind,
-  type CareRequest,
-  careRoutes,
-  SOIL_STATES,
-} from '@bright-sprout/contract/care';
+import { CARE_KINDS, type CareKind, type CareRequest, careRoutes, SOIL_STATES } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Camera } from 'lucide-react';

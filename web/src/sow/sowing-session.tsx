@@ -1,11 +1,5 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
-import {
-  SOWING_ITEMS,
-  type SowingItem,
-  sowRoutes,
-  type TickRequest,
-  type TickView,
-} from '@bright-sprout/contract/sow';
+import { SOWING_ITEMS, type SowingItem, sowRoutes, type TickRequest, type TickView } from '@bright-sprout/contract/sow';
 import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';

@@ -6,11 +6,14 @@ import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
 import { createApp } from '../create-app.ts';
 import { migrate } from '../migrate.ts';
+import { answerCheck } from './hold-answers.ts';
 
 /** A server of its own on a database of its own, for one test file. */
 export interface TestServer {
   readonly app: NestExpressApplication;
   readonly databaseUrl: string;
+  /** Operations that were answered with success. Every JSON answer is held to its schema. */
+  readonly answered: ReadonlySet<string>;
   /** A client that keeps its cookie, as one browser does. */
   client(): Client;
   /** A client that is signed in as a new teacher. */
@@ -47,10 +50,20 @@ export async function startTestServer(
     trustedProxies: 0,
   });
   await app.listen(0, '127.0.0.1');
-  const client = (): Client => supertest.agent(app.getHttpServer());
+  const check = answerCheck();
+  const client = (): Client => {
+    const agent = supertest.agent(app.getHttpServer());
+    agent.use((request: supertest.Test) => {
+      request.on('response', (answer: supertest.Response) =>
+        check.hold(request.method, new URL(request.url).pathname, answer),
+      );
+    });
+    return agent;
+  };
   return {
     app,
     databaseUrl,
+    answered: check.seen,
     client,
     teacher: async (displayName = 'Teacher') => {
       const own = client();
@@ -69,6 +82,7 @@ export async function startTestServer(
       await app.close();
       await root.query(`DROP DATABASE ${name}`);
       await root.end();
+      check.assertAllFit();
     },
   };
 }
@@ -89,4 +103,18 @@ export async function sendFile(
       .expect(204);
   }
   return { uploadId, size: bytes.length };
+}
+
+/** The bytes of a file that is answered. */
+export async function bytesOf(client: Client, path: string): Promise<Buffer> {
+  const answer = await client
+    .get(path)
+    .buffer(true)
+    .parse((response, done) => {
+      const chunks: Buffer[] = [];
+      response.on('data', (chunk: Buffer) => chunks.push(chunk));
+      response.on('end', () => done(null, Buffer.concat(chunks)));
+    })
+    .expect(200);
+  return answer.body as Buffer;
 }

@@ -31,15 +31,6 @@ export async function call<
   Body extends object,
   Query extends object,
   Answer extends object,
->(
-  route: Route<Path, Body, Query, Answer> & { isList: true },
-  input: Input<Path, Body, Query>,
-): Promise<Answer[]>;
-export async function call<
-  Path extends string,
-  Body extends object,
-  Query extends object,
-  Answer extends object,
 >(route: Route<Path, Body, Query, Answer>, input: Input<Path, Body, Query>): Promise<Answer>;
 export async function call(
   route: Route,

@@ -1,0 +1,99 @@
+import { ROUTES } from '@bright-sprout/contract/routes';
+import type { Route } from '@bright-sprout/contract/shared';
+import { Ajv2020 } from 'ajv/dist/2020.js';
+import type { ErrorObject, ValidateFunction } from 'ajv';
+import addFormats from 'ajv-formats';
+import type { Response } from 'supertest';
+import { openApi } from '../openapi.ts';
+
+/** Holds every JSON answer that a test gets to the schema of its operation. */
+export interface AnswerCheck {
+  /** Operations answered with success so far. */
+  readonly seen: ReadonlySet<string>;
+  hold(method: string, path: string, answer: Response): void;
+  /** @throws when an answer did not fit its schema */
+  assertAllFit(): void;
+}
+
+interface CheckedOperation {
+  readonly name: string;
+  readonly method: string;
+  readonly pattern: RegExp;
+  /** What of an answer does not fit. */
+  readonly fits: ((body: unknown) => readonly ErrorObject[]) | undefined;
+}
+
+/** Makes a check of its own for one server. */
+export function answerCheck(): AnswerCheck {
+  const seen = new Set<string>();
+  const faults = new Set<string>();
+  return {
+    seen,
+    hold: (method, path, answer) => {
+      const operation = operations().find((one) => one.method === method && one.pattern.test(path));
+      if (!operation || answer.status >= 300) return;
+      seen.add(operation.name);
+      if (typeof answer.body !== 'object' || answer.type !== 'application/json') return;
+      for (const { instancePath, message, params } of operation.fits?.(answer.body) ?? []) {
+        faults.add(`${operation.name}: ${instancePath} ${message} ${JSON.stringify(params)}`);
+      }
+    },
+    assertAllFit: () => {
+      if (faults.size > 0) throw new Error(`answers unlike their schema:\n${[...faults].join('\n')}`);
+    },
+  };
+}
+
+/** Names of the operations that answer with JSON. */
+export function jsonOperations(): string[] {
+  return Object.entries<Route>(ROUTES)
+    .filter(([, route]) => route.answer)
+    .map(([name]) => name);
+}
+
+let made: CheckedOperation[] | undefined;
+
+function operations(): CheckedOperation[] {
+  made ??= Object.entries<Route>(ROUTES).map(([name, route]) => ({
+    name,
+    method: route.method,
+    pattern: new RegExp(`^/api${route.path.replaceAll('.', '\\.').replaceAll(/:\w+/g, '[^/]+')}$`),
+    fits: route.answer ? fits(route) : undefined,
+  }));
+  return made;
+}
+
+const API = 'https://bright-sprout.example/api';
+
+let known: { readonly ajv: Ajv2020; readonly paths: Paths } | undefined;
+
+type Paths = Record<
+  string,
+  Record<string, { responses: Record<string, { content: Record<string, { schema: object }> }> }>
+>;
+
+/** Compiled when the first answer comes: most files of tests meet a few operations. */
+function fits(route: Route): (body: unknown) => readonly ErrorObject[] {
+  let validate: ValidateFunction | undefined;
+  return (body) => {
+    validate ??= compiled(route);
+    return validate(body) ? [] : (validate.errors ?? []);
+  };
+}
+
+function compiled(route: Route): ValidateFunction {
+  if (!known) {
+    const { components, paths } = openApi() as { components: { schemas: object }; paths: Paths };
+    const ajv = new Ajv2020({ allowUnionTypes: true });
+    addFormats.default(ajv);
+    ajv.addKeyword('components');
+    ajv.addSchema({ $id: API, components: { schemas: components.schemas } });
+    known = { ajv, paths };
+  }
+  const path = `/api${route.path.replaceAll(/:(\w+)/g, '{$1}')}`;
+  const schema =
+    known.paths[path]?.[route.method.toLowerCase()]?.responses['200']?.content['application/json'];
+  return known.ajv.compile(
+    JSON.parse(JSON.stringify(schema?.schema).replaceAll('"#/', `"${API}#/`)) as object,
+  );
+}

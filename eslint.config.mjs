@@ -169,6 +169,18 @@ export default tseslint.config(
     ignores: ['**/*.test.{ts,tsx}'],
     plugins: { 'react-hooks': reactHooks },
     rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'CallExpression[callee.name="call"] > MemberExpression.arguments[property.name=/^(keepReading|keepPot|keepCare|keepOwnCare|keepEntry|keepOwnEntry|tick|tickPot|keepPrediction|keepOwnPrediction|keepConclusion|keepOwnConclusion|keepPractice|chooseTile)$/]',
+          message: 'what is made in class goes through useKeep, which loses nothing',
+        },
+        {
+          selector: 'CallExpression[callee.object.name="outbox"][callee.property.name="put"]',
+          message: 'what is made in class goes through useKeep, which loses nothing',
+        },
+      ],
       ...reactHooks.configs.recommended.rules,
       // Both speak of the drag and form packages' own refs and subscriptions.
       'react-hooks/refs': 'off',

@@ -3,7 +3,7 @@ import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../people/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
-import { useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
+import { MakerProvider, ownerTeacher, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote, Logo, StageBoundary } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
@@ -74,7 +74,7 @@ export function App() {
 function TeacherApp() {
   const session = useQuery(sessionQuery);
   useStagesAhead(session.data !== undefined);
-  useOutboxOf(session.data && `teacher ${session.data.id}`);
+  useOutboxOf(session.data && ownerTeacher(session.data.id));
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!session.data) {
     const isSignedOut = session.error instanceof ApiFailure && session.error.body.code === 'not_signed_in';
@@ -88,8 +88,9 @@ function TeacherApp() {
       </main>
     );
   }
+  const { id, displayName } = session.data;
   return (
-    <>
+    <MakerProvider value={{ owner: ownerTeacher(id), studentId: null, displayName }}>
       <Suspense fallback={null}>
         <Routes>
           <Route
@@ -132,7 +133,7 @@ function TeacherApp() {
       </Suspense>
       <ShortcutHelp />
       <WaitingNote />
-    </>
+    </MakerProvider>
   );
 }
 

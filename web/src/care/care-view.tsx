@@ -1,4 +1,10 @@
-import { CARE_KINDS, type CareKind, type CareRequest, careRoutes, SOIL_STATES } from '@bright-sprout/contract/care';
+import {
+  CARE_KINDS,
+  type CareKind,
+  type CareRequest,
+  careRoutes,
+  SOIL_STATES,
+} from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Camera } from 'lucide-react';
@@ -7,9 +13,9 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { addressOf, call, careQuery, journalQuery, sessionQuery } from '../shared/api/index.ts';
+import { addressOf, call, careQuery, journalQuery } from '../shared/api/index.ts';
 import { CARE_WORDS, careText, useExperiment } from '../shared/experiment/index.ts';
-import { outbox } from '../shared/outbox/index.ts';
+import { useKeep } from '../shared/outbox/index.ts';
 import { smallPicture } from '../shared/pictures/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 import { DueTasks } from './due-tasks.tsx';
@@ -43,7 +49,7 @@ export function CareView({ chosenIds }: { chosenIds: readonly string[] }) {
 
 function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
   const { experiment, day } = useExperiment();
-  const teacher = useQuery(sessionQuery).data;
+  const keepCare = useKeep();
   const queries = useQueryClient();
   const [kind, setKind] = useState<CareKind>('watered');
   const [amount, setAmount] = useState('');
@@ -54,19 +60,14 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
     mutationFn: () => {
       const body = requestOf({ kind, amount, isCan, words, count, chosenIds, day });
       const careId = uuid();
-      return outbox.put({
+      const params = { experimentId: experiment.id, careId };
+      return keepCare({
         id: careId,
-        owner: `teacher ${teacher?.id ?? ''}`,
         experimentId: experiment.id,
         route: 'keepCare',
-        params: { experimentId: experiment.id, careId },
+        params,
         body,
-        studentId: null,
-        madeAt: new Date().toISOString(),
         label: careText(body),
-        reading: null,
-        picture: null,
-        problem: null,
       });
     },
     onSuccess: () => {
@@ -238,7 +239,7 @@ function potsText(
 /** Photos of the whole sill. */
 function SillPhotos() {
   const { experiment, day } = useExperiment();
-  const teacher = useQuery(sessionQuery).data;
+  const keepPhoto = useKeep();
   const file = useRef<HTMLInputElement>(null);
   const photos = (useQuery(journalQuery(experiment.id)).data ?? []).filter(
     (entry) => entry.unitId === null && entry.hasPicture && entry.happenedOn === day,
@@ -247,19 +248,14 @@ function SillPhotos() {
     mutationFn: async (taken: File) => {
       const picture = await smallPicture(taken);
       const entryId = uuid();
-      return outbox.put({
+      return keepPhoto({
         id: entryId,
-        owner: `teacher ${teacher?.id ?? ''}`,
         experimentId: experiment.id,
         route: 'keepEntry',
         params: { experimentId: experiment.id, entryId },
         body: { unitId: null, happenedOn: day, kind: 'photo', words: '', picture: null },
-        studentId: null,
-        madeAt: new Date().toISOString(),
         label: 'Photo of the sill',
-        reading: null,
         picture,
-        problem: null,
       });
     },
   });

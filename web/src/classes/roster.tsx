@@ -1,4 +1,10 @@
-import { classRoutes, type ClassView, MOST_NAME_CHARACTERS, MOST_STUDENTS, type RosterRequest } from '@bright-sprout/contract/classes';
+import {
+  classRoutes,
+  type ClassView,
+  MOST_NAME_CHARACTERS,
+  MOST_STUDENTS,
+  type RosterRequest,
+} from '@bright-sprout/contract/classes';
 import { dealtTeams } from '@bright-sprout/core/design';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Shuffle, X } from 'lucide-react';

@@ -7,14 +7,14 @@ import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
 import { conclusionsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { outbox, useTeacherItem } from '../shared/outbox/index.ts';
+import { useKeep } from '../shared/outbox/index.ts';
 import { ClaimNotes, FailureNote, shortDay } from '../shared/ui/index.ts';
 
 /** Claim, evidence, reasoning: the evidence is drafted from the numbers, the rest is written by people. */
 export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
   const { experiment } = useExperiment();
   const queries = useQueryClient();
-  const itemOf = useTeacherItem();
+  const keepConclusion = useKeep();
   const conclusions = useQuery(conclusionsQuery(experiment.id)).data ?? [];
   const [isOpen, setIsOpen] = useState(false);
   const [claim, setClaim] = useState('');
@@ -24,16 +24,14 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
   const text = ownEvidence ?? evidence.join('\n');
   const keep = useMutation({
     mutationFn: () =>
-      outbox.put(
-        itemOf({
-          id,
-          route: 'keepConclusion',
-          experimentId: experiment.id,
-          params: { experimentId: experiment.id, conclusionId: id },
-          body: { claim, reasoning, evidence: text },
-          label: 'A conclusion',
-        }),
-      ),
+      keepConclusion({
+        id,
+        route: 'keepConclusion',
+        experimentId: experiment.id,
+        params: { experimentId: experiment.id, conclusionId: id },
+        body: { claim, reasoning, evidence: text },
+        label: 'A conclusion',
+      }),
     onSuccess: () => {
       setClaim('');
       setReasoning('');

@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, predictionsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { outbox, useTeacherItem } from '../shared/outbox/index.ts';
+import { useKeep } from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
 import { type ShownComparison, useComparison } from './compare-context.tsx';
@@ -118,16 +118,14 @@ function Choice({
   const { experiment } = useExperiment();
   const queries = useQueryClient();
   const experimentId = experiment.id;
-  const itemOf = useTeacherItem();
+  const keep = useKeep();
   const onSuccess = () => queries.invalidateQueries(predictionsQuery(experimentId));
   const add = useMutation({
     mutationFn: () => {
       const id = uuid();
       const params = { experimentId, predictionId: id };
       const label = `A guess: ${choice}`;
-      return outbox.put(
-        itemOf({ id, route: 'keepPrediction', experimentId, params, body: { choice }, label }),
-      );
+      return keep({ id, route: 'keepPrediction', experimentId, params, body: { choice }, label });
     },
     onSuccess,
   });

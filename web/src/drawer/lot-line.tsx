@@ -1,4 +1,9 @@
-import { type CropView, planRoutes, type SeedLotRequest, type SeedLotView } from '@bright-sprout/contract/plan';
+import {
+  type CropView,
+  planRoutes,
+  type SeedLotRequest,
+  type SeedLotView,
+} from '@bright-sprout/contract/plan';
 import { seedFacts } from '@bright-sprout/core/design';
 import { calendarDay, dayInZone } from '@bright-sprout/core/shared';
 import { RATE_WORDS } from '@bright-sprout/core/words';

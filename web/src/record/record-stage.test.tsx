@@ -7,7 +7,7 @@ import { MemoryRouter } from 'react-router';
 import { experimentOf, READINGS, VARIABLE } from '../compare/testing/compared.ts';
 import { readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, findingsOf } from '../shared/experiment/index.ts';
-import { outbox, useWithWaiting } from '../shared/outbox/index.ts';
+import { MakerProvider, outbox, useWithWaiting } from '../shared/outbox/index.ts';
 import RecordStage from './record-stage.tsx';
 
 const EXPERIMENT = experimentOf();
@@ -77,7 +77,9 @@ function open(view = 'pots', readings: readonly ReadingView[] = BEFORE): void {
   client.setQueryData(readingsQuery('e').queryKey, [...readings]);
   render(
     <QueryClientProvider client={client}>
-      <Opened view={view} />
+      <MakerProvider value={{ owner: 'teacher t', studentId: null, displayName: 'Mx Trial' }}>
+        <Opened view={view} />
+      </MakerProvider>
     </QueryClientProvider>,
   );
 }

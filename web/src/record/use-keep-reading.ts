@@ -1,12 +1,10 @@
 import type { UnitView, VariableView } from '@bright-sprout/contract/plan';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
 import type { ReadingState } from '@bright-sprout/core/shared';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
-import { v7 as uuid } from 'uuid';
-import { experimentQuery, readingsQuery, sessionQuery, shelfQuery } from '../shared/api/index.ts';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { experimentQuery, readingsQuery, shelfQuery } from '../shared/api/index.ts';
 import { findingText, useExperiment } from '../shared/experiment/index.ts';
-import { outbox, waitingReading, withReading } from '../shared/outbox/index.ts';
+import { useIdOf, useKeep, useMaker, waitingReading, withReading } from '../shared/outbox/index.ts';
 
 /** How a new reading relates to those of the same pot and day. */
 export type Intent = { readonly kind: 'add' } | { readonly kind: 'correct'; readonly reading: ReadingView };
@@ -34,34 +32,28 @@ export interface ReadingToKeep {
  */
 export function useKeepReadings() {
   const { experiment, day } = useExperiment();
-  const teacher = useQuery(sessionQuery).data;
+  const { displayName } = useMaker();
+  const keep = useKeep();
+  const id = useIdOf();
   const queries = useQueryClient();
-  const pending = useRef<{ content: string; readingId: string }>(undefined);
   return useMutation({
     mutationFn: async (wanted: ReadingToKeep) => {
       const body = requestOf(wanted, day);
-      const content = JSON.stringify(body);
-      if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
-      const { readingId } = pending.current;
-      const reading = waitingReading(readingId, body, teacher?.displayName ?? '');
-      await outbox.put(
+      const readingId = id.of(body);
+      const reading = waitingReading(readingId, body, displayName);
+      await keep(
         {
           id: readingId,
-          owner: `teacher ${teacher?.id ?? ''}`,
           experimentId: experiment.id,
           route: 'keepReading',
           params: { experimentId: experiment.id, readingId },
           body,
-          studentId: null,
-          madeAt: new Date().toISOString(),
           label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
           reading,
-          picture: null,
-          problem: null,
         },
         (kept) => {
           queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
-            withReading(known, kept as ReadingView),
+            withReading(known, kept),
           );
           void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
           void queries.invalidateQueries({ queryKey: shelfQuery.queryKey });
@@ -69,9 +61,7 @@ export function useKeepReadings() {
         },
       );
     },
-    onSuccess: () => {
-      pending.current = undefined;
-    },
+    onSuccess: id.forget,
   });
 }
 

@@ -1,5 +1,11 @@
 import type { UnitView } from '@bright-sprout/contract/plan';
-import { SOWING_ITEMS, type SowingItem, sowRoutes, type TickRequest, type TickView } from '@bright-sprout/contract/sow';
+import {
+  SOWING_ITEMS,
+  type SowingItem,
+  sowRoutes,
+  type TickRequest,
+  type TickView,
+} from '@bright-sprout/contract/sow';
 import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
@@ -10,7 +16,7 @@ import { useForm } from 'react-hook-form';
 import { StepTimer, useKeepExperiment } from '../plan/index.ts';
 import { call, ticksQuery } from '../shared/api/index.ts';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
-import { outbox, useTeacherItem, useWithWaitingTicks } from '../shared/outbox/index.ts';
+import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 import { useDepths } from './use-depths.ts';
@@ -134,18 +140,18 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
 function useTick() {
   const { experiment } = useExperiment();
   const queries = useQueryClient();
-  const itemOf = useTeacherItem();
+  const keep = useKeep();
   return useMutation({
     mutationFn: (body: TickRequest) =>
-      outbox.put(
-        itemOf({
+      keep(
+        {
           route: 'tick',
           experimentId: experiment.id,
           params: { experimentId: experiment.id },
           body,
           label: `Sowing: ${ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
-        }),
-        (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks as TickView[]),
+        },
+        (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks),
       ),
   });
 }

@@ -4,10 +4,10 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { outbox, useOutboxItems } from '../shared/outbox/index.ts';
+import { useKeep, useOutboxItems } from '../shared/outbox/index.ts';
 import { ClaimNotes, FailureNote } from '../shared/ui/index.ts';
 import { ideasQuery } from './queries.ts';
-import { type AtDevice, ownItem } from './use-keep-own.ts';
+import type { AtDevice } from './use-keep-own.ts';
 
 /** What a student thinks: a guess before, a conclusion after. */
 export function IdeasScreen({ at, onBack }: { at: AtDevice; onBack: () => void }) {
@@ -33,18 +33,17 @@ export function IdeasScreen({ at, onBack }: { at: AtDevice; onBack: () => void }
 
 function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
   const queries = useQueryClient();
+  const keep = useKeep();
   const guess = useMutation({
     mutationFn: (choice: string) => {
       const predictionId = uuid();
-      return outbox.put(
-        ownItem(at, {
-          route: 'keepOwnPrediction',
-          experimentId: idea.experimentId,
-          params: { predictionId },
-          body: { choice, experimentId: idea.experimentId },
-          label: `${at.displayName}: a guess`,
-        }),
-      );
+      return keep({
+        route: 'keepOwnPrediction',
+        experimentId: idea.experimentId,
+        params: { predictionId },
+        body: { choice, experimentId: idea.experimentId },
+        label: `${at.displayName}: a guess`,
+      });
     },
     onSuccess: () => queries.invalidateQueries(ideasQuery),
   });
@@ -81,17 +80,16 @@ function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
   const [claim, setClaim] = useState(idea.own?.claim ?? '');
   const [reasoning, setReasoning] = useState(idea.own?.reasoning ?? '');
   const [id, setId] = useState(() => uuid());
+  const keepOwn = useKeep();
   const keep = useMutation({
     mutationFn: () =>
-      outbox.put(
-        ownItem(at, {
-          route: 'keepOwnConclusion',
-          experimentId: idea.experimentId,
-          params: { conclusionId: id },
-          body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
-          label: `${at.displayName}: a conclusion`,
-        }),
-      ),
+      keepOwn({
+        route: 'keepOwnConclusion',
+        experimentId: idea.experimentId,
+        params: { conclusionId: id },
+        body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
+        label: `${at.displayName}: a conclusion`,
+      }),
     onSuccess: () => {
       setId(uuid());
       return queries.invalidateQueries(ideasQuery);

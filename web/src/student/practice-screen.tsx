@@ -1,4 +1,4 @@
-import { type PracticeRequest, studentRoutes } from '@bright-sprout/contract/student';
+import type { PracticeRequest } from '@bright-sprout/contract/student';
 import { chanceFrom, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
 import { PRACTICE_KINDS, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
 import { useMutation } from '@tanstack/react-query';
@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
 import { lengthProblemText, rulerMarks } from '../record/index.ts';
-import { call } from '../shared/api/index.ts';
+import { useKeep } from '../shared/outbox/index.ts';
 
 const TALL = 480;
 const SOIL = 440;
@@ -34,9 +34,19 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
   const kind = PRACTICE_KINDS[turn % PRACTICE_KINDS.length] ?? 'plain';
   const task = practiceTask(kind, chanceFrom(seed));
   const parsed = parseLength(text, task.scale);
+  const keepOwn = useKeep();
   const keep = useMutation({
-    mutationFn: (body: PracticeRequest) =>
-      call(studentRoutes.keepPractice, { params: { practiceId: uuid() }, body }),
+    mutationFn: (body: PracticeRequest) => {
+      const practiceId = uuid();
+      return keepOwn({
+        id: practiceId,
+        experimentId: '',
+        route: 'keepPractice',
+        params: { practiceId },
+        body,
+        label: 'A ruler read for practice',
+      });
+    },
   });
   const next = (): void => {
     setTurn(turn + 1);

@@ -3,8 +3,9 @@ import { studentWords } from '@bright-sprout/core/words';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { outbox } from '../shared/outbox/index.ts';
+import { MakerProvider, outbox } from '../shared/outbox/index.ts';
 import { ReadScreen } from './read-screen.tsx';
+import { makerOf } from './use-keep-own.ts';
 
 afterEach(cleanup);
 
@@ -61,14 +62,16 @@ function show(pot: StudentPotView, answers: ('ok' | 'lost')[] = ['ok']) {
   const onDone = jest.fn();
   render(
     <QueryClientProvider client={new QueryClient()}>
-      <ReadScreen
-        pot={pot}
-        at={AT}
-        before={[]}
-        words={studentWords('8-10')}
-        onDone={onDone}
-        onBack={jest.fn()}
-      />
+      <MakerProvider value={makerOf(AT)}>
+        <ReadScreen
+          pot={pot}
+          at={AT}
+          before={[]}
+          words={studentWords('8-10')}
+          onDone={onDone}
+          onBack={jest.fn()}
+        />
+      </MakerProvider>
     </QueryClientProvider>,
   );
   return { sent, onDone };

@@ -5,11 +5,11 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Check } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { StepTimer } from '../plan/index.ts';
-import { outbox, useWithWaitingTicks } from '../shared/outbox/index.ts';
+import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { sowingQuery } from './queries.ts';
-import { type AtDevice, ownItem } from './use-keep-own.ts';
+import type { AtDevice } from './use-keep-own.ts';
 
 const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
   seeds: 'Seeds in',
@@ -30,20 +30,19 @@ export function SowingScreen({
 }) {
   const queries = useQueryClient();
   const sowing = useWithWaitingPots(stored);
+  const keep = useKeep();
   const tick = useMutation({
     mutationFn: (body: TickRequest) =>
-      outbox.put(
-        ownItem(at, {
+      keep(
+        {
           route: 'tickPot',
           experimentId: sowing.experimentId,
           params: {},
           body,
           label: `${at.displayName}: ${ITEM_WORDS[body.item]}`,
-        }),
+        },
         (ticks) =>
-          queries.setQueryData(sowingQuery.queryKey, (known = []) =>
-            withTicks(known, sowing, ticks as TickView[]),
-          ),
+          queries.setQueryData(sowingQuery.queryKey, (known = []) => withTicks(known, sowing, ticks)),
       ),
     onSettled: () => queries.invalidateQueries({ queryKey: sowingQuery.queryKey }),
   });

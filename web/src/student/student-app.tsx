@@ -2,18 +2,25 @@ import { liveRoutes } from '@bright-sprout/contract/live';
 import { type DoorView, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { v7 as uuid } from 'uuid';
 import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
 import { useChanges } from '../shared/live/index.ts';
 import { forgetQueries } from '../shared/offline/index.ts';
-import { confirmLeaving, outbox, useOutboxItems, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
+import {
+  confirmLeaving,
+  keepFor,
+  MakerProvider,
+  ownerClass,
+  useOutboxItems,
+  useOutboxOf,
+  WaitingNote,
+} from '../shared/outbox/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { CodeScreen } from './code-screen.tsx';
 import { hearOfClass } from './hear-changes.ts';
 import { PotsScreen } from './pots-screen.tsx';
 import { doorQuery } from './queries.ts';
 import { TilesScreen } from './tiles-screen.tsx';
-import { ownerOf } from './use-keep-own.ts';
+import { makerOf } from './use-keep-own.ts';
 
 /** What depends on who is at the device. */
 const OF_STUDENT = ['pots', 'sowing', 'ideas'] as const;
@@ -27,7 +34,7 @@ export default function StudentApp() {
   const shown = door.data && { ...door.data, studentId: isChoosing ? null : door.data.studentId };
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
-  useOutboxOf(shown && ownerOf(shown));
+  useOutboxOf(shown && ownerClass(shown.classId));
   useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, 'door');
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
@@ -74,7 +81,9 @@ export default function StudentApp() {
         </button>
       </header>
       {student ? (
-        <>
+        <MakerProvider
+          value={makerOf({ door: shown, studentId: student.id, displayName: student.displayName })}
+        >
           <FailureNote error={leave.error} />
           <PotsScreen
             door={shown}
@@ -84,7 +93,7 @@ export default function StudentApp() {
               setChoosing(true);
             }}
           />
-        </>
+        </MakerProvider>
       ) : (
         <TilesScreen
           door={shown}
@@ -121,19 +130,15 @@ function useChoosing(): [boolean, (isChoosing: boolean) => void] {
  */
 async function chosenDoor(door: DoorView, studentId: string, pin: string | undefined): Promise<DoorView> {
   const student = door.students.find(({ id }) => id === studentId);
-  const result = await outbox.put({
-    id: uuid(),
-    owner: ownerOf(door),
-    experimentId: '',
-    route: 'chooseTile',
-    params: {},
-    body: { studentId, ...(pin ? { pin } : {}) },
-    studentId,
-    madeAt: new Date().toISOString(),
-    label: `${student?.displayName ?? 'Somebody'} is here`,
-    reading: null,
-    picture: null,
-    problem: null,
-  });
-  return result.isSent ? (result.answer as DoorView) : { ...door, studentId };
+  const result = await keepFor(
+    { owner: ownerClass(door.classId), studentId },
+    {
+      experimentId: '',
+      route: 'chooseTile',
+      params: {},
+      body: { studentId, ...(pin ? { pin } : {}) },
+      label: `${student?.displayName ?? 'Somebody'} is here`,
+    },
+  );
+  return result.isSent ? result.answer : { ...door, studentId };
 }

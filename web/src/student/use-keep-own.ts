@@ -2,11 +2,9 @@ import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record
 import type { DoorView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { useRef } from 'react';
 import { v7 as uuid } from 'uuid';
 import { findingText } from '../shared/experiment/index.ts';
-import type { OutboxItem } from '../shared/offline/index.ts';
-import { outbox, waitingReading } from '../shared/outbox/index.ts';
+import { keepFor, type Maker, ownerClass, useIdOf, useKeep, waitingReading } from '../shared/outbox/index.ts';
 import { potsQuery } from './queries.ts';
 
 /** Who is at the device. */
@@ -34,37 +32,31 @@ export interface OwnReading {
 /** Keeps a student's readings of a pot: on the device first, then sent; trying again sends the same id. */
 export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void) {
   const queries = useQueryClient();
-  const pending = useRef<{ content: string; readingId: string }>(undefined);
+  const keep = useKeep();
+  const id = useIdOf();
   return useMutation({
     mutationFn: async (wanted: OwnReading) => {
       const body = requestOf(pot, at.door.today, wanted);
-      const content = JSON.stringify(body);
-      if (pending.current?.content !== content) pending.current = { content, readingId: uuid() };
-      const { readingId } = pending.current;
+      const readingId = id.of(body);
       const reading = waitingReading(readingId, body, at.displayName);
-      await outbox.put(
+      await keep(
         {
           id: readingId,
-          owner: ownerOf(at.door),
           experimentId: pot.experimentId,
           route: 'keepPot',
           params: { readingId },
           body,
-          studentId: at.studentId,
-          madeAt: new Date().toISOString(),
           label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
           reading,
-          picture: null,
-          problem: null,
         },
         (own) =>
           queries.setQueryData(potsQuery(at.studentId).queryKey, (pots = []) =>
-            pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own as ReadingView) : one)),
+            pots.map((one) => (one.unitId === pot.unitId ? withOwn(one, own) : one)),
           ),
       );
     },
     onSuccess: () => {
-      pending.current = undefined;
+      id.forget();
       onDone();
     },
   });
@@ -78,28 +70,19 @@ export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'words'> {
 /** Keeps a photo, drawing or sentence of a pot. */
 export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => void) {
   const queries = useQueryClient();
+  const keep = useKeep();
+  const { experimentId, unitId } = pot;
   return useMutation({
     mutationFn: ({ picture, ...entry }: OwnEntry) => {
       const entryId = uuid();
-      return outbox.put({
+      return keep({
         id: entryId,
-        owner: ownerOf(at.door),
-        experimentId: pot.experimentId,
+        experimentId,
         route: 'keepOwnEntry',
         params: { entryId },
-        body: {
-          ...entry,
-          experimentId: pot.experimentId,
-          unitId: pot.unitId,
-          happenedOn: at.door.today,
-          picture: null,
-        },
-        studentId: at.studentId,
-        madeAt: new Date().toISOString(),
+        body: { ...entry, experimentId, unitId, happenedOn: at.door.today, picture: null },
         label: `${at.displayName}, pot ${pot.number}: ${entry.kind}`,
-        reading: null,
         picture,
-        problem: null,
       });
     },
     onSuccess: () => {
@@ -116,52 +99,23 @@ export function useWater(at: AtDevice) {
       for (const experimentId of new Set(pots.map((pot) => pot.experimentId))) {
         const careId = uuid();
         const unitIds = pots.filter((pot) => pot.experimentId === experimentId).map((pot) => pot.unitId);
-        await outbox.put({
+        const watered = { kind: 'watered', happenedOn: at.door.today, amount: null, words: '' } as const;
+        await keepFor(makerOf(at), {
           id: careId,
-          owner: ownerOf(at.door),
           experimentId,
           route: 'keepOwnCare',
           params: { careId },
-          body: {
-            experimentId,
-            kind: 'watered',
-            happenedOn: at.door.today,
-            unitIds,
-            amount: null,
-            words: '',
-          },
-          studentId: at.studentId,
-          madeAt: new Date().toISOString(),
+          body: { ...watered, experimentId, unitIds },
           label: `${at.displayName}: watered ${unitIds.length} pots`,
-          reading: null,
-          picture: null,
-          problem: null,
         });
       }
     },
   });
 }
 
-/** What a student ticks, guesses or concludes, written down before it is sent. */
-export function ownItem(
-  at: AtDevice,
-  item: Pick<OutboxItem, 'route' | 'params' | 'body' | 'experimentId' | 'label'>,
-): OutboxItem {
-  return {
-    id: uuid(),
-    owner: ownerOf(at.door),
-    studentId: at.studentId,
-    madeAt: new Date().toISOString(),
-    reading: null,
-    picture: null,
-    problem: null,
-    ...item,
-  };
-}
-
-/** To whom what a class makes on this device belongs. */
-export function ownerOf(door: DoorView): string {
-  return `class ${door.classId}`;
+/** The student at this device as a maker of things. */
+export function makerOf({ door, studentId, displayName }: AtDevice): Maker {
+  return { owner: ownerClass(door.classId), studentId, displayName };
 }
 
 function requestOf(pot: StudentPotView, day: string, wanted: OwnReading): ReadingRequest {

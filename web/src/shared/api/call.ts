@@ -26,21 +26,29 @@ type Input<Path extends string, Body, Query> = ([ParamsOf<Path>] extends [never]
  * Calls an operation of the API.
  * @throws ApiFailure with the words of the server, or of this device when there was no answer
  */
-export async function call<
-  Path extends string,
-  Body extends object,
-  Query extends object,
-  Answer extends object,
->(route: Route<Path, Body, Query, Answer>, input: Input<Path, Body, Query>): Promise<Answer>;
-export async function call(
-  route: Route,
-  input: {
-    params?: Record<string, string>;
-    body?: object;
-    query?: object;
-    bytes?: Uint8Array;
-    signal?: AbortSignal;
-  },
+export function call<Path extends string, Body extends object, Query extends object, Answer extends object>(
+  route: Route<Path, Body, Query, Answer>,
+  input: Input<Path, Body, Query>,
+): Promise<Answer> {
+  return send(route, input) as Promise<Answer>;
+}
+
+/** What is sent, where the operation is only known when it runs. */
+interface AnyInput {
+  readonly params?: Readonly<Record<string, string>>;
+  readonly body?: object;
+  readonly query?: object;
+  readonly bytes?: Uint8Array;
+  readonly signal?: AbortSignal;
+}
+
+/**
+ * Calls an operation that is only known when it runs.
+ * @throws ApiFailure as {@link call}
+ */
+export async function send(
+  route: Omit<Route, 'body' | 'query' | 'answer'>,
+  input: AnyInput,
 ): Promise<unknown> {
   const address = addressOf(route, input.params ?? {}, input.query);
   const answer = await fetch(address, {
@@ -61,7 +69,11 @@ export async function call(
 }
 
 /** Address of an operation, for links that download. */
-export function addressOf(route: Route, params: Record<string, string>, query: object = {}): string {
+export function addressOf(
+  route: Pick<Route, 'path'>,
+  params: Readonly<Record<string, string>>,
+  query: object = {},
+): string {
   const given = Object.entries(query).filter(([, value]) => value !== undefined);
   const search = new URLSearchParams(given.map(([name, value]) => [name, String(value)])).toString();
   return `/api${fillPath(route.path, params)}${search === '' ? '' : `?${search}`}`;

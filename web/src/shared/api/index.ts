@@ -1,4 +1,4 @@
-export { addressOf, ApiFailure, call } from './call.ts';
+export { addressOf, ApiFailure, call, send } from './call.ts';
 export { isPassing, sendFile, timeFor } from './send-file.ts';
 export {
   careQuery,

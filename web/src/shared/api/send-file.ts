@@ -1,7 +1,7 @@
 import type { Route } from '@bright-sprout/contract/shared';
 import { MOST_PART_BYTES, uploadRoutes } from '@bright-sprout/contract/uploads';
 import { v7 as uuid } from 'uuid';
-import { ApiFailure, call } from './call.ts';
+import { ApiFailure, send } from './call.ts';
 
 /** How slow a line may be before a part is given up and tried again: 2 kB a second. */
 const SLOWEST_BYTES_A_SECOND = 2000;
@@ -54,14 +54,11 @@ export async function sendFile(
   for (let at = wishes.startAt ?? 0; at < bytes.length; at += partBytes) {
     const part = bytes.subarray(at, at + partBytes);
     await patiently(tries, () =>
-      call(
-        route as never,
-        {
-          params: { newUploadId: uploadId, offsetKey: String(at) },
-          bytes: part,
-          signal: AbortSignal.timeout(timeFor(part.length)),
-        } as never,
-      ),
+      send(route, {
+        params: { newUploadId: uploadId, offsetKey: String(at) },
+        bytes: part,
+        signal: AbortSignal.timeout(timeFor(part.length)),
+      }),
     );
     wishes.onSent?.(at + part.length);
   }

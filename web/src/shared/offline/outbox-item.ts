@@ -1,4 +1,6 @@
 import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ROUTES } from '@bright-sprout/contract/routes';
+import type { ParamsOf, Route } from '@bright-sprout/contract/shared';
 
 /** What can wait on a device to be sent. */
 export const OUTBOX_ROUTES = [
@@ -15,18 +17,36 @@ export const OUTBOX_ROUTES = [
   'keepOwnPrediction',
   'keepConclusion',
   'keepOwnConclusion',
+  'keepPractice',
 ] as const;
+export type OutboxRoute = (typeof OUTBOX_ROUTES)[number];
 
-/** Something made here and not yet known to be stored. It is sent under the id it was made with. */
-export interface OutboxItem {
+type Sent<Name extends OutboxRoute> =
+  (typeof ROUTES)[Name] extends Route<infer Path, infer Body, never, infer Answer>
+    ? {
+        readonly params: Readonly<Record<ParamsOf<Path>, string>>;
+        readonly body: Body;
+        readonly answer: Answer;
+      }
+    : never;
+
+/** What the server answers to one kind of item. */
+export type AnswerTo<Name extends OutboxRoute> = Sent<Name>['answer'];
+
+/** What is made: a reading, a tick, care, a picture, a guess; each kind with the request that keeps it. */
+export interface Made<Name extends OutboxRoute> {
+  readonly route: Name;
+  readonly params: Sent<Name>['params'];
+  readonly body: Sent<Name>['body'];
+}
+
+/** How it waits, whatever it is. */
+export interface Waiting {
   readonly id: string;
   /** Who it belongs to: a teacher or a class; others who use this device do not send it. */
   readonly owner: string;
   /** Empty when it is of no experiment. */
   readonly experimentId: string;
-  readonly route: (typeof OUTBOX_ROUTES)[number];
-  readonly params: Readonly<Record<string, string>>;
-  readonly body: object;
   /** The student who made it; `null` for a teacher. */
   readonly studentId: string | null;
   /** By this device's clock. */
@@ -41,9 +61,12 @@ export interface OutboxItem {
   readonly problem: string | null;
 }
 
+/** Something made here and not yet known to be stored. It is sent under the id it was made with. */
+export type OutboxItem = { [Name in OutboxRoute]: Made<Name> & Waiting }[OutboxRoute];
+
 /** An item as an earlier version of this page wrote it down. */
 export function upToDate(item: OutboxItem): OutboxItem {
   const { picture = null, ...body } = item.body as { picture?: unknown };
   if (typeof picture !== 'string') return item;
-  return { ...item, body: { ...body, picture: null }, picture };
+  return { ...item, body: { ...body, picture: null }, picture } as OutboxItem;
 }

@@ -8,5 +8,14 @@ export {
   withReading,
 } from './use-outbox.ts';
 export { confirmLeaving, WaitingNote } from './waiting-note.tsx';
-export { type TeacherItem, useTeacherItem } from './use-teacher-item.ts';
+export {
+  keepFor,
+  type Maker,
+  MakerProvider,
+  ownerClass,
+  ownerTeacher,
+  useIdOf,
+  useKeep,
+  useMaker,
+} from './use-keep.ts';
 export { tickRequestsOf, useWithWaitingTicks } from './waiting-ticks.ts';

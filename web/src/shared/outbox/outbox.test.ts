@@ -45,7 +45,7 @@ afterEach(() => {
   globalThis.fetch = real;
 });
 
-function item(id: string, changes: Partial<OutboxItem> = {}): OutboxItem {
+function item(id: string, changes: object = {}): OutboxItem {
   return {
     id,
     owner: 'class c',
@@ -60,7 +60,7 @@ function item(id: string, changes: Partial<OutboxItem> = {}): OutboxItem {
     picture: null,
     problem: null,
     ...changes,
-  };
+  } as OutboxItem;
 }
 
 describe('the outbox', () => {

@@ -1,11 +1,11 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
-import type { Route } from '@bright-sprout/contract/shared';
-import { ApiFailure, call, timeFor } from '../api/index.ts';
+import { ApiFailure, send, timeFor } from '../api/index.ts';
 import { type DeviceStore, deviceStore, type OutboxItem, upToDate } from '../offline/index.ts';
 import { PictureSender } from './picture-sender.ts';
 
 /** What became of something that was just put in. */
-export type PutResult = { readonly isSent: true; readonly answer: unknown } | { readonly isSent: false };
+export type PutResult<Answer = unknown> =
+  { readonly isSent: true; readonly answer: Answer } | { readonly isSent: false };
 
 const AGAIN_MS = 15_000;
 
@@ -22,6 +22,9 @@ const TRANSIENT: readonly string[] = [
   'too_many_tries',
   'upload_incomplete',
 ];
+
+/** Routes that say by themselves who is meant. */
+const WITHOUT_MAKER: readonly string[] = ['chooseTile', 'keepPractice'];
 
 /** Routes of which the last that was made counts, so that none may pass another. */
 const CHANGES_OF_MIND: readonly string[] = [
@@ -204,20 +207,16 @@ export class Outbox {
   /** Sends one item; what a student made says by whom and when. */
   async #send(item: OutboxItem): Promise<unknown> {
     const { route, params, body, studentId, madeAt, picture } = item;
-    const operation: Route = ROUTES[route];
     const sent = picture === null ? {} : { picture: await this.#pictures.send(item, picture) };
     const made =
-      studentId === null || route === 'chooseTile'
+      studentId === null || WITHOUT_MAKER.includes(route)
         ? {}
         : { made: { studentId, madeAt, sentAt: new Date().toISOString() } };
-    const answer = await call(
-      operation as never,
-      {
-        params,
-        body: { ...body, ...sent, ...made },
-        signal: AbortSignal.timeout(timeFor(0)),
-      } as never,
-    ).catch(async (thrown: unknown) => {
+    const answer = await send(ROUTES[route], {
+      params,
+      body: { ...body, ...sent, ...made },
+      signal: AbortSignal.timeout(timeFor(0)),
+    }).catch(async (thrown: unknown) => {
       const isIncomplete = thrown instanceof ApiFailure && thrown.body.code === 'upload_incomplete';
       if (isIncomplete) await this.#pictures.forget(item.id);
       throw thrown;

@@ -28,7 +28,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByLabel('Password').fill(password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: /to do today|is due today/ }).waitFor();
-  await shoot('shelf');
+  await shoot('experiments');
 
   await open('Do turnips mind a sandy mix?');
   await page.getByLabel('What we expect').waitFor();

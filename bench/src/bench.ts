@@ -38,7 +38,7 @@ const FETCH = `SELECT r.unit_id, r.observed_on, r.state, r.value FROM unit u
 async function saving(client: ApiClient, connection: mysql.Connection): Promise<Row['save']> {
   const path = `/experiments/${uuid()}`;
   const experiment = (await client.put(path, { question: 'written to', cropId: 'oat' })) as Experiment;
-  await client.put(`${path}/sowing`, { sowedOn: experiment.today });
+  await client.put(`${path}/sowing`, { sownOn: experiment.today });
   const variableId = experiment.variables[0]?.id;
   let turn = 0;
   const nextUnit = (): string | undefined => experiment.units[(turn += 1) % experiment.units.length]?.id;

@@ -12,12 +12,12 @@ export interface ChartsBench {
   readonly days: number;
   /** From the answer of the server to both charts drawn, ms. */
   readonly drawnMs: number;
-  /** Frames a second while the ribbon is scrubbed from day to day, one step a frame. */
+  /** Frames a second while the timeline is scrubbed from day to day, one step a frame. */
   readonly framesPerSecond: number;
   readonly longestFrameMs: number;
 }
 
-/** Opens Compare of 200 pots read on 60 days, then scrubs the ribbon with the arrow keys. */
+/** Opens Compare of 200 pots read on 60 days, then scrubs the timeline with the arrow keys. */
 export async function charts(
   application: TemporaryApplication,
   connection: mysql.Connection,

@@ -53,7 +53,7 @@ export async function classroom(
   const students = Array.from({ length: STUDENTS }, (_, index) => ({
     id: uuid(),
     displayName: `S${index}`,
-    tile: 'snail',
+    avatar: 'snail',
     teamId: null,
   }));
   await teacher.put(`/classes/${classId}/roster`, { teams: [], students });
@@ -76,7 +76,7 @@ export async function classroom(
       const unitId = experiment.units[(index + turn) % experiment.units.length]?.id;
       const body = { ...readingOf(experiment), unitId };
       const before = performance.now();
-      await send(application, 'PUT', `/door/readings/${id}`, cookie, body);
+      await send(application, 'PUT', `/device/readings/${id}`, cookie, body);
       saves.push(performance.now() - before);
       sent.push(id);
       if (turn < READINGS - 1) await pause(PAUSE_MS);
@@ -114,7 +114,7 @@ export async function classroom(
 
 async function sownExperiment(teacher: ApiClient, path: string): Promise<Experiment> {
   const experiment = (await teacher.put(path, { question: 'Read by all?', cropId: 'oat' })) as Experiment;
-  await teacher.put(`${path}/sowing`, { sowedOn: experiment.today });
+  await teacher.put(`${path}/sowing`, { sownOn: experiment.today });
   return experiment;
 }
 
@@ -130,11 +130,11 @@ function readingOf(experiment: Experiment): object {
   };
 }
 
-/** The cookie of a device on which a student chose a tile. */
+/** The cookie of a device on which a student chose a picture. */
 async function joined(application: TemporaryApplication, code: string, studentId: string): Promise<string> {
-  const door = await send(application, 'POST', '/door', '', { code });
-  const cookie = (door.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
-  await send(application, 'PUT', '/door/student', cookie, { studentId });
+  const device = await send(application, 'POST', '/device', '', { code });
+  const cookie = (device.headers.getSetCookie()[0] ?? '').split(';')[0] ?? '';
+  await send(application, 'PUT', '/device/student', cookie, { studentId });
   return cookie;
 }
 

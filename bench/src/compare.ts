@@ -13,7 +13,7 @@ import {
   treatmentsPart,
 } from '@bright-sprout/core/comparison';
 import { fitCurve, unitDays } from '@bright-sprout/core/growth';
-import { addDays, calendarDay, chanceFrom } from '@bright-sprout/core/shared';
+import { addDays, calendarDay, randomGenerator } from '@bright-sprout/core/shared';
 import { ROOT } from '@bright-sprout/scripts';
 import { median } from './timing.ts';
 
@@ -54,7 +54,7 @@ function design(): Design {
       id: `u${at}`,
       number: at + 1,
       treatmentId: GROUPS[at % 3] as string,
-      sowedOn: SOWN,
+      sownOn: SOWN,
       block: `row ${1 + Math.floor(at / 3)}`,
       team: ['Newt', 'Heron'][at % 2] as string,
       seedsSown: 1,
@@ -63,7 +63,7 @@ function design(): Design {
 }
 
 function readingsOf({ units }: Design, seed: number): ObservedFact[] {
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   return units.flatMap((unit, at) => {
     const end = 80 + 12 * (at % 3) + 6 * chance.normal();
     return AGES.map((age): ObservedFact => {
@@ -94,7 +94,7 @@ function wholeCompare(plan: Design, readings: readonly ObservedFact[]): void {
   });
   const histories = unitDays(readings);
   treatmentsPart(comparison, plan, new Map(units.map((unit) => [unit.id, true])), 'II');
-  growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sowedOn])), null);
+  growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sownOn])), null);
   emergencePart(comparison, plan, units, { histories, counts: null, packetRate: 0.9, isLength: true });
   teamsPart(comparison, plan, readings);
 }
@@ -116,7 +116,7 @@ export function computation(): ComputationBench {
 }
 
 function seriesOf(seed: number) {
-  const chance = chanceFrom(seed + 1);
+  const chance = randomGenerator(seed + 1);
   const [end, rate, middle] = [
     60 + 60 * chance.uniform(),
     0.25 + 0.2 * chance.uniform(),

@@ -29,7 +29,7 @@ async function addExperiments(connection: mysql.Connection, experiments: number)
     SELECT UUID(), id, s.seq - 1, 'A', CONCAT('T', s.seq), 0 FROM fresh, seq_1_to_2 s`);
   await run("INSERT INTO variable SELECT UUID(), id, 0, 'height', 'length', 'cm', 0.5 FROM fresh");
   await run(`INSERT INTO unit
-    (id, experiment_id, number, container_id, place_row, place_column, treatment_id, replicate, sowed_on)
+    (id, experiment_id, number, container_id, place_row, place_column, treatment_id, replicate, sown_on)
     SELECT UUID(), f.id, s.seq, c.id, 1 + (s.seq - 1) DIV 5, 1 + (s.seq - 1) MOD 5, t.id, 1 + (s.seq - 1) DIV 2, '2025-01-06'
     FROM fresh f JOIN seq_1_to_${UNITS} s JOIN container c ON c.experiment_id = f.id
     JOIN treatment t ON t.experiment_id = f.id AND t.position = s.seq MOD 2`);

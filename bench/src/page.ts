@@ -8,21 +8,21 @@ const ROUNDS = 5;
 /** First load of the interface. */
 export interface FirstLoad {
   /** JavaScript fetched until the e-mail can be typed, gzipped, in bytes. */
-  readonly doorBytes: number;
+  readonly deviceBytes: number;
   /** JavaScript fetched from there to a pot that can be read, with the stages fetched ahead. */
   readonly recordBytes: number;
   /** Milliseconds from opening the address until the e-mail is typed. */
-  readonly doorMs: readonly number[];
-  /** Milliseconds from the sign-in button to a shelf that can be used. */
-  readonly shelfMs: readonly number[];
+  readonly deviceMs: readonly number[];
+  /** Milliseconds from the sign-in button to a list of experiments that can be used. */
+  readonly experimentsMs: readonly number[];
 }
 
 /** Loads the interface in a browser with the processor slowed down, without any cache. */
 export async function firstLoad(application: TemporaryApplication): Promise<FirstLoad> {
   const browser = await chromium.launch(BROWSER_LAUNCH);
-  const doorMs: number[] = [];
-  const shelfMs: number[] = [];
-  let [doorBytes, recordBytes] = [0, 0];
+  const deviceMs: number[] = [];
+  const experimentsMs: number[] = [];
+  let [deviceBytes, recordBytes] = [0, 0];
   try {
     for (let round = 0; round < ROUNDS; round += 1) {
       const page = await browser.newPage();
@@ -36,14 +36,14 @@ export async function firstLoad(application: TemporaryApplication): Promise<Firs
       const opened = performance.now();
       await page.goto(application.address);
       await page.getByLabel('E-mail').fill(DEMO_EMAIL);
-      doorMs.push(performance.now() - opened);
-      doorBytes = await sum(scripts);
+      deviceMs.push(performance.now() - opened);
+      deviceBytes = await sum(scripts);
       await page.getByLabel('Password').fill(application.password);
       const signedIn = performance.now();
       await page.getByRole('button', { name: 'Sign in' }).click();
       const link = page.getByRole('link', { name: 'Does seaweed' });
       await link.waitFor();
-      shelfMs.push(performance.now() - signedIn);
+      experimentsMs.push(performance.now() - signedIn);
       await link.click();
       await page
         .getByRole('navigation', { name: 'Stages' })
@@ -56,7 +56,7 @@ export async function firstLoad(application: TemporaryApplication): Promise<Firs
   } finally {
     await browser.close();
   }
-  return { doorBytes, recordBytes, doorMs, shelfMs };
+  return { deviceBytes, recordBytes, deviceMs, experimentsMs };
 }
 
 async function sum(sizes: readonly Promise<number>[]): Promise<number> {

@@ -1,4 +1,4 @@
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { BROWSER_LAUNCH, DEMO_EMAIL, type TemporaryApplication } from '@bright-sprout/scripts';
 import { chromium } from '@playwright/test';

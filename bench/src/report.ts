@@ -40,10 +40,10 @@ First load in Chromium, processor slowed down 4 times, no cache, JavaScript gzip
 
 | | |
 |---|---|
-| JavaScript until the sign-in can be used | ${kilobytes(load.doorBytes)} |
+| JavaScript until the sign-in can be used | ${kilobytes(load.deviceBytes)} |
 | JavaScript from there to a pot that can be read, all stages fetched ahead, charts not needed | ${kilobytes(load.recordBytes)} |
-| address to a usable sign-in | ${median(load.doorMs).toFixed(0)} ms |
-| sign-in to a usable shelf | ${median(load.shelfMs).toFixed(0)} ms |
+| address to a usable sign-in | ${median(load.deviceMs).toFixed(0)} ms |
+| sign-in to a usable shelf | ${median(load.experimentsMs).toFixed(0)} ms |
 
 Rehearsal in the worker of a page, Chromium at full speed: ${rehearsed.classes} classes of a plan of ${rehearsed.units} units and ${rehearsed.days} days, each grown, read every day and compared.
 

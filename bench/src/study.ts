@@ -40,7 +40,7 @@ export async function makeRuns(
     SELECT UUID(), id, s.seq - 1, 'A', CONCAT('T', s.seq), s.seq = 1 FROM fresh, seq_1_to_2 s`);
   await run("INSERT INTO variable SELECT UUID(), id, 0, 'height', 'length', 'mm', 1 FROM fresh");
   await run(`INSERT INTO unit
-    (id, experiment_id, number, container_id, place_row, place_column, treatment_id, replicate, sowed_on)
+    (id, experiment_id, number, container_id, place_row, place_column, treatment_id, replicate, sown_on)
     SELECT UUID(), f.id, s.seq, c.id, 1 + (s.seq - 1) DIV 20, 1 + (s.seq - 1) MOD 20, t.id, 1 + (s.seq - 1) DIV 2, '2025-01-06'
     FROM fresh f JOIN seq_1_to_${units} s JOIN container c ON c.experiment_id = f.id
     JOIN treatment t ON t.experiment_id = f.id AND t.position = s.seq MOD 2`);

@@ -19,9 +19,9 @@ export async function tabletStream(
   const closing = new AbortController();
   const get = (path: string): Promise<Response> =>
     fetch(`${application.address}/api${path}`, { headers: { Cookie: cookie }, signal: closing.signal });
-  const answer = await get('/door/changes');
+  const answer = await get('/device/changes');
   if (!answer.ok || !answer.body) throw new Error(`the stream answered ${answer.status}`);
-  void listen(answer.body, heard, () => get('/door/pots').then((pots) => pots.arrayBuffer())).catch(
+  void listen(answer.body, heard, () => get('/device/pots').then((pots) => pots.arrayBuffer())).catch(
     () => undefined,
   );
   return () => closing.abort();

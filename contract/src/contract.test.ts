@@ -1,9 +1,9 @@
 import { INVESTIGATION_KINDS, startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
-import { PlanRequest } from './plan/index.ts';
-import { RegisterRequest } from './people/index.ts';
-import { ReadingRequest } from './record/index.ts';
+import { PlanRequest } from './plans/index.ts';
+import { RegisterRequest } from './accounts/index.ts';
+import { ReadingRequest } from './readings/index.ts';
 import { ROUTES } from './routes/index.ts';
 import { check, fillPath, type Route } from './shared/index.ts';
 

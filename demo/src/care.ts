@@ -1,4 +1,4 @@
-import { addDays, type CalendarDay, chanceFrom, daysFromTo, weekday } from '@bright-sprout/core/shared';
+import { addDays, type CalendarDay, randomGenerator, daysFromTo, weekday } from '@bright-sprout/core/shared';
 import { roomAt, type RoomSample } from '@bright-sprout/core/simulate';
 
 /** Something done to all pots of the growing experiment. */
@@ -6,7 +6,7 @@ export interface DemoCare {
   readonly happenedOn: CalendarDay;
   readonly kind: 'watered' | 'turned' | 'note';
   readonly amount: number | null;
-  readonly words: string;
+  readonly note: string;
   readonly observer: string;
 }
 
@@ -29,7 +29,7 @@ export function demoCare(sowOn: CalendarDay, today: CalendarDay): DemoCare[] {
       happenedOn: day,
       kind: 'watered',
       amount: 15,
-      words: '',
+      note: '',
       observer: 'Team Heron',
     }));
   const turns = days
@@ -38,22 +38,22 @@ export function demoCare(sowOn: CalendarDay, today: CalendarDay): DemoCare[] {
       happenedOn: day,
       kind: 'turned',
       amount: null,
-      words: 'a quarter turn',
+      note: 'a quarter turn',
       observer: 'Team Otter',
     }));
   const trip: DemoCare = {
     happenedOn: addDays(sowOn, 19),
     kind: 'note',
     amount: null,
-    words: 'The class was away, and nobody read.',
+    note: 'The class was away, and nobody read.',
     observer: 'Ms Tansy Holloway',
   };
   return [...waterings, ...turns, trip].filter((event) => event.happenedOn < today);
 }
 
-/** What the logger on the sill measured from sowing to yesterday evening. */
+/** What the logger on the layout measured from sowing to yesterday evening. */
 export function demoSamples(sowOn: CalendarDay, today: CalendarDay): DemoSample[] {
-  const chance = chanceFrom(LOGGER_SEED);
+  const chance = randomGenerator(LOGGER_SEED);
   return daysFromTo(sowOn, addDays(today, -1)).flatMap((day, index) =>
     Array.from({ length: 24 / HOURS_BETWEEN }, (_, step) => step * HOURS_BETWEEN).flatMap((hour) =>
       roomAt(index * 24 + hour, chance).map((sample) => ({

@@ -8,7 +8,7 @@ import {
   treatmentsOf,
   usualContainer,
 } from '@bright-sprout/core/design';
-import type { ExchangedReading } from '@bright-sprout/core/exchange';
+import type { ExchangedReading } from '@bright-sprout/core/imports';
 import { type CalendarDay, type LengthScale, markText } from '@bright-sprout/core/shared';
 import { growExperiment, type GrowthSetting, NO_EFFECT } from '@bright-sprout/core/simulate';
 import { classDayAfter, classDays, classDaysBefore, type DemoExperiment } from './experiments.ts';
@@ -79,7 +79,7 @@ export function crossed(today: CalendarDay): DemoExperiment {
         ...unit,
         block: `row ${unit.block}`,
         team: teamOf(unit.number),
-        sowedOn: plan.sowOn,
+        sownOn: plan.sowOn,
         seedsSown: 1,
       })),
       variables: [

@@ -9,12 +9,12 @@ import {
   STARTING_CROPS,
   usualContainer,
 } from '@bright-sprout/core/design';
-import type { ExchangedExperiment, ExchangedReading } from '@bright-sprout/core/exchange';
-import { classDayFrom, type ExperimentStatus, isClassDay, SCHOOL_DAYS } from '@bright-sprout/core/schedule';
+import type { ExchangedExperiment, ExchangedReading } from '@bright-sprout/core/imports';
+import { classDayFrom, type ExperimentStatus, isClassDay, SCHOOL_DAYS } from '@bright-sprout/core/calendar';
 import {
   addDays,
   type CalendarDay,
-  chanceFrom,
+  randomGenerator,
   daysFromTo,
   type LengthScale,
   markText,
@@ -23,7 +23,7 @@ import {
   classroomFrom,
   growExperiment,
   type GrowthSetting,
-  sillPlaceOf,
+  layoutPlaceOf,
   type TreatmentEffect,
 } from '@bright-sprout/core/simulate';
 import { DEMO_TEAMS } from './school.ts';
@@ -85,7 +85,7 @@ function said(level: DemoPlan['levels'][number]): Partial<PlanLevel> & { name: s
 }
 
 /** An experiment without readings, laid out by its seed. */
-export function plannedExperiment(plan: DemoPlan, sowedOn: CalendarDay | null): ExchangedExperiment {
+export function plannedExperiment(plan: DemoPlan, sownOn: CalendarDay | null): ExchangedExperiment {
   const whole = wholePlan(plan);
   return {
     question: plan.question,
@@ -99,7 +99,7 @@ export function plannedExperiment(plan: DemoPlan, sowedOn: CalendarDay | null): 
       ...unit,
       block: '',
       team: teamOf(unit.number),
-      sowedOn,
+      sownOn,
       seedsSown: plan.seedsPerUnit,
     })),
     variables: [{ name: 'height', kind: 'length', ...plan.scale }],
@@ -118,10 +118,10 @@ export function grownExperiment(
   leaveUnread: readonly number[],
 ): ExchangedExperiment {
   const planned = plannedExperiment(plan, plan.sowOn);
-  const room = classroomFrom(chanceFrom(plan.seed), plan.scale);
+  const room = classroomFrom(randomGenerator(plan.seed), plan.scale);
   const units = planned.units.map((unit) => {
     const { effect } = plan.levels[unit.treatment] as DemoPlan['levels'][number];
-    const place = sillPlaceOf(unit, planned.containers[unit.container]);
+    const place = layoutPlaceOf(unit, planned.containers[unit.container]);
     return {
       number: unit.number,
       seeds: plan.seedsPerUnit,

@@ -192,7 +192,7 @@ function seaweed(amount: number): Dose {
   return { material: 'seaweed feed', amount, unit: 'mL' };
 }
 
-/** The packets in the drawer of the made-up school. */
+/** The packets in the inventory of the made-up school. */
 export function demoSeedLots(today: CalendarDay): Omit<SeedLot, 'id'>[] {
   return [
     {

@@ -10,7 +10,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   browser,
 }) => {
   const { code, experimentId } = await makeSchool(page, {
-    sowedOn: null,
+    sownOn: null,
     plan: { replicates: 2, alsoRead: ['leaves'] },
   });
   const origin = new URL(page.url()).origin;

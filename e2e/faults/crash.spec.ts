@@ -33,7 +33,7 @@ interface Reading {
 async function prepare(): Promise<{ path: string; readings: Reading[] }> {
   const path = `/experiments/${uuid()}`;
   const experiment = await (await send('PUT', path, { question: 'Will it last?', cropId: 'oat' })).json();
-  await send('PUT', `${path}/sowing`, { sowedOn: dayFromToday(-3) });
+  await send('PUT', `${path}/sowing`, { sownOn: dayFromToday(-3) });
   const readings = Array.from({ length: SAVES }, (_, index) => ({
     id: uuid(),
     body: {

@@ -40,20 +40,20 @@ test('sixty students who save twenty readings each lose none and double none', a
   const students = Array.from({ length: STUDENTS }, (_, index) => ({
     id: uuid(),
     displayName: `S${index}`,
-    tile: 'snail',
+    avatar: 'snail',
     teamId: null,
   }));
   await teacher('PUT', `/classes/${classId}/roster`, { teams: [], students });
   const path = `/experiments/${uuid()}`;
   const experiment = await (await teacher('PUT', path, { question: 'All at once?', cropId: 'oat' })).json();
   await teacher('PUT', `${path}/class`, { classId, units: [] });
-  await teacher('PUT', `${path}/sowing`, { sowedOn: dayFromToday(-3) });
+  await teacher('PUT', `${path}/sowing`, { sownOn: dayFromToday(-3) });
 
   const devices = await Promise.all(
     students.map(async ({ id }) => {
       const device = browserOf();
-      await device('POST', '/door', { code });
-      expect((await device('PUT', '/door/student', { studentId: id })).status).toBe(200);
+      await device('POST', '/device', { code });
+      expect((await device('PUT', '/device/student', { studentId: id })).status).toBe(200);
       return device;
     }),
   );
@@ -63,7 +63,7 @@ test('sixty students who save twenty readings each lose none and double none', a
     devices.map(async (device, index) => {
       for (let turn = 0; turn < READINGS; turn += 1) {
         const id = uuid();
-        const answer = await device('PUT', `/door/readings/${id}`, {
+        const answer = await device('PUT', `/device/readings/${id}`, {
           unitId: experiment.units[(index + turn) % experiment.units.length].id,
           variableId: experiment.variables[0].id,
           observedOn: dayFromToday(0),

@@ -23,7 +23,7 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await page.getByLabel('Pots of each treatment').fill('4');
   await expect(page.getByText('12 places for 12 pots.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await expect(page.locator('.sill .pot')).toHaveCount(12);
+  await expect(page.locator('.layout .pot')).toHaveCount(12);
   await expect(page.getByRole('list', { name: 'Treatments' }).getByText('Fizzy')).toBeVisible();
 
   await openStage(page, 'Record');

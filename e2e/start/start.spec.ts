@@ -75,7 +75,7 @@ test('a second start, a taken port and wrong words end with what to do', async (
     [[], { BRIGHT_SPROUT_DATA: other }, `PORT=${port + 1} npm start`],
     [['--fresh'], {}, 'npm start -- --fresh --yes'],
     [['--frish'], {}, '"--frish" is not known'],
-    [[], { PORT: 'door' }, 'give a number from 1 to 65535'],
+    [[], { PORT: 'device' }, 'give a number from 1 to 65535'],
   ] as [string[], Record<string, string>, string][]) {
     const attempt = start(args, env);
     expect(await ended(attempt.child)).toBe(1);

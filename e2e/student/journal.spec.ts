@@ -59,9 +59,9 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await expect(page.getByRole('img', { name: /^Drawing by <script>/ })).toBeVisible();
   await expect(page.getByText('The shoot')).toBeVisible();
   const [photo] = await (await page.request.get(`${origin}/api/experiments/${experimentId}/journal`)).json();
-  expect((await tablet.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(200);
+  expect((await tablet.request.get(`${origin}/api/device/journal/${photo.id}/picture`)).status()).toBe(200);
   const stranger = await otherContext(browser);
-  expect((await stranger.request.get(`${origin}/api/door/journal/${photo.id}/picture`)).status()).toBe(401);
+  expect((await stranger.request.get(`${origin}/api/device/journal/${photo.id}/picture`)).status()).toBe(401);
   await stranger.close();
   page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove' }).last().click();

@@ -19,7 +19,7 @@ async function prepare(page: Page): Promise<Prepared> {
   const students = ['Ada', 'Ben', '<b>Cy</b>'].map((displayName, index) => ({
     id: randomUUID(),
     displayName,
-    tile: ['snail', 'fish', 'bug'][index],
+    avatar: ['snail', 'fish', 'bug'][index],
     teamId: teams[index % 2]!.id,
   }));
   const days = { meetingDays: [1, 2, 3, 4, 5, 6, 7], holidays: [] };
@@ -40,7 +40,7 @@ async function prepare(page: Page): Promise<Prepared> {
     teamId: teams[index < 3 ? 0 : 1]!.id,
   }));
   await put(`/experiments/${experimentId}/class`, { classId, units });
-  await put(`/experiments/${experimentId}/sowing`, { sowedOn: dayFromToday(-7) });
+  await put(`/experiments/${experimentId}/sowing`, { sownOn: dayFromToday(-7) });
   return { code, experimentId };
 }
 

@@ -12,7 +12,7 @@ export interface School {
 /** What is different from one team of one student with oats sown a week ago. */
 export interface SchoolWishes {
   readonly names?: readonly string[];
-  readonly sowedOn?: string | null;
+  readonly sownOn?: string | null;
   readonly asksPin?: boolean;
   readonly pin?: string;
   /** Changes of the plan. */
@@ -21,7 +21,7 @@ export interface SchoolWishes {
 
 /** Makes a class of one team that runs an experiment of the signed-in teacher. */
 export async function makeSchool(page: Page, wishes: SchoolWishes = {}): Promise<School> {
-  const { names = ['Ada'], sowedOn = dayFromToday(-7), asksPin = false, pin = null } = wishes;
+  const { names = ['Ada'], sownOn = dayFromToday(-7), asksPin = false, pin = null } = wishes;
   const put = async (path: string, data: object) => {
     const answer = await page.request.put(`${new URL(page.url()).origin}/api${path}`, { data });
     expect([path, answer.status()]).toEqual([path, 200]);
@@ -34,7 +34,7 @@ export async function makeSchool(page: Page, wishes: SchoolWishes = {}): Promise
   const students = names.map((displayName) => ({
     id: randomUUID(),
     displayName,
-    tile: 'snail',
+    avatar: 'snail',
     teamId,
     pin,
   }));
@@ -43,12 +43,12 @@ export async function makeSchool(page: Page, wishes: SchoolWishes = {}): Promise
     question: 'Do oats mind the dark?',
     cropId: 'oat',
   });
-  const dates = { sowOn: sowedOn ?? dayFromToday(-3), lessonOn: dayFromToday(20) };
+  const dates = { sowOn: sownOn ?? dayFromToday(-3), lessonOn: dayFromToday(20) };
   const plan = { ...draft.plan, version: draft.version, ...dates, ...wishes.plan };
   const planned = await put(`/experiments/${experimentId}/plan`, plan);
   const units = planned.units.map(({ id }: { id: string }) => ({ unitId: id, teamId }));
   await put(`/experiments/${experimentId}/class`, { classId, units });
-  if (sowedOn !== null) await put(`/experiments/${experimentId}/sowing`, { sowedOn });
+  if (sownOn !== null) await put(`/experiments/${experimentId}/sowing`, { sownOn });
   return { code, classId, experimentId };
 }
 

@@ -13,9 +13,9 @@ import { DEMO_EMAIL } from '@bright-sprout/scripts';
 interface Tools {
   /** A page whose errors fail the test. */
   readonly app: Page;
-  /** The same, signed in as the demo teacher on the shelf. */
+  /** The same, signed in as the demo teacher among the experiments. */
   readonly demo: Page;
-  /** The same, signed in as a new teacher with an empty shelf. */
+  /** The same, signed in as a new teacher with no experiments yet. */
   readonly teacher: Page;
 }
 

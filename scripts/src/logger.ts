@@ -1,5 +1,5 @@
 import { parseArgs } from 'node:util';
-import { chanceFrom } from '@bright-sprout/core/shared';
+import { randomGenerator } from '@bright-sprout/core/shared';
 import { roomAt } from '@bright-sprout/core/simulate';
 
 const HOUR_MS = 3_600_000;
@@ -27,7 +27,7 @@ async function run(): Promise<void> {
     process.exitCode = 1;
     return;
   }
-  const chance = chanceFrom(1);
+  const chance = randomGenerator(1);
   const samplesAt = (time: number) =>
     roomAt((time % (300 * 24 * HOUR_MS)) / HOUR_MS, chance).map((sample) => ({
       ...sample,

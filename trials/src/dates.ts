@@ -20,7 +20,7 @@ const MOMENTS = [
 const SHORT: readonly string[] = ['a Saturday'];
 
 /** The tests that depend on the day most. */
-const SHORT_SPECS = ['compare/compare.spec', '--grep', 'the ribbon moves|size first'];
+const SHORT_SPECS = ['comparison/comparison.spec', '--grep', 'the ribbon moves|size first'];
 
 /**
  * Runs the browser tests as if it were another day: server, database and tests see it by faketime, pages by a clock of

@@ -19,7 +19,7 @@ const MAPPING = {
   words: [],
   zeros: { before: 'not_up', after: 'value' },
   dateOrder: 'dmy',
-  sowedOn: null,
+  sownOn: null,
   observedOn: '2026-01-05',
   control: '',
 };
@@ -116,7 +116,7 @@ function send(
         unitId: null,
         happenedOn: dayFromToday(0),
         kind: 'photo',
-        words: '',
+        note: '',
         picture: upload,
       });
   }

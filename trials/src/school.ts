@@ -46,7 +46,7 @@ export async function makeSchool(address: string, tablets: number): Promise<Scho
   const students = Array.from({ length: tablets }, (_, index) => ({
     id: uuid(),
     displayName: `S${index}`,
-    tile: 'snail',
+    avatar: 'snail',
     teamId: null,
   }));
   await teacher.must('PUT', `/classes/${classId}/roster`, { teams: [], students });
@@ -54,13 +54,13 @@ export async function makeSchool(address: string, tablets: number): Promise<Scho
   await teacher.must('PUT', path, { question: 'Will it last?', cropId: 'oat' });
   await teacher.must('PUT', `${path}/class`, { classId, units: [] });
   const experiment = await teacher.must<SownExperiment>('PUT', `${path}/sowing`, {
-    sowedOn: dayFromToday(-3),
+    sownOn: dayFromToday(-3),
   });
   const joined = await Promise.all(
     students.map(async ({ id }) => {
       const tablet = new Client(address);
-      await tablet.must('POST', '/door', { code });
-      await tablet.must('PUT', '/door/student', { studentId: id });
+      await tablet.must('POST', '/device', { code });
+      await tablet.must('PUT', '/device/student', { studentId: id });
       return tablet;
     }),
   );

@@ -70,7 +70,7 @@ export class CareRequest {
   /** Which plants went, into what, with what. */
   @Trimmed()
   @MaxLength(500, { message: 'Keep it under 500 characters.' })
-  words: string;
+  note: string;
 }
 
 /** A care event as it is kept. */

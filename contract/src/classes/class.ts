@@ -37,7 +37,7 @@ export class TeamPart {
   name: string;
 }
 
-/** A student: a display name and a picture tile, nothing else. */
+/** A student: a display name and a picture, nothing else. */
 export class StudentPart {
   @IsId()
   id: string;
@@ -48,7 +48,7 @@ export class StudentPart {
 
   /** Name of the picture. */
   @Matches(/^[a-z-]{1,20}$/, { message: 'Choose a picture.' })
-  tile: string;
+  avatar: string;
 
   @IsOptional()
   @IsId()

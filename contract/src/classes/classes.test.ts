@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { check, type WireClass } from '../shared/index.ts';
-import { GerminationTestPart, SeedLotRequest, TaskRequest } from '../plan/index.ts';
+import { GerminationTestPart, SeedLotRequest } from '../inventory/index.ts';
+import { TaskRequest } from '../plans/index.ts';
 import { JoinRequest } from '../student/index.ts';
 import { ClassRequest, MOST_STUDENTS, RosterRequest } from './index.ts';
 
@@ -12,7 +13,7 @@ const CLASS = {
   holidays: [{ name: 'Break', from: '2028-02-28', to: '2028-02-29' }],
 };
 const ID = '01a20970-c851-75ac-9b96-a433a9a00c6b';
-const STUDENT = { id: ID, displayName: 'Ada', tile: 'snail', teamId: null };
+const STUDENT = { id: ID, displayName: 'Ada', avatar: 'snail', teamId: null };
 
 function problemsOf<T extends object>(wire: WireClass<T>, value: object): string[] {
   const checked = check(wire, value);
@@ -45,8 +46,8 @@ describe('a roster on the wire', () => {
   test.each([
     [{ displayName: '  ' }, 'students.0.displayName: Give a display name of up to 40 characters.'],
     [{ displayName: 'x'.repeat(41) }, 'students.0.displayName: Give a display name of up to 40 characters.'],
-    [{ tile: '../../etc' }, 'students.0.tile: Choose a picture.'],
-    [{ tile: 'x'.repeat(21) }, 'students.0.tile: Choose a picture.'],
+    [{ avatar: '../../etc' }, 'students.0.avatar: Choose a picture.'],
+    [{ avatar: 'x'.repeat(21) }, 'students.0.avatar: Choose a picture.'],
   ])('%j is refused in words', (changes, problem) => {
     expect(problemsOf(RosterRequest, roster(changes))).toEqual([problem]);
   });

@@ -13,13 +13,13 @@ import {
 import { UploadPart } from '../uploads/index.ts';
 
 /** What an entry of the journal is. */
-export const ENTRY_KINDS = ['photo', 'drawing', 'words'] as const;
+export const ENTRY_KINDS = ['photo', 'drawing', 'note'] as const;
 export type EntryKind = (typeof ENTRY_KINDS)[number];
 
 /** The largest picture that is taken, in bytes; devices send far smaller ones. */
 export const MOST_PICTURE_BYTES = 2_000_000;
 
-/** A photo, a drawing or a sentence about a unit, or about the whole sill. */
+/** A photo, a drawing or a sentence about a unit, or about all pots. */
 export class EntryRequest {
   @IsOptional()
   @IsId()
@@ -33,7 +33,7 @@ export class EntryRequest {
 
   @Trimmed()
   @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
-  words: string;
+  note: string;
 
   /** The picture of a photo or drawing, sent before. */
   @NestedOrNull(() => UploadPart)
@@ -46,7 +46,7 @@ export interface EntryView {
   unitId: Id | null;
   happenedOn: Day;
   kind: EntryKind;
-  words: string;
+  note: string;
   hasPicture: boolean;
   observer: string;
   recordedAt: Instant;

@@ -1,4 +1,4 @@
-import type { ReadingView } from '../record/index.ts';
+import type { ReadingView } from '../readings/index.ts';
 import { route } from '../shared/index.ts';
 
 /** What a change can be of. */
@@ -37,7 +37,7 @@ export const liveRoutes = {
   }),
   classChanges: route({
     method: 'GET',
-    path: '/door/changes',
+    path: '/device/changes',
     summary: 'The same for the experiments of the class that this device joined',
     access: 'student',
     file: 'text/event-stream',

@@ -1,15 +1,17 @@
 import { careRoutes } from '../care/index.ts';
 import { classRoutes } from '../classes/index.ts';
-import { compareRoutes } from '../compare/index.ts';
-import { exchangeRoutes } from '../exchange/index.ts';
+import { comparisonRoutes } from '../comparison/index.ts';
+import { importRoutes } from '../imports/index.ts';
 import { journalRoutes } from '../journal/index.ts';
 import { liveRoutes } from '../live/index.ts';
-import { peopleRoutes } from '../people/index.ts';
-import { planRoutes } from '../plan/index.ts';
-import { recordRoutes } from '../record/index.ts';
+import { accountRoutes } from '../accounts/index.ts';
+import { inventoryRoutes } from '../inventory/index.ts';
+import { predictionRoutes } from '../predictions/index.ts';
+import { planRoutes } from '../plans/index.ts';
+import { readingRoutes } from '../readings/index.ts';
 import { type HealthView, type Route, json, route } from '../shared/index.ts';
-import { shelfRoutes } from '../shelf/index.ts';
-import { sowRoutes } from '../sow/index.ts';
+import { experimentRoutes } from '../experiments/index.ts';
+import { sowingRoutes } from '../sowing/index.ts';
 import { studentRoutes } from '../student/index.ts';
 import { uploadRoutes } from '../uploads/index.ts';
 
@@ -27,17 +29,19 @@ export const healthRoutes = {
 /** Every operation of the API under its name. */
 export const ROUTES = {
   ...healthRoutes,
-  ...peopleRoutes,
+  ...accountRoutes,
   ...classRoutes,
   ...uploadRoutes,
+  ...inventoryRoutes,
   ...planRoutes,
-  ...sowRoutes,
-  ...recordRoutes,
+  ...sowingRoutes,
+  ...readingRoutes,
   ...careRoutes,
   ...journalRoutes,
   ...studentRoutes,
   ...liveRoutes,
-  ...compareRoutes,
-  ...exchangeRoutes,
-  ...shelfRoutes,
+  ...comparisonRoutes,
+  ...predictionRoutes,
+  ...importRoutes,
+  ...experimentRoutes,
 } as const satisfies Record<string, Route>;

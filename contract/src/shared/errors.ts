@@ -7,7 +7,7 @@ export const ERROR_STATUS = {
   not_joined: 401,
   wrong_sign_in: 401,
   wrong_code: 404,
-  no_tile: 409,
+  no_student: 409,
   wrong_pin: 403,
   day_closed: 409,
   not_a_picture: 422,

@@ -6,10 +6,10 @@ import { IsOptional, Length, Matches } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
 import { CareRequest, type CareView } from '../care/index.ts';
 import { EntryRequest, type EntryView } from '../journal/index.ts';
-import type { VariableView } from '../plan/index.ts';
-import { ReadingRequest, type ReadingView } from '../record/index.ts';
+import type { VariableView } from '../plans/index.ts';
+import { ReadingRequest, type ReadingView } from '../readings/index.ts';
 import { IsId, IsInstant, NestedOrNull, json, route, Trimmed, type Day, type Id } from '../shared/index.ts';
-import { TickRequest, type TickView } from '../sow/index.ts';
+import { TickRequest, type TickView } from '../sowing/index.ts';
 import { MOST_PART_BYTES } from '../uploads/index.ts';
 import { PracticeRequest, type PracticeView, type StudentSowingView } from './work.ts';
 
@@ -22,8 +22,8 @@ export class JoinRequest {
   code: string;
 }
 
-/** A tile was chosen. */
-export class TileRequest {
+/** A picture was chosen. */
+export class ChosenStudentRequest {
   @IsId()
   studentId: string;
 
@@ -35,7 +35,7 @@ export class TileRequest {
 
 /** Who made something on a shared device, and when by the clock of that device, which may be wrong. */
 export class MadeOnDevicePart {
-  /** Who chose a tile on this device; not always the one who is at it when the network is back. */
+  /** Who chose a picture on this device; not always the one who is at it when the network is back. */
   @IsId()
   studentId: string;
 
@@ -77,7 +77,7 @@ export class StudentTickRequest extends TickRequest {
 }
 
 /** A class as a device that joined it sees it. */
-export interface DoorView {
+export interface DeviceView {
   classId: Id;
   className: string;
   readingLevel: ReadingLevel;
@@ -85,7 +85,7 @@ export interface DoorView {
   students: StudentPart[];
   /** True when each student types a PIN. */
   asksPin: boolean;
-  /** Who chose a tile on this device. */
+  /** Who chose a picture on this device. */
   studentId: Id | null;
 }
 
@@ -128,7 +128,7 @@ export interface StudentPotView {
   last: LastReadingView | null;
   /** Read of this pot as well. */
   others: OtherReadView[];
-  sowedOn: Day | null;
+  sownOn: Day | null;
   crop: CropGrowthView | null;
   /** How far a reading of this class usually is from the truth; `null` when nobody knows. */
   readingErrorMm: number | null;
@@ -140,48 +140,48 @@ export interface StudentPotView {
   isReadToday: boolean;
 }
 
-/** The door of a class, and what a student does behind it. */
+/** A device of a class, and what a student does on it. */
 export const studentRoutes = {
   join: route({
     method: 'POST',
-    path: '/door',
+    path: '/device',
     summary: 'Join a class by its code on this device',
     access: 'anyone',
     body: JoinRequest,
-    answer: json<DoorView>(),
+    answer: json<DeviceView>(),
     maxBytes: 1_024,
   }),
-  door: route({
+  device: route({
     method: 'GET',
-    path: '/door',
+    path: '/device',
     summary: 'The class that this device joined',
     access: 'student',
-    answer: json<DoorView>(),
+    answer: json<DeviceView>(),
   }),
-  chooseTile: route({
+  chooseStudent: route({
     method: 'PUT',
-    path: '/door/student',
+    path: '/device/student',
     summary: 'Say who is at this device',
     access: 'student',
-    body: TileRequest,
-    answer: json<DoorView>(),
+    body: ChosenStudentRequest,
+    answer: json<DeviceView>(),
   }),
   leave: route({
     method: 'DELETE',
-    path: '/door',
+    path: '/device',
     summary: 'Leave the class on this device',
     access: 'student',
   }),
   pots: route({
     method: 'GET',
-    path: '/door/pots',
+    path: '/device/pots',
     summary: 'The pots of the student’s team today',
     access: 'student',
     answer: json<StudentPotView[]>(),
   }),
   keepPot: route({
     method: 'PUT',
-    path: '/door/readings/:readingId',
+    path: '/device/readings/:readingId',
     summary: 'Keep a student’s reading of today under an id made on the device',
     access: 'student',
     body: StudentReadingRequest,
@@ -189,14 +189,14 @@ export const studentRoutes = {
   }),
   sowing: route({
     method: 'GET',
-    path: '/door/sowing',
+    path: '/device/sowing',
     summary: 'What the student’s team sows now',
     access: 'student',
     answer: json<StudentSowingView[]>(),
   }),
   tickPot: route({
     method: 'PUT',
-    path: '/door/sowing/ticks',
+    path: '/device/sowing/ticks',
     summary: 'Tick an item of the sowing of the team’s own pots',
     access: 'student',
     body: StudentTickRequest,
@@ -204,7 +204,7 @@ export const studentRoutes = {
   }),
   keepOwnCare: route({
     method: 'PUT',
-    path: '/door/care/:careId',
+    path: '/device/care/:careId',
     summary: 'Note care of the team’s own pots under an id made on the device',
     access: 'student',
     body: StudentCareRequest,
@@ -212,14 +212,14 @@ export const studentRoutes = {
   }),
   potJournal: route({
     method: 'GET',
-    path: '/door/units/:unitId/journal',
+    path: '/device/units/:unitId/journal',
     summary: 'The journal of a pot of the class',
     access: 'student',
     answer: json<EntryView[]>(),
   }),
   keepOwnEntry: route({
     method: 'PUT',
-    path: '/door/journal/:entryId',
+    path: '/device/journal/:entryId',
     summary: 'Keep a photo, drawing or sentence under an id made on the device',
     access: 'student',
     body: StudentEntryRequest,
@@ -227,7 +227,7 @@ export const studentRoutes = {
   }),
   keepOwnPart: route({
     method: 'PUT',
-    path: '/door/uploads/:newUploadId/parts/:offsetKey',
+    path: '/device/uploads/:newUploadId/parts/:offsetKey',
     summary: 'Keep a part of a picture, by the place of its first byte; sent twice it is stored once',
     access: 'student',
     takesBytes: true,
@@ -235,14 +235,14 @@ export const studentRoutes = {
   }),
   classPicture: route({
     method: 'GET',
-    path: '/door/journal/:entryId/picture',
+    path: '/device/journal/:entryId/picture',
     summary: 'A picture of the own class',
     access: 'student',
     file: 'image/jpeg',
   }),
   keepPractice: route({
     method: 'PUT',
-    path: '/door/practice/:practiceId',
+    path: '/device/practice/:practiceId',
     summary: 'Keep a reading of a drawn ruler',
     access: 'student',
     body: PracticeRequest,

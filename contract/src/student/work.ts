@@ -3,7 +3,7 @@ import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
 import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator';
 
-import type { SowingItem } from '../sow/index.ts';
+import type { SowingItem } from '../sowing/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { PLAIN_LEVEL, type Plan, shareInPot, startPlan, STARTING_CROPS } from '../design/index.ts';
-import { calendarDay, type Chance, chanceFrom } from '../shared/index.ts';
+import { calendarDay, type RandomGenerator, randomGenerator } from '../shared/index.ts';
 import {
   depthBy,
   depthChoices,
@@ -68,9 +68,9 @@ describe('seeds', () => {
   });
 
   test('the chance is what classes find whose pots have their own luck, and whose rate was only tested', () => {
-    const chance = chanceFrom(7);
+    const chance = randomGenerator(7);
     const tries = 6000;
-    const [classes, spread] = [{ all: 0, thinned: 0 }, chanceFrom(11)];
+    const [classes, spread] = [{ all: 0, thinned: 0 }, randomGenerator(11)];
     const [a, b] = [18, 12];
     for (let index = 0; index < tries; index += 1) {
       const rate = betaDraw(a, b, spread);
@@ -119,7 +119,7 @@ describe('seeds', () => {
 });
 
 /** A draw from Beta(a, b) of whole numbers: the a-th smallest of a + b − 1 uniform ones. */
-function betaDraw(a: number, b: number, chance: Chance): number {
+function betaDraw(a: number, b: number, chance: RandomGenerator): number {
   const draws = Array.from({ length: a + b - 1 }, () => chance.uniform());
   return draws.sort((x, y) => x - y)[a - 1] as number;
 }

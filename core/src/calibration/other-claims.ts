@@ -7,7 +7,13 @@ import {
 } from '../comparison/index.ts';
 import { shareInPot } from '../design/index.ts';
 import { type ReadingFact, unitDays } from '../growth/index.ts';
-import { addDays, calendarDay, type Chance, chanceFrom, type Outcome } from '../shared/index.ts';
+import {
+  addDays,
+  calendarDay,
+  type RandomGenerator,
+  randomGenerator,
+  type Outcome,
+} from '../shared/index.ts';
 import { ALPHA, kaplanMeier, proportionDifference, sharedShare, wilson } from '../statistics/index.ts';
 import { isTold, type Rate } from './calibrate.ts';
 import { designOf, type Situation } from './simulated-class.ts';
@@ -46,11 +52,11 @@ export const SHOWN_INTERVALS: readonly OtherClaim[] = [
   ...[12, 30].map((pots) => claim(`day by which half of ${pots} pots are up`, medianHeld(pots))),
 ];
 
-function claim(name: string, holds: (chance: Chance) => boolean | undefined): OtherClaim {
+function claim(name: string, holds: (chance: RandomGenerator) => boolean | undefined): OtherClaim {
   return {
     name,
     rate: (classes, seed) => {
-      const chance = chanceFrom(seed);
+      const chance = randomGenerator(seed);
       const found = Array.from({ length: classes }, () => holds(chance)).filter((one) => one !== undefined);
       return { count: found.filter(Boolean).length, of: found.length };
     },
@@ -60,10 +66,10 @@ function claim(name: string, holds: (chance: Chance) => boolean | undefined): Ot
 const isIn = (interval: Outcome<{ readonly low: number; readonly high: number }>, truth: number) =>
   interval.defined ? interval.value.low <= truth && truth <= interval.value.high : undefined;
 
-const heightOf = (chance: Chance, mean = 100): number =>
+const heightOf = (chance: RandomGenerator, mean = 100): number =>
   mean * Math.exp(SIGMA * chance.normal() - SIGMA ** 2 / 2);
 
-function seedsUp(seeds: number, share: number, chance: Chance): number {
+function seedsUp(seeds: number, share: number, chance: RandomGenerator): number {
   const own = shareInPot(share, chance.normal());
   return Array.from({ length: seeds }, () => chance.happens(own)).filter(Boolean).length;
 }
@@ -71,18 +77,18 @@ function seedsUp(seeds: number, share: number, chance: Chance): number {
 /** Units of a design with their groups, and the comparison of its readings on the day. */
 function compared(situation: Situation, readings: readonly ReadingFact[]) {
   const design = designOf(situation);
-  const units = design.units.map(({ id, number, treatmentId, sowedOn }) => ({
+  const units = design.units.map(({ id, number, treatmentId, sownOn }) => ({
     id,
     number,
     groupId: treatmentId,
-    sowedOn,
+    sownOn,
   }));
   const treatments = design.treatments.map(({ id, name, isControl }) => ({ id, name, isControl }));
   const comparison = compareTreatments({ treatments, units, readings, day: DAY, rule: 'only-up', design });
   return { design, units, comparison };
 }
 
-function countsDiffer(situation: Situation): (chance: Chance) => boolean {
+function countsDiffer(situation: Situation): (chance: RandomGenerator) => boolean {
   const { units } = designOf(situation);
   return (chance) =>
     isTold(
@@ -93,7 +99,7 @@ function countsDiffer(situation: Situation): (chance: Chance) => boolean {
     );
 }
 
-function upHistories(ids: readonly string[], share: number, chance: Chance): ReadingFact[] {
+function upHistories(ids: readonly string[], share: number, chance: RandomGenerator): ReadingFact[] {
   return ids.flatMap((unitId) => {
     const upAt = chance.happens(share) ? 6 * Math.exp(0.25 * chance.normal()) : Infinity;
     return Array.from({ length: 20 }, (_, age): ReadingFact => ({
@@ -105,7 +111,7 @@ function upHistories(ids: readonly string[], share: number, chance: Chance): Rea
   });
 }
 
-function speedDiffers(situation: Situation): (chance: Chance) => boolean | undefined {
+function speedDiffers(situation: Situation): (chance: RandomGenerator) => boolean | undefined {
   return (chance) => {
     const { design, units, comparison } = compared(situation, []);
     const histories = unitDays(
@@ -125,7 +131,11 @@ function speedDiffers(situation: Situation): (chance: Chance) => boolean | undef
   };
 }
 
-function unlikePacket(pots: number, seeds: number, rate: number): (chance: Chance) => boolean | undefined {
+function unlikePacket(
+  pots: number,
+  seeds: number,
+  rate: number,
+): (chance: RandomGenerator) => boolean | undefined {
   return (chance) => {
     const { design, units, comparison } = compared({ levels: [1], pots }, []);
     const sown = { ...design, units: design.units.map((unit) => ({ ...unit, seedsSown: seeds })) };
@@ -144,7 +154,7 @@ function unlikePacket(pots: number, seeds: number, rate: number): (chance: Chanc
   };
 }
 
-function classesDiffer(groups: number, classes: number, pots: number): (chance: Chance) => boolean {
+function classesDiffer(groups: number, classes: number, pots: number): (chance: RandomGenerator) => boolean {
   const situation: Situation = { levels: [groups], pots };
   const { units, treatments } = designOf(situation);
   return (chance) => {
@@ -169,7 +179,7 @@ function classesDiffer(groups: number, classes: number, pots: number): (chance: 
   };
 }
 
-function meanHeld(pots: number): (chance: Chance) => boolean | undefined {
+function meanHeld(pots: number): (chance: RandomGenerator) => boolean | undefined {
   const situation: Situation = { levels: [2], pots };
   const { units } = designOf(situation);
   return (chance) => {
@@ -184,7 +194,7 @@ function meanHeld(pots: number): (chance: Chance) => boolean | undefined {
   };
 }
 
-function endHeld(pots: number): (chance: Chance) => boolean | undefined {
+function endHeld(pots: number): (chance: RandomGenerator) => boolean | undefined {
   const situation: Situation = { levels: [2], pots };
   const { units } = designOf(situation);
   return (chance) => {
@@ -203,19 +213,19 @@ function endHeld(pots: number): (chance: Chance) => boolean | undefined {
   };
 }
 
-function shareHeld(seeds: number): (chance: Chance) => boolean | undefined {
+function shareHeld(seeds: number): (chance: RandomGenerator) => boolean | undefined {
   return (chance) =>
     isIn(wilson(Array.from({ length: seeds }, () => chance.happens(0.8)).filter(Boolean).length, seeds), 0.8);
 }
 
-function sharedHeld(pots: number): (chance: Chance) => boolean | undefined {
+function sharedHeld(pots: number): (chance: RandomGenerator) => boolean | undefined {
   return (chance) => {
     const units = Array.from({ length: pots }, () => ({ up: seedsUp(10, 0.8, chance), sown: 10 }));
     return isIn(sharedShare(units), 0.8);
   };
 }
 
-function shareDifferenceHeld(pots: number): (chance: Chance) => boolean | undefined {
+function shareDifferenceHeld(pots: number): (chance: RandomGenerator) => boolean | undefined {
   return (chance) => {
     const up = (share: number) => ({
       count: Array.from({ length: pots }, () => chance.happens(share)).filter(Boolean).length,
@@ -226,7 +236,7 @@ function shareDifferenceHeld(pots: number): (chance: Chance) => boolean | undefi
 }
 
 /** The truth is the first check by which half of many pots are up. */
-function medianHeld(pots: number): (chance: Chance) => boolean | undefined {
+function medianHeld(pots: number): (chance: RandomGenerator) => boolean | undefined {
   const truth = 6;
   return (chance) => {
     const waits = Array.from({ length: pots }, () => {

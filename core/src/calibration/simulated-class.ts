@@ -1,4 +1,4 @@
-import { calendarDay, chanceFrom, type Chance } from '../shared/index.ts';
+import { calendarDay, randomGenerator, type RandomGenerator } from '../shared/index.ts';
 import { compareTreatments, type Comparison, type Design } from '../comparison/index.ts';
 
 /** A design, and what is true of the plants in it. */
@@ -55,7 +55,7 @@ export function designOf({ levels, pots, hasBlocks = false, hasControl = true }:
         id: `u${at * pots + pot}`,
         number: at * pots + pot + 1,
         treatmentId: treatment.id,
-        sowedOn: SOWN,
+        sownOn: SOWN,
         block: hasBlocks ? String(pot) : '',
         team: '',
         seedsSown: 1,
@@ -71,13 +71,13 @@ export function* simulatedClasses(
   seed: number,
 ): Generator<Comparison> {
   const design = designOf(situation);
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   const groups = design.treatments.map(({ id, name, isControl }) => ({ id, name, isControl }));
-  const units = design.units.map(({ id, number, treatmentId, sowedOn }) => ({
+  const units = design.units.map(({ id, number, treatmentId, sownOn }) => ({
     id,
     number,
     groupId: treatmentId,
-    sowedOn,
+    sownOn,
   }));
   for (let index = 0; index < classes; index += 1) {
     yield compareTreatments({
@@ -91,7 +91,7 @@ export function* simulatedClasses(
   }
 }
 
-function readingsOf(situation: Situation, design: Design, chance: Chance) {
+function readingsOf(situation: Situation, design: Design, chance: RandomGenerator) {
   const { levels, effect = 0, together = 0, cv = 0.22, neverUp, dies, hasBlocks = false } = situation;
   const sigma = Math.sqrt(Math.log(1 + cv * cv));
   const levelsOf = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));

@@ -153,7 +153,7 @@ function sharedAge(
   const ages = new Set(
     units
       .filter((unit) => found.get(unit.id)?.isRead)
-      .map((unit) => (unit.sowedOn === null ? null : daysBetween(unit.sowedOn, day))),
+      .map((unit) => (unit.sownOn === null ? null : daysBetween(unit.sownOn, day))),
   );
   const [age] = ages;
   return ages.size === 1 && age !== undefined ? age : null;

@@ -17,7 +17,7 @@ const UNITS = Array.from({ length: 12 }, (_, index) => ({
   id: `u${index + 1}`,
   number: index + 1,
   groupId: ['a', 'b', 'c'][Math.floor(index / 4)]!,
-  sowedOn: SOWN,
+  sownOn: SOWN,
 }));
 
 type Entry = readonly [unit: number, value: number | null, state?: ReadingState, day?: string];
@@ -151,7 +151,7 @@ describe('comparing treatments on a day', () => {
 
   test('units sown on different days share no age', () => {
     const units = UNITS.map((unit, index) =>
-      index === 0 ? { ...unit, sowedOn: calendarDay('2026-04-08') } : unit,
+      index === 0 ? { ...unit, sownOn: calendarDay('2026-04-08') } : unit,
     );
     const found = compareTreatments({
       treatments: TREATMENTS,
@@ -208,7 +208,7 @@ describe('curves', () => {
   });
 
   test('a unit that was never sown has no curve', () => {
-    const units = UNITS.map((unit) => ({ ...unit, sowedOn: null }));
+    const units = UNITS.map((unit) => ({ ...unit, sownOn: null }));
     const found = compareTreatments({
       treatments: TREATMENTS,
       units,

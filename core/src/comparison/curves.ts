@@ -11,11 +11,11 @@ export function unitCurves(
   rule: NotUpRule,
 ): UnitCurve[] {
   return units.flatMap((unit) => {
-    const { sowedOn } = unit;
-    if (sowedOn === null) return [];
+    const { sownOn } = unit;
+    if (sownOn === null) return [];
     const points = (findings.get(unit.id) ?? []).flatMap((finding) => {
       const value = valueUnder(rule, finding);
-      return value === undefined ? [] : [{ age: daysBetween(sowedOn, finding.day), value }];
+      return value === undefined ? [] : [{ age: daysBetween(sownOn, finding.day), value }];
     });
     return points.length === 0 ? [] : [{ unitId: unit.id, groupId: unit.groupId, points }];
   });

@@ -85,7 +85,7 @@ export function emergencePart(
   });
   const groups = comparison.groups.map(({ groupId, description }): GroupEmergence => {
     const own = units.filter((unit) => unit.groupId === groupId).flatMap((unit) => sown.get(unit.id) ?? []);
-    const looked = own.filter((unit) => unit.sowedOn !== null && source.has(unit.id));
+    const looked = own.filter((unit) => unit.sownOn !== null && source.has(unit.id));
     const checks = counting === 'seeds' ? checksFromCounts(looked, source) : checksFromUnits(looked, source);
     const seeds = looked.every((unit) => unit.seedsSown !== null)
       ? looked.reduce((sum, unit) => sum + (unit.seedsSown ?? 0), 0)

@@ -6,7 +6,7 @@ import {
   lineThrough,
   meanOf,
   spearman,
-  type SquaresType,
+  type SumOfSquaresType,
 } from '../statistics/index.ts';
 import type { Design } from './grouping.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
@@ -15,7 +15,7 @@ import { weightedUnits } from './weighted-units.ts';
 
 /** A crossed design, or a design in blocks, analysed term by term. */
 export interface FactorialPart {
-  readonly type: SquaresType;
+  readonly type: SumOfSquaresType;
   readonly terms: readonly {
     /** Names of the factors of the term; `block` for the blocks. */
     readonly factors: readonly string[];
@@ -40,7 +40,11 @@ export interface CellMean {
 export type DoseResponse = Line & { readonly rank: TestOutcome };
 
 /** The analysis of variance of a crossed design or of blocks, weighted as the model of the design is. */
-export function factorial(comparison: Comparison, design: Design, type: SquaresType): Outcome<FactorialPart> {
+export function factorial(
+  comparison: Comparison,
+  design: Design,
+  type: SumOfSquaresType,
+): Outcome<FactorialPart> {
   const { units } = weightedUnits(comparison.groups, design);
   const hasBlocks = new Set(units.map((unit) => unit.block)).size > 1;
   if (design.factors.length === 0) return notDefined('not-crossed');

@@ -29,7 +29,7 @@ export interface AnalysedUnit {
   readonly id: string;
   readonly number: number;
   readonly treatmentId: string;
-  readonly sowedOn: CalendarDay | null;
+  readonly sownOn: CalendarDay | null;
   readonly block: string;
   readonly team: string;
   readonly seedsSown: number | null;
@@ -69,7 +69,7 @@ export function grouped(design: Design, by: GroupBy): Grouped {
       units: design.units.flatMap((unit) => {
         const groupId = idOf(unit);
         if (groupId === undefined || !known.has(groupId)) return [];
-        return [{ id: unit.id, number: unit.number, groupId, sowedOn: unit.sowedOn }];
+        return [{ id: unit.id, number: unit.number, groupId, sownOn: unit.sownOn }];
       }),
     };
   };

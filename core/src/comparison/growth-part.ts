@@ -83,11 +83,11 @@ export interface StageReadings {
 /** How units and groups grew up to the day of the comparison. */
 export function growthPart(
   comparison: Comparison,
-  sowedOn: ReadonlyMap<string, CalendarDay | null>,
+  sownOn: ReadonlyMap<string, CalendarDay | null>,
   stages: StageReadings | null,
 ): GrowthPart {
   const until = (curve: UnitCurve): GrowthPoint[] => {
-    const sown = sowedOn.get(curve.unitId) ?? null;
+    const sown = sownOn.get(curve.unitId) ?? null;
     const last = sown === null ? 0 : daysBetween(sown, comparison.day);
     return curve.points.filter((point) => point.age <= last);
   };
@@ -106,7 +106,7 @@ export function growthPart(
   return {
     units,
     groups: comparison.groups.map(({ groupId }) => groupGrowth(comparison, groupId, units)),
-    milestones: stages ? milestones(comparison, sowedOn, stages) : [],
+    milestones: stages ? milestones(comparison, sownOn, stages) : [],
   };
 }
 
@@ -162,7 +162,7 @@ function lowest(fits: readonly CurveFit[]): number | null {
 
 function milestones(
   comparison: Comparison,
-  sowedOn: ReadonlyMap<string, CalendarDay | null>,
+  sownOn: ReadonlyMap<string, CalendarDay | null>,
   { scores, histories }: StageReadings,
 ): Milestone[] {
   const unitIds = (at: number): string[] => {
@@ -172,7 +172,7 @@ function milestones(
   return scores.flatMap((name, score): Milestone[] => {
     const groups = comparison.groups.map(({ groupId }, at) => {
       const waits = unitIds(at).flatMap((unitId) => {
-        const sown = sowedOn.get(unitId);
+        const sown = sownOn.get(unitId);
         const seen = (histories.get(unitId) ?? []).filter(
           (finding) => finding.day <= comparison.day && finding.state !== 'not_read',
         );

@@ -10,8 +10,8 @@ import {
   studentizedRangeLeaving,
   tForInterval,
   twoSidedT,
-  upperDunnett,
-  upperStudentizedRange,
+  dunnettSurvival,
+  studentizedRangeSurvival,
 } from '../statistics/index.ts';
 import type { Structure } from './structure.ts';
 import type { ComparedGroup, PairTest, TreatmentGroup, TreatmentPair } from './types.ts';
@@ -107,12 +107,12 @@ function familyOf(
     if (filled === 2) return made('design_t', twoSidedT(t, df), tForInterval(1 - tail, df));
     if (first.groupId === control) {
       const [p, critical] = [
-        upperDunnett(size, filled - 1, correlation, df),
+        dunnettSurvival(size, filled - 1, correlation, df),
         dunnettLeaving(tail, filled - 1, correlation, df),
       ];
       return made('dunnett', p, critical);
     }
-    const p = upperStudentizedRange(size * Math.SQRT2, filled, df);
+    const p = studentizedRangeSurvival(size * Math.SQRT2, filled, df);
     return made('tukey_kramer', p, studentizedRangeLeaving(tail, filled, df) / Math.SQRT2);
   };
 }

@@ -43,7 +43,7 @@ const DESIGN: Design = {
         id: `u${a}${b}${pot}`,
         number: a * 6 + b * 3 + pot + 1,
         treatmentId: `t${a}${b}`,
-        sowedOn: SOWN,
+        sownOn: SOWN,
         block: `row ${pot + 1}`,
         team: ['Newt', 'Heron', 'Otter'][pot]!,
         seedsSown: 1,
@@ -226,13 +226,13 @@ describe('treatments', () => {
 });
 
 describe('growth', () => {
-  const sowedOn = new Map(DESIGN.units.map((unit) => [unit.id, unit.sowedOn]));
+  const sownOn = new Map(DESIGN.units.map((unit) => [unit.id, unit.sownOn]));
 
   test('logistic growth is found again, in the group and over its pots', () => {
     const noisy = READINGS.map((reading, at) =>
       reading.value === null ? reading : { ...reading, value: reading.value + ((at % 5) - 2) / 10 },
     );
-    const part = growthPart(compare('treatment', 'day', noisy), sowedOn, null);
+    const part = growthPart(compare('treatment', 'day', noisy), sownOn, null);
     const [group] = part.groups;
     expect(valueOf(group!.fastestDay.mean)).toBeCloseTo(12, 0);
     expect(valueOf(group!.end.mean)).toBeCloseTo(64, -1);
@@ -241,7 +241,7 @@ describe('growth', () => {
   });
 
   test('nothing after the day compared is used', () => {
-    const part = growthPart(compare('treatment', 'day', READINGS, 8), sowedOn, null);
+    const part = growthPart(compare('treatment', 'day', READINGS, 8), sownOn, null);
     expect(part.units[0]!.steps).toHaveLength(1);
     expect(part.units[0]!.fit).toEqual({ defined: false, reason: 'too-few-points' });
   });
@@ -253,7 +253,7 @@ describe('growth', () => {
         { unitId: unit.id, day: addDays(SOWN, 12), state: 'up' as const, value: at % 3 === 2 ? 1 : 2 },
       ]),
     );
-    const found = growthPart(compare(), sowedOn, {
+    const found = growthPart(compare(), sownOn, {
       scores: ['seed leaves', 'true leaf', 'bud'],
       histories: stages,
     });

@@ -120,10 +120,10 @@ function valuesAt(run: StudyRun, age: number, rule: NotUpRule): Map<string, numb
   const byGroup = new Map<string, number[]>();
   for (const unit of run.units) {
     const name = names.get(unit.groupId);
-    if (name === undefined || unit.sowedOn === null) continue;
+    if (name === undefined || unit.sownOn === null) continue;
     let [best, distance] = [undefined as UnitDay | undefined, FARTHEST_STUDY_DAYS + 1];
     for (const finding of run.histories.get(unit.id) ?? []) {
-      const away = Math.abs(daysBetween(unit.sowedOn, finding.day) - age);
+      const away = Math.abs(daysBetween(unit.sownOn, finding.day) - age);
       if (away < distance) [best, distance] = [finding, away];
     }
     const value = best && valueUnder(rule, best);

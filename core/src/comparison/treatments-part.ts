@@ -10,14 +10,14 @@ import {
   lettersOf,
   mannWhitney,
   meanOf,
-  normalAt,
+  normalQuantile,
   oneWayAnova,
   permutationTest,
   proportionDifference,
   type Share,
   type ShareDifference,
   shapiroWilk,
-  type SquaresType,
+  type SumOfSquaresType,
   studentT,
   tukeyKramer,
   welchAnova,
@@ -121,7 +121,7 @@ export function treatmentsPart(
   comparison: Comparison,
   design: Design,
   up: ReadonlyMap<string, boolean>,
-  type: SquaresType,
+  type: SumOfSquaresType,
 ): TreatmentsPart {
   const filled = comparison.groups.filter((group) => group.points.length > 0);
   const values = filled.map(valuesOf);
@@ -235,7 +235,7 @@ function assumptions(groups: readonly (readonly number[])[]): Assumptions {
   const least = Math.min(...spreads);
   return {
     residuals: sorted.map((residual, index) => ({
-      expected: normalAt((index + 1 - 0.375) / (sorted.length + 0.25)),
+      expected: normalQuantile((index + 1 - 0.375) / (sorted.length + 0.25)),
       residual,
     })),
     normal: lineOf(shapiroWilk(residuals), ({ w, p }) => testLine('shapiro_wilk', p, w)),

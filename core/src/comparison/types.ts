@@ -22,7 +22,7 @@ export interface ComparedUnit {
   readonly id: string;
   readonly number: number;
   readonly groupId: string;
-  readonly sowedOn: CalendarDay | null;
+  readonly sownOn: CalendarDay | null;
 }
 
 /** Why a unit has no value in a comparison. */

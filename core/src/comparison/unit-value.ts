@@ -38,7 +38,7 @@ export function unitValue(
   if (!last || (summary === 'day' && !isOfDay)) return { isRead: false, reason: 'not_read' };
   if (summary === 'day' || isLasting) return ofFinding(last, rule, isOfDay);
   if (isStale(summary, last.day, day)) return { isRead: false, reason: 'read_long_ago' };
-  const points = pointsUntil(history, unit.sowedOn, day, rule);
+  const points = pointsUntil(history, unit.sownOn, day, rule);
   const figure = summed(summary, points);
   if (figure.defined) return { isRead: true, value: figure.value, isNotUp: false };
   const neverUp = points.length === 0 && last.state === 'not_up';
@@ -66,14 +66,14 @@ function ofFinding(finding: UnitDay, rule: NotUpRule, isRead: boolean): UnitValu
 /** The values of a unit up to a day, by days since its sowing. */
 export function pointsUntil(
   history: readonly UnitDay[],
-  sowedOn: CalendarDay | null,
+  sownOn: CalendarDay | null,
   day: CalendarDay,
   rule: NotUpRule,
 ): GrowthPoint[] {
-  if (sowedOn === null) return [];
+  if (sownOn === null) return [];
   return history.flatMap((finding) => {
     const value = finding.day <= day ? valueUnder(rule, finding) : undefined;
-    return value === undefined ? [] : [{ age: daysBetween(sowedOn, finding.day), value }];
+    return value === undefined ? [] : [{ age: daysBetween(sownOn, finding.day), value }];
   });
 }
 

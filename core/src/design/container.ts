@@ -15,7 +15,7 @@ export type ContainerKind = (typeof CONTAINER_KINDS)[number];
 export const BRIGHT_SIDES = ['top', 'right', 'bottom', 'left', 'none'] as const;
 export type BrightSide = (typeof BRIGHT_SIDES)[number];
 
-/** Rows and columns of a container as it stands on the sill. */
+/** Rows and columns of a container as it stands on the layout. */
 export interface Grid {
   readonly rows: number;
   readonly columns: number;

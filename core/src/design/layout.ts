@@ -1,4 +1,4 @@
-import { type Chance, chanceFrom, shuffled } from '../shared/index.ts';
+import { type RandomGenerator, randomGenerator, shuffled } from '../shared/index.ts';
 
 /** One unit of a layout: which treatment stands at which place number, and its replicate number within it. */
 export interface LaidOutUnit {
@@ -47,16 +47,16 @@ export function numberReplicates(order: readonly number[]): LaidOutUnit[] {
  */
 export function randomLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
   const order = Array.from({ length: treatments * replicates }, (_, index) => index % treatments);
-  return numberReplicates(shuffled(order, chanceFrom(seed)));
+  return numberReplicates(shuffled(order, randomGenerator(seed)));
 }
 
 /**
  * Randomised complete blocks (Fisher 1935): each run of neighbouring places holds every treatment once, in an
- * order of its own, so that what changes along the sill is shared by all treatments.
+ * order of its own, so that what changes along the layout is shared by all treatments.
  * @param seed whole number from 0 to 2³² − 1
  */
 export function blockedLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
-  const chance: Chance = chanceFrom(seed);
+  const chance: RandomGenerator = randomGenerator(seed);
   const kinds = Array.from({ length: treatments }, (_, index) => index);
   const order = Array.from({ length: replicates }, () => shuffled(kinds, chance)).flat();
   return numberReplicates(order).map((unit, index) => ({

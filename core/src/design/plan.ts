@@ -159,7 +159,7 @@ export interface PredictionSetUp {
   readonly choices: readonly string[];
 }
 
-/** What should stand on the sill on the lesson day. */
+/** What should stand on the layout on the lesson day. */
 export interface LessonGoal {
   /** Share of units that should be up and tall enough, 0–1. */
   readonly share: number;

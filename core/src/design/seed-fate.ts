@@ -3,8 +3,8 @@ import {
   binomialTerms,
   gaussLegendre,
   integrate,
-  normalAt,
-  normalBelow,
+  normalQuantile,
+  normalCdf,
   normalDensity,
 } from '../statistics/index.ts';
 import type { GerminationRate } from './seed-lot.ts';
@@ -29,7 +29,9 @@ const known = new Map<string, readonly number[]>();
  */
 export function shareInPot(share: number, luck: number): number {
   if (share <= 0 || share >= 1) return share <= 0 ? 0 : 1;
-  return normalBelow((normalAt(share) + Math.sqrt(POT_CORRELATION) * luck) / Math.sqrt(1 - POT_CORRELATION));
+  return normalCdf(
+    (normalQuantile(share) + Math.sqrt(POT_CORRELATION) * luck) / Math.sqrt(1 - POT_CORRELATION),
+  );
 }
 
 /** Average of a figure over the luck of pots. */
@@ -68,7 +70,7 @@ export function overRates(rate: GerminationRate, figure: (share: number) => numb
 /** Quantiles of Beta(a, b) at the nodes of the luck's normal distribution; kept for the last few lots. */
 function sharesOf(a: number, b: number): readonly number[] {
   const key = `${a} ${b}`;
-  const shares = known.get(key) ?? LUCKS.nodes.map((node) => betaQuantile(normalBelow(FAR * node), a, b));
+  const shares = known.get(key) ?? LUCKS.nodes.map((node) => betaQuantile(normalCdf(FAR * node), a, b));
   if (known.size >= KNOWN) known.delete(known.keys().next().value ?? '');
   known.set(key, shares);
   return shares;

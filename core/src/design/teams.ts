@@ -1,4 +1,4 @@
-import { chanceFrom, shuffled } from '../shared/index.ts';
+import { randomGenerator, shuffled } from '../shared/index.ts';
 
 /**
  * Students dealt to teams by chance, as evenly as can be.
@@ -6,7 +6,7 @@ import { chanceFrom, shuffled } from '../shared/index.ts';
  */
 export function dealtTeams(students: number, teams: number, seed: number): number[] {
   const places = Array.from({ length: students }, (_, index) => index % teams);
-  return shuffled(places, chanceFrom(seed));
+  return shuffled(places, randomGenerator(seed));
 }
 
 /**

@@ -11,7 +11,7 @@ export interface Check {
 /** Something that seeds of known number were sown in. */
 export interface SownUnit {
   readonly id: string;
-  readonly sowedOn: CalendarDay | null;
+  readonly sownOn: CalendarDay | null;
   readonly seedsSown: number | null;
 }
 
@@ -26,11 +26,11 @@ export function checksFromCounts(
 ): Check[] {
   const newly = new Map<number, number>();
   for (const unit of units) {
-    if (unit.sowedOn === null) continue;
+    if (unit.sownOn === null) continue;
     let up = 0;
     for (const finding of histories.get(unit.id) ?? []) {
       if (finding.state === 'not_read') continue;
-      const day = daysBetween(unit.sowedOn, finding.day);
+      const day = daysBetween(unit.sownOn, finding.day);
       const count = Math.max(up, finding.value ?? 0);
       newly.set(day, (newly.get(day) ?? 0) + count - up);
       up = count;
@@ -46,11 +46,11 @@ export function checksFromUnits(
 ): Check[] {
   const newly = new Map<number, number>();
   for (const unit of units) {
-    if (unit.sowedOn === null) continue;
+    if (unit.sownOn === null) continue;
     let isUp = false;
     for (const finding of histories.get(unit.id) ?? []) {
       if (finding.state === 'not_read') continue;
-      const day = daysBetween(unit.sowedOn, finding.day);
+      const day = daysBetween(unit.sownOn, finding.day);
       const isNew: number = !isUp && finding.state === 'up' ? 1 : 0;
       newly.set(day, (newly.get(day) ?? 0) + isNew);
       isUp ||= isNew === 1;
@@ -76,16 +76,16 @@ export function emergences(
   histories: ReadonlyMap<string, readonly UnitDay[]>,
 ): Emergence[] {
   return units.flatMap((unit) => {
-    const { sowedOn } = unit;
+    const { sownOn } = unit;
     const seen = (histories.get(unit.id) ?? []).filter((finding) => finding.state !== 'not_read');
-    if (sowedOn === null || seen.length === 0) return [];
+    if (sownOn === null || seen.length === 0) return [];
     const at = seen.findIndex((finding) => finding.state === 'up');
     const before = at < 0 ? seen.filter((finding) => finding.state === 'not_up').at(-1) : seen[at - 1];
-    const after = before ? daysBetween(sowedOn, before.day) : 0;
+    const after = before ? daysBetween(sownOn, before.day) : 0;
     const first = seen[at];
     const last = seen.at(-1);
     const isLost = !first && (last?.state === 'dead' || last?.state === 'removed');
-    return [{ unitId: unit.id, upAt: first ? daysBetween(sowedOn, first.day) : null, after, isLost }];
+    return [{ unitId: unit.id, upAt: first ? daysBetween(sownOn, first.day) : null, after, isLost }];
   });
 }
 

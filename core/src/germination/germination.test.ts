@@ -71,7 +71,7 @@ describe('germination indices', () => {
 });
 
 const SOWN = calendarDay('2026-05-04');
-const UNITS = ['u1', 'u2', 'u3'].map((id) => ({ id, sowedOn: SOWN, seedsSown: 5 }));
+const UNITS = ['u1', 'u2', 'u3'].map((id) => ({ id, sownOn: SOWN, seedsSown: 5 }));
 
 function histories(entries: [string, string, ReadingState, number | null][]): Map<string, UnitDay[]> {
   return unitDays(

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { chanceFrom } from '../shared/index.ts';
+import { randomGenerator } from '../shared/index.ts';
 import {
   areaUnder,
   bestCurve,
@@ -55,7 +55,7 @@ describe('fitted curves', () => {
   });
 
   test('two hundred noisy plants: the truth is within five standard errors', () => {
-    const chance = chanceFrom(12);
+    const chance = randomGenerator(12);
     for (let plant = 0; plant < 200; plant += 1) {
       const truth = [80 + 60 * chance.uniform(), 0.2 + 0.3 * chance.uniform(), 8 + 5 * chance.uniform()];
       const kind = plant % 2 === 0 ? 'logistic' : 'gompertz';

@@ -10,7 +10,7 @@ export interface JustRead {
   readonly today: CalendarDay;
   /** The unit's earlier findings in day order. */
   readonly history: readonly UnitDay[];
-  readonly sowedOn: CalendarDay | null;
+  readonly sownOn: CalendarDay | null;
   readonly scale: LengthScale;
   /** Only what is known of the crop is used. */
   readonly crop: Pick<Crop, 'daysToEmergence' | 'heightAtDay21Mm' | 'matureHeightMm'> | null;
@@ -70,7 +70,7 @@ export function doubts(read: JustRead): Doubt[] {
   const range = believable(read);
   const isBelievable = (mm: number): boolean => mm >= range.least && mm <= range.most;
   if (!isBelievable(read.valueMm)) found.push(...slips(read, isBelievable), ...sizes(read, range));
-  const age = read.sowedOn === null ? undefined : daysBetween(read.sowedOn, read.day);
+  const age = read.sownOn === null ? undefined : daysBetween(read.sownOn, read.day);
   const earliest = read.crop?.daysToEmergence?.min;
   if (age !== undefined && earliest !== undefined && age < earliest / 2 && read.valueMm > 0) {
     found.push({ code: 'too-early', age, earliest });
@@ -104,7 +104,7 @@ function believable(read: JustRead): Believable {
     const most = Math.min(tallest, value.value + perDay * days + tolerance);
     return { least: value.value - tolerance, most, tallest, last };
   }
-  const start = notUp?.day ?? read.sowedOn;
+  const start = notUp?.day ?? read.sownOn;
   const days = start === null ? undefined : Math.max(1, daysBetween(start, read.day));
   const most = days === undefined ? tallest : Math.min(tallest, perDay * days + tolerance);
   return { least: 0, most, tallest, last: notUp && { mm: 0, day: notUp.day, days: days ?? 1 } };
@@ -126,7 +126,7 @@ function sizes(read: JustRead, { least, tallest, last }: Believable): Doubt[] {
   if (read.valueMm < least && last) {
     return [{ code: 'shrank', byMm: last.mm - read.valueMm, since: last.day }];
   }
-  const days = last?.days ?? (read.sowedOn === null ? 1 : Math.max(1, daysBetween(read.sowedOn, read.day)));
+  const days = last?.days ?? (read.sownOn === null ? 1 : Math.max(1, daysBetween(read.sownOn, read.day)));
   const byMm = read.valueMm - (last?.mm ?? 0);
   return [{ code: 'grew-too-fast', byMm, days, mostMm: fastestGrowthMm(read.crop) * days }];
 }

@@ -24,14 +24,14 @@ import {
   type PlanSurroundings,
   type TreatmentGrowth,
   treatmentGrowth,
-} from '../schedule/index.ts';
-import { type CalendarDay, chanceFrom, defined, notDefined, type Outcome } from '../shared/index.ts';
+} from '../calendar/index.ts';
+import { type CalendarDay, randomGenerator, defined, notDefined, type Outcome } from '../shared/index.ts';
 import {
   type Classroom,
   classroomFrom,
   growExperiment,
   NO_EFFECT,
-  sillPlaceOf,
+  layoutPlaceOf,
   type TreatmentEffect,
 } from '../simulate/index.ts';
 import { type Share, wilson } from '../statistics/index.ts';
@@ -142,7 +142,7 @@ function designOf(plan: Plan): Design {
       id: String(unit.number),
       number: unit.number,
       treatmentId: String(unit.treatment),
-      sowedOn: unit.sowOn,
+      sownOn: unit.sowOn,
       block: blocks[index] ?? '',
       team: '',
       seedsSown: null,
@@ -209,7 +209,7 @@ function rehearsedReadings(setUp: RehearsalSetUp, seed: number): ReadingFact[] {
   const effectOn = (unit: PlannedUnit): TreatmentEffect => {
     const effect =
       effects[groups.findIndex((group) => group.treatments.includes(unit.treatment))] ?? NO_EFFECT;
-    const place = sillPlaceOf(unit, plan.containers[unit.container]);
+    const place = layoutPlaceOf(unit, plan.containers[unit.container]);
     return { ...effect, finalHeight: effect.finalHeight * room.growthAt(place) };
   };
   return growths.flatMap((growth, index): ReadingFact[] => {
@@ -240,7 +240,7 @@ const ROOMS_FROM = 0x4000_0000;
 
 function classroomOf(growths: readonly TreatmentGrowth[], seed: number): Classroom {
   const scale = growths.flatMap(({ setting }) => (setting.defined ? [setting.value.scale] : []))[0];
-  return classroomFrom(chanceFrom((ROOMS_FROM + seed) >>> 0), scale ?? { unit: 'mm', step: 1 });
+  return classroomFrom(randomGenerator((ROOMS_FROM + seed) >>> 0), scale ?? { unit: 'mm', step: 1 });
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type Plan, treatmentsOf } from '../design/index.ts';
-import type { PlanSurroundings } from '../schedule/index.ts';
+import type { PlanSurroundings } from '../calendar/index.ts';
 import type { Caution, Finding, Mend } from './finding.ts';
 
 const ACID = /vinegar|acid|lemon/i;

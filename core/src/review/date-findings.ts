@@ -7,7 +7,7 @@ import {
   type PlanSurroundings,
   readiness,
   sowingAdvice,
-} from '../schedule/index.ts';
+} from '../calendar/index.ts';
 import { addDays, type CalendarDay, daysBetween } from '../shared/index.ts';
 import type { Finding, Mend } from './finding.ts';
 

@@ -6,7 +6,7 @@ import {
   sowingWish,
   type TreatmentGrowth,
   treatmentGrowth,
-} from '../schedule/index.ts';
+} from '../calendar/index.ts';
 import type { Finding, Mend } from './finding.ts';
 import { replicatesMend } from './design-findings.ts';
 import { replicatesToSee, visibleDifference } from './visible-difference.ts';

@@ -1,5 +1,5 @@
 import { type Plan, unitsProblem } from '../design/index.ts';
-import type { PlanSurroundings } from '../schedule/index.ts';
+import type { PlanSurroundings } from '../calendar/index.ts';
 import type { CalendarDay } from '../shared/index.ts';
 import { cautionFindings } from './cautions.ts';
 import { dateFindings } from './date-findings.ts';

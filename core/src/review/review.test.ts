@@ -10,7 +10,7 @@ import {
   usualContainer,
 } from '../design/index.ts';
 import { addDays, calendarDay } from '../shared/index.ts';
-import { treatmentGrowth } from '../schedule/index.ts';
+import { treatmentGrowth } from '../calendar/index.ts';
 import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
 import { describe as describeSample } from '../statistics/index.ts';
 import { findingWords } from '../words/index.ts';

@@ -1,10 +1,10 @@
 import { plannedBlocks } from '../comparison/index.ts';
 import { comparedGroups, type Plan, plannedUnits, treatmentsOf } from '../design/index.ts';
-import { type PlanSurroundings, treatmentGrowth } from '../schedule/index.ts';
+import { type PlanSurroundings, treatmentGrowth } from '../calendar/index.ts';
 import {
   addDays,
   calendarDay,
-  chanceFrom,
+  randomGenerator,
   daysBetween,
   defined,
   notDefined,
@@ -17,8 +17,8 @@ import {
   type GrowthSetting,
   MISSED_READINGS,
   NO_EFFECT,
-  type SillPlace,
-  sillPlaceOf,
+  type LayoutPlace,
+  layoutPlaceOf,
 } from '../simulate/index.ts';
 import {
   binomialTerms,
@@ -97,7 +97,7 @@ function expectedStand(plan: Plan, surroundings: PlanSurroundings): Outcome<Expe
     seeds: first.seeds,
     keep: first.treatment.settings.plants,
     age: daysBetween(first.sowOn, plan.lessonOn),
-    places: plannedUnits(plan).map((unit) => sillPlaceOf(unit, plan.containers[unit.container])),
+    places: plannedUnits(plan).map((unit) => layoutPlaceOf(unit, plan.containers[unit.container])),
   });
 }
 
@@ -107,7 +107,7 @@ interface Standing {
   readonly seeds: number;
   readonly keep: number;
   readonly age: number;
-  readonly places: readonly SillPlace[];
+  readonly places: readonly LayoutPlace[];
 }
 
 const known = new Map<string, Outcome<ExpectedStand>>();
@@ -138,7 +138,7 @@ function standOf(standing: Standing): Outcome<ExpectedStand> {
 function unitsInRooms({ places, setting }: Standing): Pick<GrownUnit, 'number' | 'effect' | 'readerOffMm'>[] {
   const classes = Math.max(1, Math.ceil(GROWN / Math.max(1, places.length)));
   return Array.from({ length: classes }, (_, at) => {
-    const room = classroomFrom(chanceFrom(at), setting.scale);
+    const room = classroomFrom(randomGenerator(at), setting.scale);
     return places.map((place, index) => ({
       number: at * places.length + index + 1,
       effect: { ...NO_EFFECT, finalHeight: room.growthAt(place) },

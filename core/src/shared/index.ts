@@ -26,5 +26,5 @@ export {
 } from './length.ts';
 export { isInstant } from './instant.ts';
 export { defined, notDefined, type Outcome, type UndefinedReason, valueOr } from './outcome.ts';
-export { type Chance, chanceFrom, shuffled } from './random.ts';
+export { type RandomGenerator, randomGenerator, shuffled } from './random.ts';
 export { READING_STATES, type ReadingState } from './reading-state.ts';

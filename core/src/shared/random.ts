@@ -3,7 +3,7 @@ import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { mersenne } from 'pure-rand/generator/mersenne';
 
 /** A source of repeatable chance: the same seed gives the same draws on every machine. */
-export interface Chance {
+export interface RandomGenerator {
   /** Uniform on [0, 1). */
   uniform(): number;
   /** Uniform whole number from `low` to `high`, both included. */
@@ -19,7 +19,7 @@ export interface Chance {
  * seeds in a row, as those of rehearsed classes, give unrelated draws; xoroshiro128+ begins with the seed itself, and its
  * first draws are then nearly the same.
  */
-export function chanceFrom(seed: number): Chance {
+export function randomGenerator(seed: number): RandomGenerator {
   const generator = mersenne(seed);
   const uniform = (): number => uniformFloat64(generator);
   return {
@@ -31,7 +31,7 @@ export function chanceFrom(seed: number): Chance {
 }
 
 /** A shuffled copy (Fisher and Yates; Durstenfeld 1964): every order equally likely. */
-export function shuffled<T>(items: readonly T[], chance: Chance): T[] {
+export function shuffled<T>(items: readonly T[], chance: RandomGenerator): T[] {
   const result = [...items];
   for (let last = result.length - 1; last > 0; last -= 1) {
     const other = chance.integer(0, last);

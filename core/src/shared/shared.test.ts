@@ -4,7 +4,7 @@ import {
   addDays,
   amountText,
   calendarDay,
-  chanceFrom,
+  randomGenerator,
   computedLengthText,
   dayInZone,
   daysBetween,
@@ -154,7 +154,7 @@ describe('lengths', () => {
 describe('chance', () => {
   test('the same seed gives the same draws, another seed others', () => {
     const draw = (seed: number): number[] => {
-      const chance = chanceFrom(seed);
+      const chance = randomGenerator(seed);
       return [chance.uniform(), chance.normal(), chance.integer(1, 1000)];
     };
     expect(draw(7)).toEqual(draw(7));
@@ -162,7 +162,7 @@ describe('chance', () => {
   });
 
   test('normal draws have mean 0 and SD 1', () => {
-    const chance = chanceFrom(1);
+    const chance = randomGenerator(1);
     const draws = Array.from({ length: 20_000 }, () => chance.normal());
     const mean = draws.reduce((sum, draw) => sum + draw, 0) / draws.length;
     const variance = draws.reduce((sum, draw) => sum + (draw - mean) ** 2, 0) / draws.length;
@@ -173,7 +173,7 @@ describe('chance', () => {
   test('a shuffle keeps every item, and each order of three comes about equally often', () => {
     const counts = new Map<string, number>();
     for (let seed = 0; seed < 6000; seed += 1) {
-      const order = shuffled(['a', 'b', 'c'], chanceFrom(seed)).join('');
+      const order = shuffled(['a', 'b', 'c'], randomGenerator(seed)).join('');
       counts.set(order, (counts.get(order) ?? 0) + 1);
     }
     expect([...counts.keys()].sort()).toEqual(['abc', 'acb', 'bac', 'bca', 'cab', 'cba']);

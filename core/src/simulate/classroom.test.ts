@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { POT_CORRELATION, STARTING_CROPS } from '../design/index.ts';
-import { calendarDay, chanceFrom } from '../shared/index.ts';
+import { calendarDay, randomGenerator } from '../shared/index.ts';
 import {
   classroomFrom,
   expectedSpread,
@@ -10,7 +10,7 @@ import {
   NO_EFFECT,
   POT_SHARE,
   SILL_SLOPE,
-  sillPlaceOf,
+  layoutPlaceOf,
   usualSpread,
 } from './index.ts';
 
@@ -61,7 +61,9 @@ describe('plants of one pot', () => {
 
 describe('a classroom', () => {
   test('leans one way or the other, by the stated slope over many rooms, and not in the middle', () => {
-    const rooms = Array.from({ length: 2000 }, (_, seed) => classroomFrom(chanceFrom(seed), SETTING.scale));
+    const rooms = Array.from({ length: 2000 }, (_, seed) =>
+      classroomFrom(randomGenerator(seed), SETTING.scale),
+    );
     const ends = rooms.map(
       (room) => room.growthAt({ along: 0.5, away: 0 }) - room.growthAt({ along: -0.5, away: 0 }),
     );
@@ -71,7 +73,7 @@ describe('a classroom', () => {
   });
 
   test('a team is off by the same in all it reads, another by something else; readings are missed now and then', () => {
-    const room = classroomFrom(chanceFrom(5), { unit: 'cm', step: 0.5 });
+    const room = classroomFrom(randomGenerator(5), { unit: 'cm', step: 0.5 });
     const [first, same, other] = [1, 4, 5].map((unit) => room.readerOffMm(unit));
     expect(same).toBe(first);
     expect(other).not.toBe(first);
@@ -80,11 +82,14 @@ describe('a classroom', () => {
   });
 
   test('places run from one end to the other', () => {
-    expect(sillPlaceOf({ row: 1, column: 1 }, { rows: 2, columns: 4 })).toEqual({
+    expect(layoutPlaceOf({ row: 1, column: 1 }, { rows: 2, columns: 4 })).toEqual({
       along: -0.375,
       away: -0.25,
     });
-    expect(sillPlaceOf({ row: 2, column: 4 }, { rows: 2, columns: 4 })).toEqual({ along: 0.375, away: 0.25 });
+    expect(layoutPlaceOf({ row: 2, column: 4 }, { rows: 2, columns: 4 })).toEqual({
+      along: 0.375,
+      away: 0.25,
+    });
   });
 });
 

@@ -1,16 +1,16 @@
-import { type Chance, type LengthScale, toMillimetres } from '../shared/index.ts';
+import { type RandomGenerator, type LengthScale, toMillimetres } from '../shared/index.ts';
 
 /** Where a unit stands in its container: −½ to ½ of its length and of its depth from the bright side. */
-export interface SillPlace {
+export interface LayoutPlace {
   readonly along: number;
   readonly away: number;
 }
 
 /** The place of a unit by its row and column, from 1, in a grid. */
-export function sillPlaceOf(
+export function layoutPlaceOf(
   { row, column }: { readonly row: number; readonly column: number },
   grid: { readonly rows: number; readonly columns: number } | undefined,
-): SillPlace {
+): LayoutPlace {
   if (!grid) return { along: 0, away: 0 };
   return { along: (column - 0.5) / grid.columns - 0.5, away: (row - 0.5) / grid.rows - 0.5 };
 }
@@ -18,7 +18,7 @@ export function sillPlaceOf(
 /** What one room, its readers and its week add to how plants grow and are read. */
 export interface Classroom {
   /** Multiplier on the height of a plant that stands there. */
-  readonly growthAt: (place: SillPlace) => number;
+  readonly growthAt: (place: LayoutPlace) => number;
   /** What the team that reads a unit is off by, in mm. */
   readonly readerOffMm: (unit: number) => number;
   /** Whether nobody reads a unit on a day. */
@@ -38,7 +38,7 @@ export const UNITS_A_TEAM = 4;
 export const MISSED_READINGS = 0.03;
 
 /** Draws a classroom; the same chance gives the same one. */
-export function classroomFrom(chance: Chance, scale: LengthScale): Classroom {
+export function classroomFrom(chance: RandomGenerator, scale: LengthScale): Classroom {
   const slopes = { along: SILL_SLOPE * chance.normal(), away: SILL_SLOPE * chance.normal() };
   const stepMm = toMillimetres(scale.step, scale.unit);
   const errors = new Map<number, number>();

@@ -1,8 +1,8 @@
 import { shareInPot } from '../design/index.ts';
 import {
   type CalendarDay,
-  type Chance,
-  chanceFrom,
+  type RandomGenerator,
+  randomGenerator,
   daysBetween,
   type LengthScale,
   nearestMark,
@@ -86,19 +86,19 @@ interface Plant {
 export function growExperiment(
   setting: GrowthSetting,
   units: readonly GrownUnit[],
-  sowedOn: CalendarDay,
+  sownOn: CalendarDay,
   days: readonly CalendarDay[],
   seed: number,
 ): GrownReading[] {
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   const plants = new Map(units.map((unit) => [unit.number, plantsOf(unit, setting, chance)]));
   return days.flatMap((day) => {
-    const age = daysBetween(sowedOn, day);
+    const age = daysBetween(sownOn, day);
     return units.map((unit) => readUnit(unit, plants.get(unit.number) ?? [], age, day, setting, chance));
   });
 }
 
-function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: Chance): Plant[] {
+function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: RandomGenerator): Plant[] {
   const { effect } = unit;
   const sigma = Math.sqrt(Math.log(1 + setting.plantCv ** 2));
   const middle = Math.sqrt(setting.daysToEmergence.min * setting.daysToEmergence.max);
@@ -131,7 +131,7 @@ function readUnit(
   age: number,
   day: CalendarDay,
   setting: GrowthSetting,
-  chance: Chance,
+  chance: RandomGenerator,
 ): GrownReading {
   const slip = chance.normal() * (toMillimetres(setting.scale.step, setting.scale.unit) / 3);
   const up = plants.filter((plant) => plant.emergesAt <= age);

@@ -11,9 +11,9 @@ export {
   type Classroom,
   classroomFrom,
   MISSED_READINGS,
-  type SillPlace,
+  type LayoutPlace,
   SILL_SLOPE,
-  sillPlaceOf,
+  layoutPlaceOf,
   TEAM_ERROR,
   UNITS_A_TEAM,
 } from './classroom.ts';

@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { chanceFrom, nearestMark, toMillimetres } from '../shared/index.ts';
+import { randomGenerator, nearestMark, toMillimetres } from '../shared/index.ts';
 import { PRACTICE_KINDS, practiceTask, roomAt, type Sensor } from './index.ts';
 
 describe('practice rulers', () => {
   test.each(PRACTICE_KINDS)('%s: the stem is as long as the answer, which lies on a mark', (kind) => {
     for (let seed = 1; seed <= 60; seed += 1) {
-      const task = practiceTask(kind, chanceFrom(seed));
+      const task = practiceTask(kind, randomGenerator(seed));
       const length = task.stem.slice(1).reduce((sum, point, index) => {
         const before = task.stem[index]!;
         return sum + Math.hypot(point.x - before.x, point.y - before.y);
@@ -18,16 +18,16 @@ describe('practice rulers', () => {
   });
 
   test('a bent stem ends lower than it is long, and the same seed draws the same', () => {
-    const task = practiceTask('bent', chanceFrom(5));
+    const task = practiceTask('bent', randomGenerator(5));
     expect(task.stem.at(-1)!.y).toBeLessThan(task.trueMm - 2);
-    expect(practiceTask('bent', chanceFrom(5))).toEqual(task);
+    expect(practiceTask('bent', randomGenerator(5))).toEqual(task);
   });
 });
 
 describe('the simulated room', () => {
   test('is dark at night, warm in the afternoon, and dries until it is watered', () => {
     const at = (hours: number, sensor: Sensor): number =>
-      roomAt(hours, chanceFrom(7)).find((sample) => sample.sensor === sensor)!.value;
+      roomAt(hours, randomGenerator(7)).find((sample) => sample.sensor === sensor)!.value;
     expect(at(2, 'light')).toBe(0);
     expect(at(12, 'light')).toBeGreaterThan(3);
     expect(at(15, 'temperature')).toBeGreaterThan(at(3, 'temperature') + 4);

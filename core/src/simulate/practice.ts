@@ -1,4 +1,4 @@
-import { type Chance, type LengthScale, nearestMark, toMillimetres } from '../shared/index.ts';
+import { type RandomGenerator, type LengthScale, nearestMark, toMillimetres } from '../shared/index.ts';
 
 /** What makes a drawn ruler hard to read. */
 export const PRACTICE_KINDS = ['plain', 'late-zero', 'bent', 'taller', 'inches'] as const;
@@ -29,7 +29,7 @@ const INCHES: LengthScale = { unit: 'in', step: 0.25 };
 const BENDS = 16;
 
 /** Draws a plant and a ruler of a kind; the same chance gives the same one. */
-export function practiceTask(kind: PracticeKind, chance: Chance): PracticeTask {
+export function practiceTask(kind: PracticeKind, chance: RandomGenerator): PracticeTask {
   const scale = kind === 'inches' ? INCHES : CENTIMETRES;
   const rulerMm = toMillimetres(kind === 'taller' ? 10 : kind === 'inches' ? 6 : 15, scale.unit);
   const [low, high] = kind === 'taller' ? [1.15, 1.7] : [0.2, 0.85];

@@ -1,4 +1,4 @@
-import { gaussLegendre, integrate, normalBelow, normalDensity } from '../statistics/index.ts';
+import { gaussLegendre, integrate, normalCdf, normalDensity } from '../statistics/index.ts';
 import type { DayRange } from '../design/index.ts';
 import type { GrowthSetting } from './grow-experiment.ts';
 
@@ -15,7 +15,7 @@ export function chanceUp(days: number, window: DayRange): number {
   if (days <= 0) return 0;
   const { middle, spread } = shapeOf(window);
   if (spread === 0) return days >= middle ? 1 : 0;
-  return normalBelow(Math.log(days / middle) / spread);
+  return normalCdf(Math.log(days / middle) / spread);
 }
 
 /**
@@ -32,7 +32,7 @@ export function chanceReady(days: number, heightMm: number, setting: GrowthSetti
     const typical =
       setting.finalHeightMm /
       (1 + Math.exp(-setting.ratePerDay * (days - emergedAt - setting.daysToFastest)));
-    return alive * (1 - normalBelow((Math.log(heightMm / typical) + sigma ** 2 / 2) / sigma));
+    return alive * (1 - normalCdf((Math.log(heightMm / typical) + sigma ** 2 / 2) / sigma));
   };
   if (spread === 0) return days >= middle ? setting.germination * tallAfter(middle) : 0;
   const last = Math.min(FAR, Math.log(days / middle) / spread);

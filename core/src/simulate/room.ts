@@ -1,4 +1,4 @@
-import type { Chance } from '../shared/index.ts';
+import type { RandomGenerator } from '../shared/index.ts';
 
 /** What a logger on the windowsill measures. */
 export const SENSORS = ['temperature', 'light', 'soil moisture'] as const;
@@ -28,7 +28,7 @@ const DAYS_BETWEEN_WATER = 3;
  * What a simulated logger sees at an hour: warm and bright by day, soil drying from one watering to the next.
  * @param hours since midnight of the first day, fractional
  */
-export function roomAt(hours: number, chance: Chance): RoomSample[] {
+export function roomAt(hours: number, chance: RandomGenerator): RoomSample[] {
   const ofDay = hours % 24;
   const sun = Math.max(0, Math.sin(((ofDay - 6.5) / 11.5) * Math.PI)) * (ofDay > 6.5 && ofDay < 18 ? 1 : 0);
   const warmth = (1 + Math.cos(((ofDay - 15) / 12) * Math.PI)) / 2;

@@ -1,6 +1,6 @@
 import { describe as suite, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { chanceFrom, type Outcome } from '../shared/index.ts';
+import { randomGenerator, type Outcome } from '../shared/index.ts';
 import {
   arrangementsOf,
   binomialTest,
@@ -208,8 +208,8 @@ suite('properties', () => {
   test('shuffled differences centre on 0 and repeat with their seed', () => {
     const first = [1, 5, 2, 8];
     const second = [9, 7, 11];
-    const one = shuffledDifferences(first, second, 4000, chanceFrom(3));
-    expect(one).toEqual(shuffledDifferences(first, second, 4000, chanceFrom(3)));
+    const one = shuffledDifferences(first, second, 4000, randomGenerator(3));
+    expect(one).toEqual(shuffledDifferences(first, second, 4000, randomGenerator(3)));
     const mean = one.reduce((sum, value) => sum + value, 0) / one.length;
     expect(Math.abs(mean)).toBeLessThan(0.2);
     const share = one.filter((value) => Math.abs(value) >= 5 - 1e-9).length / one.length;

@@ -22,7 +22,7 @@ import {
   shapiroWilk,
   signedRank,
   spearman,
-  type SquaresType,
+  type SumOfSquaresType,
   studentT,
   tukeyKramer,
   type Wait,
@@ -176,7 +176,7 @@ suite.each(fromR.crossed)('crossed factors against R: $name', (wanted) => {
     levels: wanted.levels[index]!,
     block: wanted.blocks?.[index] ?? 0,
   }));
-  const compare = (type: SquaresType, terms: readonly Term[], skipped: number): void => {
+  const compare = (type: SumOfSquaresType, terms: readonly Term[], skipped: number): void => {
     const found = valueOf(factorialAnova(units, type));
     close(found.errorSquares, wanted.errorSquares, CLOSED_FORM);
     expect(found.errorDf).toBe(wanted.errorDf);

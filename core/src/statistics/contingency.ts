@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import type { Interval } from './describe.ts';
 import { logGamma } from './incomplete-beta.ts';
-import { upperChiSquare } from './incomplete-gamma.ts';
+import { chiSquareSurvival } from './incomplete-gamma.ts';
 import { wilson } from './proportion.ts';
 
 /** Counts by row and column. */
@@ -38,7 +38,7 @@ export function chiSquareTest(table: CountTable): Outcome<ChiSquare> {
     }),
   );
   const df = (rows.length - 1) * (columns.length - 1);
-  const p = upperChiSquare(chiSquare, df);
+  const p = chiSquareSurvival(chiSquare, df);
   return defined({ chiSquare, df, p, smallestExpected, isRough: smallestExpected < SMALL_EXPECTED });
 }
 

@@ -1,4 +1,11 @@
-import { type Chance, chanceFrom, defined, notDefined, type Outcome, shuffled } from '../shared/index.ts';
+import {
+  type RandomGenerator,
+  randomGenerator,
+  defined,
+  notDefined,
+  type Outcome,
+  shuffled,
+} from '../shared/index.ts';
 
 /** How closely two ways of sorting the same units go together. */
 export interface Association {
@@ -34,7 +41,7 @@ export function associationOf(
   const [a, b] = [indices(first), indices(second)];
   if (a.count < 2 || b.count < 2) return notDefined('one-category');
   const v = vOf(a.of, b.of, a.count, b.count);
-  const chance = chanceFrom(SHUFFLE_SEED);
+  const chance = randomGenerator(SHUFFLE_SEED);
   const within = [...new Set(strata)].map((stratum) =>
     strata.flatMap((own, index) => (own === stratum ? [index] : [])),
   );
@@ -48,7 +55,7 @@ export function associationOf(
 function shuffledWithin(
   values: readonly number[],
   strata: readonly (readonly number[])[],
-  chance: Chance,
+  chance: RandomGenerator,
 ): number[] {
   const found = [...values];
   for (const places of strata) {

@@ -1,13 +1,13 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { chanceFrom } from '../shared/index.ts';
+import { randomGenerator } from '../shared/index.ts';
 import {
   type DesignUnit,
   dunnettLeaving,
   fitDesign,
   pairedT,
   tukeyKramer,
-  upperDunnett,
+  dunnettSurvival,
   welchT,
 } from './index.ts';
 
@@ -127,7 +127,7 @@ describe('Dunnett', () => {
   test.each(reference.dunnett)(
     't $t, $m comparisons, correlation $rho, $df degrees',
     ({ t, m, rho, df, p }) => {
-      expect(Math.abs(upperDunnett(t, m, rho, df) - p)).toBeLessThan(2e-6);
+      expect(Math.abs(dunnettSurvival(t, m, rho, df) - p)).toBeLessThan(2e-6);
     },
   );
 
@@ -144,7 +144,7 @@ describe('Dunnett', () => {
 
 test('seeds in a row give unrelated draws, the first ones too', () => {
   const seeds = 4000;
-  const firsts = Array.from({ length: seeds }, (_, seed) => chanceFrom(seed).uniform());
+  const firsts = Array.from({ length: seeds }, (_, seed) => randomGenerator(seed).uniform());
   const mean = firsts.reduce((sum, value) => sum + value, 0) / seeds;
   expect(Math.abs(mean - 0.5)).toBeLessThan(0.015);
   const tenths = Array.from(

@@ -1,5 +1,5 @@
 import { incompleteBeta, logGamma } from './incomplete-beta.ts';
-import { normalBelow } from './normal.ts';
+import { normalCdf } from './normal.ts';
 
 const HALVINGS = 200;
 
@@ -43,7 +43,7 @@ export function noncentralTBelow(t: number, df: number, noncentrality: number): 
     sum += Math.exp(shared - logGamma(j + 1)) * (even[j] as number);
     sum += (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5)) * (odd[j] as number);
   }
-  return Math.min(1, normalBelow(-noncentrality) + sum / 2);
+  return Math.min(1, normalCdf(-noncentrality) + sum / 2);
 }
 
 /** Terms of a Poisson mixture beyond which nothing is left to add. */

@@ -1,5 +1,5 @@
 import { gaussLegendre, integrate } from './gauss-legendre.ts';
-import { normalBelow, normalDensity } from './normal.ts';
+import { normalCdf, normalDensity } from './normal.ts';
 import { StudentizedTail } from './studentized-tail.ts';
 
 const RULE = gaussLegendre(48);
@@ -20,7 +20,7 @@ function largestAbove(t: number, comparisons: number, correlation: number): numb
     NORMAL_END,
     (z) =>
       normalDensity(z) *
-      (normalBelow((t + shared * z) / own) - normalBelow((-t + shared * z) / own)) ** comparisons,
+      (normalCdf((t + shared * z) / own) - normalCdf((-t + shared * z) / own)) ** comparisons,
   );
   return Math.min(1, Math.max(0, 1 - within));
 }
@@ -42,7 +42,7 @@ function tailOf(comparisons: number, correlation: number): StudentizedTail {
  * @param correlation of any two of them, 0–1; 0.5 when control and treatments have equally many units
  * @param df 1 or more, fractional allowed
  */
-export function upperDunnett(t: number, comparisons: number, correlation: number, df: number): number {
+export function dunnettSurvival(t: number, comparisons: number, correlation: number, df: number): number {
   return tailOf(comparisons, correlation).above(t, df);
 }
 

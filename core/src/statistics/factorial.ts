@@ -13,8 +13,8 @@ export interface FactorialUnit {
   readonly weight?: number;
 }
 
-export const SQUARES_TYPES = ['II', 'III'] as const;
-export type SquaresType = (typeof SQUARES_TYPES)[number];
+export const SUM_OF_SQUARES_TYPES = ['II', 'III'] as const;
+export type SumOfSquaresType = (typeof SUM_OF_SQUARES_TYPES)[number];
 
 /** One line of an analysis of variance. */
 export interface FactorialTerm {
@@ -28,7 +28,7 @@ export interface FactorialTerm {
 
 /** A crossed design analysed. */
 export interface FactorialAnova {
-  readonly type: SquaresType;
+  readonly type: SumOfSquaresType;
   readonly terms: readonly FactorialTerm[];
   /** All interactions at once, against the factors added up. */
   readonly together: Outcome<{ readonly f: number; readonly p: number; readonly df: number }>;
@@ -49,7 +49,10 @@ type Columns = readonly (readonly number[])[];
  * request, by sum-to-zero contrasts (R `drop1`). Units may weigh differently, as where spreads do. With one unit a combination the highest interaction is the error.
  * @returns undefined without spread, with nothing left for the error, or for type III with missing combinations
  */
-export function factorialAnova(units: readonly FactorialUnit[], type: SquaresType): Outcome<FactorialAnova> {
+export function factorialAnova(
+  units: readonly FactorialUnit[],
+  type: SumOfSquaresType,
+): Outcome<FactorialAnova> {
   const [first] = units;
   if (!first) return notDefined('no-values');
   const count = first.levels.length;

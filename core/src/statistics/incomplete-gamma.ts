@@ -17,7 +17,7 @@ export function upperIncompleteGamma(a: number, x: number): number {
 }
 
 /** P(X ≥ x) for the chi-square distribution with `df` degrees of freedom. */
-export function upperChiSquare(x: number, df: number): number {
+export function chiSquareSurvival(x: number, df: number): number {
   return upperIncompleteGamma(df / 2, x / 2);
 }
 

@@ -17,8 +17,8 @@ export {
   factorialAnova,
   type FactorialTerm,
   type FactorialUnit,
-  SQUARES_TYPES,
-  type SquaresType,
+  SUM_OF_SQUARES_TYPES,
+  type SumOfSquaresType,
 } from './factorial.ts';
 export {
   type DesignContrast,
@@ -27,23 +27,23 @@ export {
   type FittedDesign,
   type SpreadModel,
 } from './design-model.ts';
-export { dunnettLeaving, upperDunnett } from './dunnett.ts';
-export { studentizedRangeLeaving, upperStudentizedRange } from './studentized-range.ts';
+export { dunnettLeaving, dunnettSurvival } from './dunnett.ts';
+export { studentizedRangeLeaving, studentizedRangeSurvival } from './studentized-range.ts';
 export { betaQuantile, tForInterval, twoSidedT } from './distributions.ts';
 export { gaussLegendre, integrate, type Quadrature } from './gauss-legendre.ts';
 export { holm } from './holm.ts';
-export { upperChiSquare } from './incomplete-gamma.ts';
+export { chiSquareSurvival } from './incomplete-gamma.ts';
 export { dunnPairs, type DunnPair, kruskalWallis, type KruskalWallis } from './kruskal-wallis.ts';
 export { leastSquares } from './least-squares.ts';
 export { lettersOf } from './letters.ts';
 export { mannWhitney, type MannWhitney } from './mann-whitney.ts';
-export { normalAt } from './normal-quantile.ts';
+export { normalQuantile } from './normal-quantile.ts';
 export { brownForsythe, oneWayAnova, tukeyKramer, type TukeyPair } from './one-way.ts';
 export { pairedT, signedRank, type SignedRank } from './paired.ts';
 export { designEffect, sharedShare, shareTest, type ShareTest } from './share-test.ts';
 export { shuffledRanks, type ShuffledRanks } from './shuffled-ranks.ts';
 export { arrangementsOf, type Permutation, permutationTest, shuffledDifferences } from './permutation.ts';
-export { normalBelow, normalDensity } from './normal.ts';
+export { normalCdf, normalDensity } from './normal.ts';
 export {
   ALPHA,
   LIKELY,

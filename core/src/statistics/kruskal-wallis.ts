@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { holm } from './holm.ts';
-import { upperChiSquare } from './incomplete-gamma.ts';
-import { normalBelow } from './normal.ts';
+import { chiSquareSurvival } from './incomplete-gamma.ts';
+import { normalCdf } from './normal.ts';
 import { ranksOf, tieSum } from './ranks.ts';
 
 type Groups = readonly (readonly number[])[];
@@ -38,7 +38,7 @@ export function kruskalWallis(groups: Groups): Outcome<KruskalWallis> {
   );
   const h = (12 * between) / (n * (n + 1)) / correction;
   const df = groups.length - 1;
-  return defined({ h, df, p: upperChiSquare(h, df) });
+  return defined({ h, df, p: chiSquareSurvival(h, df) });
 }
 
 /** All pairs after Dunn (1964) with correction for ties, p by Holm (1979). Undefined as {@link kruskalWallis} is. */
@@ -54,7 +54,7 @@ export function dunnPairs(groups: Groups): Outcome<readonly DunnPair[]> {
       return { first, second, z: ((means[second] as number) - (means[first] as number)) / se };
     }),
   );
-  const ps = holm(pairs.map(({ z }) => 2 * normalBelow(-Math.abs(z))));
+  const ps = holm(pairs.map(({ z }) => 2 * normalCdf(-Math.abs(z))));
   return defined(pairs.map((pair, index) => ({ ...pair, p: ps[index] as number })));
 }
 

@@ -1,5 +1,5 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
-import { normalBelow } from './normal.ts';
+import { normalCdf } from './normal.ts';
 import { ranksOf, tieSum } from './ranks.ts';
 
 /** The most values in a group for which the exact distribution is counted. */
@@ -36,7 +36,7 @@ export function mannWhitney(first: readonly number[], second: readonly number[])
   if (!(variance > 0)) return notDefined('no-spread');
   const away = Math.abs(u - (n1 * n2) / 2);
   const z = Math.max(0, away - 0.5) / Math.sqrt(variance);
-  return defined({ u, share, p: Math.min(1, 2 * normalBelow(-z)), isExact: false });
+  return defined({ u, share, p: Math.min(1, 2 * normalCdf(-z)), isExact: false });
 }
 
 /** Two-sided tail of U, every order of the values equally likely. */

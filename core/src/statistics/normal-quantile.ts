@@ -1,4 +1,4 @@
-import { normalBelow, normalDensity } from './normal.ts';
+import { normalCdf, normalDensity } from './normal.ts';
 
 const FIRST_GUESS = [2.515517, 0.802853, 0.010328];
 const FIRST_GUESS_BELOW = [1.432788, 0.189269, 0.001308];
@@ -9,7 +9,7 @@ const STEPS = 6;
  * (Hastings 1955), made exact by the method of Halley on {@link normalBelow}.
  * @param p above 0, below 1
  */
-export function normalAt(p: number): number {
+export function normalQuantile(p: number): number {
   const isLow = p < 0.5;
   const tail = isLow ? p : 1 - p;
   const t = Math.sqrt(-2 * Math.log(tail));
@@ -17,7 +17,7 @@ export function normalAt(p: number): number {
   const [b1, b2, b3] = FIRST_GUESS_BELOW as [number, number, number];
   let z = -(t - (a0 + t * (a1 + t * a2)) / (1 + t * (b1 + t * (b2 + t * b3))));
   for (let step = 0; step < STEPS; step += 1) {
-    const move = (normalBelow(z) - tail) / normalDensity(z);
+    const move = (normalCdf(z) - tail) / normalDensity(z);
     z -= move / (1 + (z * move) / 2);
   }
   return isLow ? z : -z;

@@ -16,7 +16,7 @@ export function normalDensity(z: number): number {
 }
 
 /** P(Z ≤ z) for a standard normal Z, absolute error about 1e-15 (Hart 1968 in the form of West 2005). */
-export function normalBelow(z: number): number {
+export function normalCdf(z: number): number {
   const size = Math.abs(z);
   if (size > ENDLESS) return z > 0 ? 1 : 0;
   const density = Math.exp((-size * size) / 2);

@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { around, type Interval, meanOf, quantileSorted, varianceOf } from './describe.ts';
 import { upperF } from './distributions.ts';
-import { studentizedRangeLeaving, upperStudentizedRange } from './studentized-range.ts';
+import { studentizedRangeLeaving, studentizedRangeSurvival } from './studentized-range.ts';
 import type { WelchAnova } from './welch-anova.ts';
 import { isNegligible } from './welch-t.ts';
 
@@ -76,7 +76,7 @@ export function tukeyKramer(groups: Groups): Outcome<readonly TukeyPair[]> {
     groups.slice(first + 1).map((other, offset) => {
       const se = Math.sqrt((squares / df / 2) * (1 / one.length + 1 / other.length));
       const difference = meanOf(other) - meanOf(one);
-      const p = upperStudentizedRange(Math.abs(difference) / se, groups.length, df);
+      const p = studentizedRangeSurvival(Math.abs(difference) / se, groups.length, df);
       return {
         first,
         second: first + 1 + offset,

@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { around, meanOf, varianceOf } from './describe.ts';
 import { tForInterval, twoSidedT } from './distributions.ts';
-import { normalBelow } from './normal.ts';
+import { normalCdf } from './normal.ts';
 import { ranksOf, tieSum } from './ranks.ts';
 import { isNegligible, type WelchT } from './welch-t.ts';
 
@@ -54,7 +54,7 @@ export function signedRank(pairs: Pairs): Outcome<SignedRank> {
   const variance = (n * (n + 1) * (2 * n + 1)) / 24 - tieSum(ties) / 48;
   const away = Math.abs(v - (n * (n + 1)) / 4);
   const z = Math.max(0, away - 0.5) / Math.sqrt(variance);
-  return defined({ v, n, p: Math.min(1, 2 * normalBelow(-z)), isExact: false });
+  return defined({ v, n, p: Math.min(1, 2 * normalCdf(-z)), isExact: false });
 }
 
 /** Second minus first, without the rounding of binary fractions: equal differences of decimal readings must tie. */

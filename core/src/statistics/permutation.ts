@@ -1,4 +1,4 @@
-import { type Chance, chanceFrom, defined, notDefined, type Outcome } from '../shared/index.ts';
+import { type RandomGenerator, randomGenerator, defined, notDefined, type Outcome } from '../shared/index.ts';
 import { meanOf } from './describe.ts';
 
 /** The most arrangements that are all gone through; beyond, so many are drawn. */
@@ -40,7 +40,7 @@ export function permutationTest(
     const hits = countAll(values, second.length, bound);
     return defined({ difference, p: hits / all, arrangements: all, isExact: true, error: 0 });
   }
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   const shuffle = new LabelShuffle(values, second.length);
   let hits = 0;
   for (let draw = 0; draw < DRAWN; draw += 1) {
@@ -66,7 +66,7 @@ export function shuffledDifferences(
   first: readonly number[],
   second: readonly number[],
   draws: number,
-  chance: Chance,
+  chance: RandomGenerator,
 ): number[] {
   const values = [...first, ...second];
   const total = values.reduce((sum, value) => sum + value, 0);
@@ -117,7 +117,7 @@ class LabelShuffle {
     this.#count = count;
   }
 
-  next(chance: Chance): number {
+  next(chance: RandomGenerator): number {
     const values = this.#values;
     let sum = 0;
     for (let place = 0; place < this.#count; place += 1) {

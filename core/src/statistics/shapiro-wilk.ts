@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { meanOf } from './describe.ts';
-import { normalBelow } from './normal.ts';
-import { normalAt } from './normal-quantile.ts';
+import { normalCdf } from './normal.ts';
+import { normalQuantile } from './normal-quantile.ts';
 
 /** The fewest and most values that the approximation holds for. */
 const FEWEST = 3;
@@ -36,7 +36,7 @@ export function shapiroWilk(values: readonly number[]): Outcome<ShapiroWilk> {
 
 function weightsOf(n: number): number[] {
   if (n === 3) return [-Math.SQRT1_2, 0, Math.SQRT1_2];
-  const m = Array.from({ length: n }, (_, index) => normalAt((index + 1 - 0.375) / (n + 0.25)));
+  const m = Array.from({ length: n }, (_, index) => normalQuantile((index + 1 - 0.375) / (n + 0.25)));
   const squares = m.reduce((sum, value) => sum + value ** 2, 0);
   const size = Math.sqrt(squares);
   const u = 1 / Math.sqrt(n);
@@ -79,7 +79,7 @@ function pOf(w: number, n: number): number {
       ? polynomial([-0.0020322, 0.062767, -0.77857, 1.3822], n)
       : polynomial([0.0030302, -0.082676, -0.4803], logN),
   );
-  return normalBelow(-(value - mean) / sd);
+  return normalCdf(-(value - mean) / sd);
 }
 
 /** A polynomial by its coefficients, the highest power first. */

@@ -1,4 +1,4 @@
-import { chanceFrom, defined, type Outcome } from '../shared/index.ts';
+import { randomGenerator, defined, type Outcome } from '../shared/index.ts';
 import { kruskalWallis } from './kruskal-wallis.ts';
 import { permutationTest } from './permutation.ts';
 import { ranksOf } from './ranks.ts';
@@ -33,7 +33,7 @@ export function shuffledRanks(groups: readonly (readonly number[])[], seed: numb
   }
   const sizes = filled.map((group) => group.length);
   const bound = betweenOf(ranks, sizes) - ROUNDING;
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   let asLarge = 1;
   for (let draw = 0; draw < DRAWS; draw += 1) {
     for (let place = ranks.length - 1; place > 0; place -= 1) {

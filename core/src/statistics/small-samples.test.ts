@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { chanceFrom, shuffled } from '../shared/index.ts';
+import { randomGenerator, shuffled } from '../shared/index.ts';
 import {
   binomialTest,
   designEffect,
   fisherExact,
   mannWhitney,
-  normalAt,
+  normalQuantile,
   sharedShare,
   shareTest,
   shuffledRanks,
@@ -18,7 +18,7 @@ describe('Fisher’s exact test of many groups', () => {
     const counts = [0, 1, 2, 2, 3, 4, 4, 5, 6, 6, 7, 8];
     const exact = fisherExact(counts.map((up) => [up, 8 - up]));
     if (!exact.defined) throw new Error(exact.reason);
-    const chance = chanceFrom(3);
+    const chance = randomGenerator(3);
     const all = counts.flatMap((up) => [...Array<number>(up).fill(1), ...Array<number>(8 - up).fill(0)]);
     const choose = [1, 8, 28, 56, 70, 56, 28, 8, 1];
     const likely = (ups: readonly number[]): number =>
@@ -71,7 +71,7 @@ describe('ranks shuffled between groups', () => {
   });
 
   test('three groups of scores: about 5 of 100 below 0.05 when nothing differs', () => {
-    const chance = chanceFrom(12);
+    const chance = randomGenerator(12);
     let below = 0;
     for (let time = 0; time < 200; time += 1) {
       const groups = [4, 5, 4].map((n) => Array.from({ length: n }, () => chance.integer(1, 4)));
@@ -110,9 +110,9 @@ describe('a share over pots', () => {
   ])(
     'seeds that share a fate raise no more false alarms at a rate of %d, %d pots of %d',
     (rate, pots, sown) => {
-      const chance = chanceFrom(5);
+      const chance = randomGenerator(5);
       const classes = 2000;
-      const shared = normalAt(rate);
+      const shared = normalQuantile(rate);
       let [byPot, bySeed] = [0, 0];
       for (let time = 0; time < classes; time += 1) {
         const units = Array.from({ length: pots }, () => {

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { describe as suite, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { valueOr } from '../shared/index.ts';
-import { describe, upperStudentizedRange, welchAnova, welchT } from './index.ts';
+import { describe, studentizedRangeSurvival, welchAnova, welchT } from './index.ts';
 
 interface Reference {
   name: string;
@@ -75,7 +75,7 @@ suite.each(references)('against R: $name', (reference) => {
   test('tails of the studentised range at its pairs', () => {
     const tails = pairTails.find(({ name }) => name === reference.name)!;
     reference.pairs.forEach(({ q, df }, index) =>
-      close(upperStudentizedRange(q, reference.groups.length, df), tails.p[index]!, DISTRIBUTION),
+      close(studentizedRangeSurvival(q, reference.groups.length, df), tails.p[index]!, DISTRIBUTION),
     );
   });
 });

@@ -1,5 +1,5 @@
 import { gaussLegendre, integrate } from './gauss-legendre.ts';
-import { normalBelow, normalDensity } from './normal.ts';
+import { normalCdf, normalDensity } from './normal.ts';
 import { StudentizedTail } from './studentized-tail.ts';
 
 const INNER = gaussLegendre(24);
@@ -13,9 +13,8 @@ function rangeAbove(w: number, groups: number): number {
   if (w <= 0) return 1;
   const half = w / 2;
   if (half >= NORMAL_END) return 0;
-  const inside = (2 * normalBelow(half) - 1) ** groups;
-  const share = (z: number): number =>
-    normalDensity(z) * (normalBelow(z) - normalBelow(z - w)) ** (groups - 1);
+  const inside = (2 * normalCdf(half) - 1) ** groups;
+  const share = (z: number): number => normalDensity(z) * (normalCdf(z) - normalCdf(z - w)) ** (groups - 1);
   const outside = integrate(INNER, half, NORMAL_END, share);
   return Math.max(0, 1 - inside - 2 * groups * outside);
 }
@@ -36,7 +35,7 @@ function tailOf(groups: number): StudentizedTail {
  * @param groups 2 or more
  * @param df 1 or more, fractional allowed
  */
-export function upperStudentizedRange(q: number, groups: number, df: number): number {
+export function studentizedRangeSurvival(q: number, groups: number, df: number): number {
   return tailOf(groups).above(q, df);
 }
 

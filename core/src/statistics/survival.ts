@@ -1,6 +1,6 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import type { Interval } from './describe.ts';
-import { upperChiSquare } from './incomplete-gamma.ts';
+import { chiSquareSurvival } from './incomplete-gamma.ts';
 
 const Z95 = 1.959963984540054;
 const ROUNDING = 1e-9;
@@ -103,7 +103,7 @@ export function logRank(groups: readonly (readonly Wait[])[]): Outcome<LogRank> 
   const solved = solve(variance, excess);
   if (!solved) return notDefined('no-spread');
   const chiSquare = excess.reduce((total, value, index) => total + value * (solved[index] as number), 0);
-  return defined({ chiSquare, df, p: upperChiSquare(chiSquare, df) });
+  return defined({ chiSquare, df, p: chiSquareSurvival(chiSquare, df) });
 }
 
 function sum(values: readonly number[]): number {

@@ -11,7 +11,7 @@ import {
   treatmentsPart,
 } from '../comparison/index.ts';
 import { unitDays } from '../growth/index.ts';
-import { addDays, calendarDay, chanceFrom } from '../shared/index.ts';
+import { addDays, calendarDay, randomGenerator } from '../shared/index.ts';
 import {
   claimDoubts,
   claimDoubtWords,
@@ -33,7 +33,7 @@ const STYLE = { kind: 'length', scale: { unit: 'cm', step: 0.1 }, isHeight: true
 
 /** A class by chance: two treatments, some pots not up, some dead, some read twice. */
 function speechOf(seed: number) {
-  const chance = chanceFrom(seed);
+  const chance = randomGenerator(seed);
   const pots = chance.integer(1, 5);
   const design: Design = {
     factors: [
@@ -55,7 +55,7 @@ function speechOf(seed: number) {
         id: `${treatmentId}${pot}`,
         number: at * pots + pot + 1,
         treatmentId,
-        sowedOn: SOWN,
+        sownOn: SOWN,
         block: chance.happens(0.5) ? 'a' : 'b',
         team: pot % 2 === 0 ? 'Newt' : 'Heron',
         seedsSown: 1,
@@ -84,7 +84,7 @@ function speechOf(seed: number) {
   return {
     groups,
     comparison,
-    growth: growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sowedOn])), null),
+    growth: growthPart(comparison, new Map(units.map((unit) => [unit.id, unit.sownOn])), null),
     emergence: emergencePart(comparison, design, units, {
       histories,
       counts: null,

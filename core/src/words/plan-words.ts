@@ -7,7 +7,7 @@ import type {
   RateSource,
 } from '../design/index.ts';
 import type { DepthReason, Household } from '../amounts/index.ts';
-import type { TaskCode } from '../schedule/index.ts';
+import type { TaskCode } from '../calendar/index.ts';
 
 /** Name and use of each kind of investigation. */
 export const KIND_WORDS: Record<InvestigationKind, { readonly name: string; readonly about: string }> = {

@@ -29,7 +29,7 @@ function say(values: Record<string, readonly (number | null)[]>, level: ReadingL
     id: String(index),
     number: index + 1,
     groupId,
-    sowedOn: calendarDay('2026-03-02'),
+    sownOn: calendarDay('2026-03-02'),
   }));
   const day = calendarDay('2026-03-20');
   const readings = entries.map(({ value }, index) => ({

@@ -1,7 +1,7 @@
 import { OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { type KnownRequest, tokenOf } from '../people/index.ts';
+import { type KnownRequest, tokenOf } from '../accounts/index.ts';
 import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
 import { DevicesService, deviceTokenOf, type StudentRequest } from '../student/index.ts';
 import { CallersService, type OwnedRow } from './callers.service.ts';

@@ -1,5 +1,5 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { usualContainer } from '@bright-sprout/core/design';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
@@ -40,7 +40,7 @@ const MAPPING = {
   words: [],
   zeros: { before: 'not_up', after: 'value' },
   dateOrder: 'dmy',
-  sowedOn: '2026-04-27',
+  sownOn: '2026-04-27',
   observedOn: '2026-05-08',
   control: 'Dry',
 };
@@ -59,7 +59,7 @@ test('accounts, classes and what is kept for all plans', async () => {
   await get(server.client(), '/health');
   await teacher.post('/api/session').send({ email: await emailOf(), password: 'a long enough password' });
   await put(teacher, `/classes/${classId}`, { ...CLASS, timeZone: 'UTC', asksPin: false });
-  const students = [{ id: studentId, displayName: 'Ada', tile: 'snail', teamId }];
+  const students = [{ id: studentId, displayName: 'Ada', avatar: 'snail', teamId }];
   await put(teacher, `/classes/${classId}/roster`, { teams: [{ id: teamId, name: 'Otters' }], students });
   await teacher.post(`/api/classes/${classId}/code`).expect(200);
   await get(teacher, '/classes');
@@ -121,13 +121,13 @@ test('a plan from its start to its end', async () => {
     `/experiments/${wider.id}/plan`,
     planOf(wider, { containers: [usualContainer('cups')] }),
   );
-  const { body } = await put(teacher, `/experiments/${wider.id}/sowing`, { sowedOn: dayFromToday(-3) });
+  const { body } = await put(teacher, `/experiments/${wider.id}/sowing`, { sownOn: dayFromToday(-3) });
   const [treatment, container] = [
     (body as ExperimentView).treatments[0]!,
     (body as ExperimentView).containers[0]!,
   ];
   const unit = { treatmentId: treatment.id, containerId: container.id, row: 3, column: 5 };
-  await put(teacher, `/experiments/${wider.id}/units/${uuid()}`, { ...unit, sowedOn: dayFromToday(-1) });
+  await put(teacher, `/experiments/${wider.id}/units/${uuid()}`, { ...unit, sownOn: dayFromToday(-1) });
 });
 
 test('a class at work', async () => {
@@ -154,7 +154,7 @@ test('a class at work', async () => {
     happenedOn: today,
     unitIds: null,
     amount: 10,
-    words: '',
+    note: '',
   });
   await put(teacher, `${path}/care/${careId}/undone`, { isUndone: true });
   await get(teacher, `${path}/care`);
@@ -165,8 +165,8 @@ test('a class at work', async () => {
   await put(teacher, `${path}/journal/${uuid()}`, {
     unitId: unit!.id,
     happenedOn: today,
-    kind: 'words',
-    words: 'Hooks',
+    kind: 'note',
+    note: 'Hooks',
     picture: null,
   });
   await get(teacher, `${path}/journal`);
@@ -175,26 +175,26 @@ test('a class at work', async () => {
 test('a tablet', async () => {
   const { body: classes } = await get(teacher, '/classes');
   const [{ code }] = classes as { code: string }[] as [{ code: string }];
-  await tablet.post('/api/door').send({ code }).expect(200);
-  await put(tablet, '/door/student', { studentId });
-  await get(tablet, '/door');
-  await get(tablet, '/door/pots');
-  await put(tablet, `/door/readings/${uuid()}`, readingOf(sown, 1, { observedOn: today }));
+  await tablet.post('/api/device').send({ code }).expect(200);
+  await put(tablet, '/device/student', { studentId });
+  await get(tablet, '/device');
+  await get(tablet, '/device/pots');
+  await put(tablet, `/device/readings/${uuid()}`, readingOf(sown, 1, { observedOn: today }));
   const late = await startSown(teacher, today);
   await put(teacher, `/experiments/${late.id}/class`, { classId, units: [] });
-  await get(tablet, '/door/sowing');
-  await put(tablet, '/door/sowing/ticks', { unitIds: [late.units[0]!.id], item: 'seeds', isDone: true });
+  await get(tablet, '/device/sowing');
+  await put(tablet, '/device/sowing/ticks', { unitIds: [late.units[0]!.id], item: 'seeds', isDone: true });
   const [unit] = sown.units;
-  const care = { kind: 'watered', happenedOn: today, unitIds: [unit!.id], amount: 5, words: '' };
-  await put(tablet, `/door/care/${uuid()}`, { ...care, experimentId: sown.id });
-  const entry = { unitId: unit!.id, happenedOn: today, kind: 'words', words: 'Two leaves', picture: null };
-  await put(tablet, `/door/journal/${uuid()}`, { ...entry, experimentId: sown.id });
-  await get(tablet, `/door/units/${unit!.id}/journal`);
-  await tablet.put(`/api/door/practice/${uuid()}`).send({ kind: 'plain', seed: 1, readMm: 40 });
+  const care = { kind: 'watered', happenedOn: today, unitIds: [unit!.id], amount: 5, note: '' };
+  await put(tablet, `/device/care/${uuid()}`, { ...care, experimentId: sown.id });
+  const entry = { unitId: unit!.id, happenedOn: today, kind: 'note', note: 'Two leaves', picture: null };
+  await put(tablet, `/device/journal/${uuid()}`, { ...entry, experimentId: sown.id });
+  await get(tablet, `/device/units/${unit!.id}/journal`);
+  await tablet.put(`/api/device/practice/${uuid()}`).send({ kind: 'plain', seed: 1, readMm: 40 });
   await get(teacher, `/classes/${classId}/practice`);
-  await get(tablet, '/door/ideas');
+  await get(tablet, '/device/ideas');
   const conclusion = { claim: 'No.', evidence: '', reasoning: '' };
-  await put(tablet, `/door/conclusions/${uuid()}`, { ...conclusion, experimentId: sown.id });
+  await put(tablet, `/device/conclusions/${uuid()}`, { ...conclusion, experimentId: sown.id });
 });
 
 test('comparing, and files', async () => {

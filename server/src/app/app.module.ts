@@ -5,13 +5,14 @@ import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CareModule } from '../care/index.ts';
 import { ClassesModule } from '../classes/index.ts';
-import { CompareModule } from '../compare/index.ts';
-import { ExchangeModule } from '../exchange/index.ts';
+import { PredictionsModule } from '../predictions/index.ts';
+import { ComparisonModule } from '../comparison/index.ts';
+import { ImportsModule } from '../imports/index.ts';
 import { JournalModule } from '../journal/index.ts';
 import { LiveModule } from '../live/index.ts';
-import { PeopleModule } from '../people/index.ts';
-import { PlanModule } from '../plan/index.ts';
-import { RecordModule } from '../record/index.ts';
+import { AccountsModule } from '../accounts/index.ts';
+import { PlansModule } from '../plans/index.ts';
+import { ReadingsModule } from '../readings/index.ts';
 import {
   ContractPipe,
   ErrorFilter,
@@ -20,8 +21,8 @@ import {
   SharedModule,
   WriteQuota,
 } from '../shared/index.ts';
-import { ShelfModule } from '../shelf/index.ts';
-import { SowModule } from '../sow/index.ts';
+import { ExperimentsModule } from '../experiments/index.ts';
+import { SowingModule } from '../sowing/index.ts';
 import { StudentModule } from '../student/index.ts';
 import { UploadsModule } from '../uploads/index.ts';
 import { AccessGuard } from './access.guard.ts';
@@ -50,19 +51,20 @@ export class AppModule {
           retryAttempts: 3,
           retryDelay: 500,
         }),
-        PeopleModule,
+        AccountsModule,
         ClassesModule,
         UploadsModule,
-        PlanModule,
-        RecordModule,
+        PlansModule,
+        ReadingsModule,
         CareModule,
         JournalModule,
-        SowModule,
+        SowingModule,
         StudentModule,
         LiveModule,
-        CompareModule,
-        ExchangeModule,
-        ShelfModule,
+        ComparisonModule,
+        PredictionsModule,
+        ImportsModule,
+        ExperimentsModule,
         ...staticFiles(settings.webFolder),
       ],
       controllers: [HealthController],

@@ -2,7 +2,7 @@ import type { OwnedParam } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { hashOf, type KnownTeacher, SessionsService } from '../people/index.ts';
+import { hashOf, type KnownTeacher, SessionsService } from '../accounts/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** The row that a path names. */

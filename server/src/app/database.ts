@@ -6,30 +6,29 @@ import { Recording1700000000003 } from '../../migrations/1700000000003-recording
 import { Ideas1700000000004 } from '../../migrations/1700000000004-ideas.ts';
 import { Uploads1700000000005 } from '../../migrations/1700000000005-uploads.ts';
 import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-correction.ts';
+import { StandardNames1700000000007 } from '../../migrations/1700000000007-standard-names.ts';
 import { CareEvent, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
-import { Conclusion, Prediction } from '../compare/index.ts';
-import { Session, SignInAttempts, Teacher } from '../people/index.ts';
+import { Conclusion, Prediction } from '../predictions/index.ts';
+import { Session, SignInAttempts, Teacher } from '../accounts/index.ts';
 import { JournalEntry } from '../journal/index.ts';
+import { ContainerSize, Crop, SeedLot } from '../inventory/index.ts';
 import {
   ClosedDay,
   Container,
-  ContainerSize,
-  Crop,
   Experiment,
   Factor,
   Level,
   PlanTemplate,
-  SeedLot,
   Task,
   Treatment,
   TreatmentLevel,
   Unit,
   Variable,
-} from '../plan/index.ts';
-import { Reading, SetAside } from '../record/index.ts';
+} from '../plans/index.ts';
+import { Reading, SetAside } from '../readings/index.ts';
 import { UnderscoreNaming } from '../shared/index.ts';
-import { SowingTick } from '../sow/index.ts';
+import { SowingTick } from '../sowing/index.ts';
 import { PracticeReading } from '../student/index.ts';
 import { UploadPartRow } from '../uploads/index.ts';
 
@@ -83,6 +82,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       Ideas1700000000004,
       Uploads1700000000005,
       OneCorrection1700000000006,
+      StandardNames1700000000007,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -1,10 +1,10 @@
 import { monitorEventLoopDelay } from 'node:perf_hooks';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { ComparisonService } from '../compare/comparison.service.ts';
+import { ComparisonService } from '../comparison/comparison.service.ts';
 import { ChangesFeed } from '../live/changes-feed.ts';
 import { CLASS, dayFromToday, readingOf } from './testing/experiments.ts';
 import { largestClass, LARGEST } from './testing/largest-class.ts';
@@ -33,12 +33,12 @@ beforeAll(async () => {
       .send({ ...CLASS, timeZone: 'UTC' })
       .expect(200)
   ).body;
-  const students = [{ id: uuid(), displayName: 'Ada', tile: 'fox', teamId: null }];
+  const students = [{ id: uuid(), displayName: 'Ada', avatar: 'fox', teamId: null }];
   await teacher.put(`/api/classes/${classId}/roster`).send({ teams: [], students }).expect(200);
   await teacher.put(`/api/experiments/${experiment.id}/class`).send({ classId, units: [] }).expect(200);
   device = server.client();
-  await device.post('/api/door').send({ code }).expect(200);
-  await device.put('/api/door/student').send({ studentId: students[0]!.id }).expect(200);
+  await device.post('/api/device').send({ code }).expect(200);
+  await device.put('/api/device/student').send({ studentId: students[0]!.id }).expect(200);
 }, 120_000);
 afterAll(() => server.close());
 
@@ -100,7 +100,7 @@ describe('the largest class', () => {
   );
 
   test('shows a tablet its pots with what was read last', async () => {
-    const { bytes, heldMs } = await get(device, '/api/door/pots');
+    const { bytes, heldMs } = await get(device, '/api/device/pots');
     const pots = JSON.parse(bytes.toString()) as { last: { value: number } | null }[];
     expect(pots).toHaveLength(LARGEST.pots);
     expect(pots.every(({ last }) => (last?.value ?? 0) > 1000)).toBe(true);
@@ -116,7 +116,7 @@ test('nothing that a class asks for reads a growing table from end to end', asyn
     const body = { ...readingOf(experiment, 0, { value: 1500 }), observedOn: day };
     for (let round = 0; round < 3; round += 1) {
       await teacher.put(path(`readings/${uuid()}`)).send(body);
-      await device.put(`/api/door/readings/${uuid()}`).send({ ...body, unitId: units[1]!.id });
+      await device.put(`/api/device/readings/${uuid()}`).send({ ...body, unitId: units[1]!.id });
     }
     const answer = { parts: 'answer', variableId: variables[0]!.id };
     await server.app.get(ComparisonService).compare(experiment.id, answer);
@@ -125,7 +125,7 @@ test('nothing that a class asks for reads a growing table from end to end', asyn
     for (const address of [...ends, ...lists, `/api/experiments/${experiment.id}`]) {
       await teacher.get(address).expect(200);
     }
-    for (const address of ['/api/door', '/api/door/pots', '/api/door/sowing', '/api/door/ideas']) {
+    for (const address of ['/api/device', '/api/device/pots', '/api/device/sowing', '/api/device/ideas']) {
       await device.get(address).expect(200);
     }
     const stop = await server.app

@@ -18,10 +18,11 @@ import { type DataSource, In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CareEvent, LoggersService } from '../care/index.ts';
 import { ClassesService } from '../classes/index.ts';
-import { Conclusion, Prediction } from '../compare/index.ts';
-import { ExchangeService } from '../exchange/index.ts';
-import { type KnownTeacher, Teacher, TeachersService } from '../people/index.ts';
-import { Experiment, SeedLot, Unit } from '../plan/index.ts';
+import { Conclusion, Prediction } from '../predictions/index.ts';
+import { ImportsService } from '../imports/index.ts';
+import { type KnownTeacher, Teacher, TeachersService } from '../accounts/index.ts';
+import { SeedLot } from '../inventory/index.ts';
+import { Experiment, Unit } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** Number of teachers there are. */
@@ -53,9 +54,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
   }
   for (const { hypothesis, status, plan, experiment } of demoExperiments(today)) {
     const id = uuid();
-    await app
-      .get(ExchangeService)
-      .insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
+    await app.get(ImportsService).insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
     if (status === 'growing') await loadCare(app, id, experiment.sowOn, today);
     if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
@@ -110,10 +109,10 @@ async function loadClass(app: INestApplicationContext, teacher: KnownTeacher): P
   const days = { asksPin: false, meetingDays: [...DEMO_CLASS.meetingDays], holidays: [] };
   await classes.save(classId, { ...DEMO_CLASS, ...days, timeZone: teacher.timeZone }, teacher);
   const teams = DEMO_TEAMS.map((name) => ({ id: uuid(), name }));
-  const students = DEMO_STUDENTS.map(([displayName, tile], index) => ({
+  const students = DEMO_STUDENTS.map(([displayName, avatar], index) => ({
     id: uuid(),
     displayName,
-    tile,
+    avatar,
     teamId: teams[index % teams.length]?.id ?? null,
   }));
   await classes.saveRoster(classId, { teams, students });

@@ -2,7 +2,7 @@ import 'reflect-metadata';
 import { setTimeout as pause } from 'node:timers/promises';
 import { STARTING_CROPS } from '@bright-sprout/core/design';
 import { DataSource } from 'typeorm';
-import { Crop } from '../plan/index.ts';
+import { Crop } from '../inventory/index.ts';
 import { retried } from '../shared/index.ts';
 import { databaseOptions } from './database.ts';
 import { MigrationLease } from './migration-lease.ts';

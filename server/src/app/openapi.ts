@@ -5,7 +5,7 @@ import { ROUTES } from '@bright-sprout/contract/routes';
 import { type Access, ERROR_STATUS, type Route } from '@bright-sprout/contract/shared';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
-import { SESSION_COOKIE } from '../people/index.ts';
+import { SESSION_COOKIE } from '../accounts/index.ts';
 import { DEVICE_COOKIE } from '../student/index.ts';
 
 type Json = Record<string, unknown>;

@@ -58,9 +58,9 @@ describe('the description of the API', () => {
 
   test('students show the cookie of their device, teachers that of their session', async () => {
     const { body } = await server.client().get('/api/openapi.json').expect(200);
-    expect(body.paths['/api/door/pots'].get.security).toEqual([{ device: [] }]);
+    expect(body.paths['/api/device/pots'].get.security).toEqual([{ device: [] }]);
     expect(body.paths['/api/experiments'].get.security).toEqual([{ session: [] }]);
-    expect(body.paths['/api/door'].post.security).toEqual([]);
+    expect(body.paths['/api/device'].post.security).toEqual([]);
   });
 
   test('every route has a summary, and every error a status of its kind', () => {

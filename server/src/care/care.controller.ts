@@ -9,7 +9,7 @@ import {
   UndoCareRequest,
 } from '@bright-sprout/contract/care';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { CareService } from './care.service.ts';
 import { LoggersService } from './loggers.service.ts';

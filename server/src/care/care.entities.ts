@@ -2,7 +2,7 @@ import type { CareKind } from '@bright-sprout/contract/care';
 import type { Sensor } from '@bright-sprout/core/simulate';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
 import { Student } from '../classes/index.ts';
-import { Experiment } from '../plan/index.ts';
+import { Experiment } from '../plans/index.ts';
 import { asJson } from '../shared/index.ts';
 
 /** Something done to units on a day. Rows are only ever added, and marked when they are taken back. */
@@ -33,7 +33,7 @@ export class CareEvent {
   amount: number | null;
 
   @Column('varchar', { length: 500, default: '' })
-  words: string;
+  note: string;
 
   @Column('varchar', { length: 60 })
   observer: string;

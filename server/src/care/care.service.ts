@@ -2,9 +2,9 @@ import { type CareKind, type CareRequest, type CareView, SOIL_STATES } from '@br
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In } from 'typeorm';
-import { Experiment, Unit } from '../plan/index.ts';
+import { Experiment, Unit } from '../plans/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
-import type { Observer } from '../record/index.ts';
+import type { Observer } from '../readings/index.ts';
 import { CareEvent } from './care.entities.ts';
 
 /** The largest amount that a kind of care can have; kinds that are not listed have none. */
@@ -38,9 +38,9 @@ export class CareService {
    * @throws ApiError `invalid_fields`, `id_in_use`
    */
   async keep(experimentId: string, id: string, request: CareRequest, observer: Observer): Promise<CareView> {
-    const { kind, happenedOn, words } = request;
+    const { kind, happenedOn, note } = request;
     const amount = request.amount ?? null;
-    checkAmount(kind, amount, words);
+    checkAmount(kind, amount, note);
     if (happenedOn > this.clock.today(observer.timeZone)) {
       throw invalidField('happenedOn', 'This day has not come yet.');
     }
@@ -57,7 +57,7 @@ export class CareService {
       happenedOn,
       kind,
       amount,
-      words,
+      note,
       observer: observer.displayName,
       studentId: observer.studentId ?? null,
       recordedAt: this.clock.now(),
@@ -93,13 +93,13 @@ export class CareService {
   }
 }
 
-function checkAmount(kind: CareKind, amount: number | null, words: string): void {
+function checkAmount(kind: CareKind, amount: number | null, note: string): void {
   const most = MOST[kind];
   if (amount === null && NEEDS_AMOUNT.includes(kind)) throw invalidField('amount', 'Give what was found.');
   if (amount !== null && (most === undefined || amount > most)) {
     throw invalidField('amount', most === undefined ? 'This takes no amount.' : `Give at most ${most}.`);
   }
-  if (words === '' && NEEDS_WORDS.includes(kind)) throw invalidField('words', 'Say what was done.');
+  if (note === '' && NEEDS_WORDS.includes(kind)) throw invalidField('note', 'Say what was done.');
 }
 
 function idInUse(): ApiError {
@@ -110,14 +110,14 @@ function idInUse(): ApiError {
 }
 
 function careView(event: Omit<CareEvent, 'experiment' | 'student'>): CareView {
-  const { id, kind, happenedOn, unitIds, amount, words, observer } = event;
+  const { id, kind, happenedOn, unitIds, amount, note, observer } = event;
   return {
     id,
     kind,
     happenedOn,
     unitIds,
     amount,
-    words,
+    note,
     observer,
     recordedAt: event.recordedAt.toISOString(),
     isUndone: event.undoneAt !== null,

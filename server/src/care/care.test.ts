@@ -1,5 +1,5 @@
 import type { CareView, SensorDayView } from '@bright-sprout/contract/care';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { dayFromToday, startSown } from '../app/testing/experiments.ts';
@@ -19,7 +19,7 @@ afterAll(() => server.close());
 const path = (end = ''): string => `/api/experiments/${experiment.id}/care${end}`;
 
 function care(changes: object = {}) {
-  return { kind: 'watered', happenedOn: dayFromToday(-1), unitIds: null, amount: 10, words: '', ...changes };
+  return { kind: 'watered', happenedOn: dayFromToday(-1), unitIds: null, amount: 10, note: '', ...changes };
 }
 
 describe('care', () => {
@@ -63,8 +63,8 @@ describe('care', () => {
     ['a pH of 20', { kind: 'ph', amount: 20 }, 'amount'],
     ['no pH', { kind: 'ph', amount: null }, 'amount'],
     ['an amount of turning', { kind: 'turned', amount: 3 }, 'amount'],
-    ['a note without words', { kind: 'note', amount: null }, 'words'],
-    ['ten thousand characters', { words: 'x'.repeat(10_000) }, 'words'],
+    ['a note without words', { kind: 'note', amount: null }, 'note'],
+    ['ten thousand characters', { note: 'x'.repeat(10_000) }, 'note'],
     ['a pot of nobody', { unitIds: [uuid()] }, 'unitIds'],
     ['a kind of its own', { kind: 'sung to' }, 'kind'],
   ])('%s is refused in words at its field', async (_, changes, field) => {

@@ -5,7 +5,7 @@ import { dayInZone } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { hashOf } from '../people/index.ts';
+import { hashOf } from '../accounts/index.ts';
 import { ApiError, Clock } from '../shared/index.ts';
 import { Logger, LoggerSample } from './care.entities.ts';
 

@@ -1,7 +1,7 @@
 import type { Holiday } from '@bright-sprout/core/design';
 import type { ReadingLevel } from '@bright-sprout/core/words';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
-import { Teacher } from '../people/index.ts';
+import { Teacher } from '../accounts/index.ts';
 import { asJson } from '../shared/index.ts';
 
 /** A class and when it meets. */
@@ -67,7 +67,7 @@ export class Team {
   name: string;
 }
 
-/** A student: a display name and a picture tile. */
+/** A student: a display name and a picture. */
 @Entity('student')
 export class Student {
   @PrimaryColumn('uuid')
@@ -88,7 +88,7 @@ export class Student {
   displayName: string;
 
   @Column('varchar', { length: 20 })
-  tile: string;
+  avatar: string;
 
   /** Four digits that the teacher can read out; keeps classmates apart, nothing more. */
   @Column('varchar', { length: 4, nullable: true })
@@ -103,7 +103,7 @@ export class Student {
   team: Relation<Team> | null;
 }
 
-/** A device that joined a class by its code, and the student who chose a tile on it. */
+/** A device that joined a class by its code, and the student who chose a picture on it. */
 @Entity('student_device')
 @Unique('uq_student_device_token', ['tokenHash'])
 export class StudentDevice {
@@ -137,7 +137,7 @@ export class StudentDevice {
   expiresAt: Date;
 }
 
-/** A student who chose a tile on a device, and may send from it what was made there before. */
+/** A student who chose a picture on a device, and may send from it what was made there before. */
 @Entity('device_student')
 export class DeviceStudent {
   @PrimaryColumn('uuid')

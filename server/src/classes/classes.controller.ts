@@ -1,6 +1,6 @@
 import { ClassRequest, classRoutes, type ClassView, RosterRequest } from '@bright-sprout/contract/classes';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ClassesService } from './classes.service.ts';
 

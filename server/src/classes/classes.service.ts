@@ -4,7 +4,7 @@ import type { FieldProblem } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager, In } from 'typeorm';
-import type { KnownTeacher } from '../people/index.ts';
+import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, inTransaction, invalidFields, isDuplicate, notFound } from '../shared/index.ts';
 import { SchoolClass, Student, Team } from './class.entities.ts';
 
@@ -132,10 +132,10 @@ export class ClassesService {
       teams: teams.filter((team) => team.classId === id).map((team) => ({ id: team.id, name: team.name })),
       students: students
         .filter((student) => student.classId === id)
-        .map(({ id: studentId, displayName, tile, teamId, pin }) => ({
+        .map(({ id: studentId, displayName, avatar, teamId, pin }) => ({
           id: studentId,
           displayName,
-          tile,
+          avatar,
           teamId,
           pin,
         })),

@@ -1,5 +1,5 @@
 import type { ClassView } from '@bright-sprout/contract/classes';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { CLASS, startDraft } from '../app/testing/experiments.ts';
@@ -22,7 +22,7 @@ const team = (name: string) => ({ id: uuid(), name });
 const student = (displayName: string, teamId: string | null = null) => ({
   id: uuid(),
   displayName,
-  tile: 'snail',
+  avatar: 'snail',
   teamId,
 });
 

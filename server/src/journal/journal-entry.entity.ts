@@ -1,7 +1,7 @@
 import type { EntryKind } from '@bright-sprout/contract/journal';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Student } from '../classes/index.ts';
-import { Experiment, Unit } from '../plan/index.ts';
+import { Experiment, Unit } from '../plans/index.ts';
 
 /** A photo, a drawing or a sentence. */
 @Entity('journal_entry')
@@ -17,7 +17,7 @@ export class JournalEntry {
   @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_journal_entry_experiment' })
   experiment: Relation<Experiment>;
 
-  /** The whole sill when `null`. */
+  /** All pots when `null`. */
   @Index('ix_journal_entry_unit')
   @Column('uuid', { nullable: true })
   unitId: string | null;
@@ -33,7 +33,7 @@ export class JournalEntry {
   kind: EntryKind;
 
   @Column('varchar', { length: 1000, default: '' })
-  words: string;
+  note: string;
 
   /** JPEG without any metadata. */
   @Column('mediumblob', { nullable: true, select: false })

@@ -1,6 +1,6 @@
 import { EntryRequest, type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { JournalService } from './journal.service.ts';
 

@@ -2,8 +2,8 @@ import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type FindOptionsWhere, Not } from 'typeorm';
-import { Unit } from '../plan/index.ts';
-import type { Observer } from '../record/index.ts';
+import { Unit } from '../plans/index.ts';
+import type { Observer } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { cleanPicture } from './clean-picture.ts';
@@ -41,13 +41,13 @@ export class JournalService {
     observer: Observer,
     ownerId: string,
   ): Promise<EntryView> {
-    const { kind, happenedOn, words } = request;
+    const { kind, happenedOn, note } = request;
     const unitId = request.unitId ?? null;
     if (happenedOn > this.clock.today(observer.timeZone)) {
       throw invalidField('happenedOn', 'This day has not come yet.');
     }
-    if (kind === 'words' && words === '') throw invalidField('words', 'Write a sentence first.');
-    if (kind !== 'words' && !request.picture) throw invalidField('picture', 'There is no picture yet.');
+    if (kind === 'note' && note === '') throw invalidField('note', 'Write a sentence first.');
+    if (kind !== 'note' && !request.picture) throw invalidField('picture', 'There is no picture yet.');
     const entries = this.source.getRepository(JournalEntry);
     const kept = await entries.findOneBy({ id });
     if (kept) return sameEntry(kept, experimentId, unitId);
@@ -60,13 +60,13 @@ export class JournalService {
       unitId,
       happenedOn,
       kind,
-      words,
+      note,
       observer: observer.displayName,
       studentId: observer.studentId ?? null,
       recordedAt: this.clock.now(),
     };
-    if (kind !== 'words') await this.#refuseTooMany(experimentId);
-    const sent = kind === 'words' ? null : request.picture;
+    if (kind !== 'note') await this.#refuseTooMany(experimentId);
+    const sent = kind === 'note' ? null : request.picture;
     const picture = sent ? await cleanPicture(await this.uploads.whole(ownerId, sent)) : null;
     try {
       await entries.insert({ ...entry, picture });
@@ -78,7 +78,7 @@ export class JournalService {
   }
 
   async #refuseTooMany(experimentId: string): Promise<void> {
-    const count = await this.source.getRepository(JournalEntry).countBy({ experimentId, kind: Not('words') });
+    const count = await this.source.getRepository(JournalEntry).countBy({ experimentId, kind: Not('note') });
     if (count < MOST_PICTURES) return;
     throw new ApiError(
       'too_large',
@@ -110,14 +110,14 @@ function sameEntry(kept: JournalEntry, experimentId: string, unitId: string | nu
 }
 
 function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' | 'picture'>): EntryView {
-  const { id, unitId, happenedOn, kind, words, observer } = entry;
+  const { id, unitId, happenedOn, kind, note, observer } = entry;
   return {
     id,
     unitId,
     happenedOn,
     kind,
-    words,
-    hasPicture: kind !== 'words',
+    note,
+    hasPicture: kind !== 'note',
     observer,
     recordedAt: entry.recordedAt.toISOString(),
   };

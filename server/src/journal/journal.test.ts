@@ -1,5 +1,5 @@
 import type { EntryView } from '@bright-sprout/contract/journal';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
@@ -34,7 +34,7 @@ function entry(changes: object = {}) {
     unitId: experiment.units[0]!.id,
     happenedOn: dayFromToday(0),
     kind: 'photo',
-    words: 'A seed leaf!',
+    note: 'A seed leaf!',
     picture: null,
     ...changes,
   };
@@ -49,7 +49,7 @@ describe('a photo', () => {
       .put(path(`/${id}`))
       .send(entry({ picture: await sendFile(teacher, sent) }))
       .expect(200);
-    expect(kept.body).toMatchObject({ kind: 'photo', hasPicture: true, words: 'A seed leaf!' });
+    expect(kept.body).toMatchObject({ kind: 'photo', hasPicture: true, note: 'A seed leaf!' });
     const answer = await teacher.get(path(`/${id}/picture`)).expect(200);
     expect(answer.headers['content-type']).toBe('image/jpeg');
     const { width, height, format, exif } = await sharp(answer.body as Buffer).metadata();
@@ -128,17 +128,17 @@ describe('a photo', () => {
 
 describe('words', () => {
   test('are kept as they are and never run', async () => {
-    const words = '<img src=x onerror=alert(1)> stem & "leaf"';
-    const answer = await teacher.put(path(`/${uuid()}`)).send(entry({ kind: 'words', words }));
-    expect(answer.body).toMatchObject({ words, hasPicture: false });
+    const note = '<img src=x onerror=alert(1)> stem & "leaf"';
+    const answer = await teacher.put(path(`/${uuid()}`)).send(entry({ kind: 'note', note }));
+    expect(answer.body).toMatchObject({ note, hasPicture: false });
   });
 
   test.each([
-    ['nothing', { kind: 'words', words: '  ' }, 'words'],
-    ['ten thousand characters', { kind: 'words', words: 'x'.repeat(10_000) }, 'words'],
+    ['nothing', { kind: 'note', note: '  ' }, 'note'],
+    ['ten thousand characters', { kind: 'note', note: 'x'.repeat(10_000) }, 'note'],
     ['a photo without a picture', {}, 'picture'],
-    ['a day to come', { kind: 'words', happenedOn: dayFromToday(3) }, 'happenedOn'],
-    ['a pot of nobody', { kind: 'words', unitId: uuid() }, 'unitId'],
+    ['a day to come', { kind: 'note', happenedOn: dayFromToday(3) }, 'happenedOn'],
+    ['a pot of nobody', { kind: 'note', unitId: uuid() }, 'unitId'],
   ])('%s is refused at its field', async (_, changes, field) => {
     const answer = await teacher.put(path(`/${uuid()}`)).send(entry(changes));
     expect([answer.status, answer.body.fields[0].field]).toEqual([400, field]);

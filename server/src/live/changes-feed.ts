@@ -1,9 +1,9 @@
 import type { ChangedThing, ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { ReadingsService } from '../record/index.ts';
+import { ReadingsService } from '../readings/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** How often the database is asked while anybody listens. */

@@ -2,7 +2,7 @@ import http from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { setTimeout as pause } from 'node:timers/promises';
 import type { ChangeEvent } from '@bright-sprout/contract/live';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { createApp } from '../app/create-app.ts';
@@ -102,7 +102,7 @@ describe('news of what was saved', () => {
     const path = `/api/experiments/${experiment.id}`;
     const events = await listen(portOf(other), 2, async () => {
       await teacher.put(`${path}/readings/${uuid()}`).send(readingOf(experiment, 0)).expect(200);
-      const care = { kind: 'turned', happenedOn: dayFromToday(0), unitIds: null, amount: null, words: '' };
+      const care = { kind: 'turned', happenedOn: dayFromToday(0), unitIds: null, amount: null, note: '' };
       await teacher.put(`${path}/care/${uuid()}`).send(care).expect(200);
     });
     const told = events.map((event) => JSON.parse(event) as ChangeEvent);

@@ -9,7 +9,7 @@ const MINUTE_S = 60;
 /** A school shares one address: that many browsers and tablets may write as much as one may. */
 const BROWSERS_AN_ADDRESS = 10;
 
-/** What is sent without any cookie, by loggers and at the door, is far less. */
+/** What is sent without any cookie, by loggers and when a device joins, is far less. */
 const SHARE_WITHOUT_COOKIE = 0.4;
 
 const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Request } from 'express';
-import { type TriesLimit, TriesService } from '../people/index.ts';
+import { type TriesLimit, TriesService } from '../accounts/index.ts';
 import { ApiError, type Settings, SETTINGS } from '../shared/index.ts';
 
 /** Wrong codes that an address may try for each sign-in try: a class shares one address, and children mistype. */

@@ -1,12 +1,12 @@
 import { randomBytes } from 'node:crypto';
-import type { DoorView, TileRequest } from '@bright-sprout/contract/student';
+import type { DeviceView, ChosenStudentRequest } from '@bright-sprout/contract/student';
 import type { ReadingLevel } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ClassesService, DeviceStudent, SchoolClass, StudentDevice } from '../classes/index.ts';
-import { hashOf } from '../people/index.ts';
+import { hashOf } from '../accounts/index.ts';
 import { ApiError, Clock, invalidField } from '../shared/index.ts';
 
 /** How long a device stays in its class. */
@@ -41,7 +41,7 @@ export class DevicesService {
    * Joins the class of a code and gives the token for the cookie; only its hash is stored.
    * @throws ApiError `wrong_code`
    */
-  async join(code: string): Promise<{ token: string; door: DoorView }> {
+  async join(code: string): Promise<{ token: string; device: DeviceView }> {
     const schoolClass = await this.source
       .getRepository(SchoolClass)
       .findOneBy({ code: code.toUpperCase().replaceAll(/[^A-Z0-9]/g, '') });
@@ -62,7 +62,7 @@ export class DevicesService {
     };
     await devices.insert(device);
     const { timeZone, readingLevel } = schoolClass;
-    return { token, door: await this.door({ ...device, timeZone, readingLevel }) };
+    return { token, device: await this.device({ ...device, timeZone, readingLevel }) };
   }
 
   /** The device of a token; undefined when it joined nothing, or too long ago. */
@@ -77,7 +77,7 @@ export class DevicesService {
   }
 
   /** The class as a device sees it: names and pictures, and nothing of anybody else. */
-  async door(device: JoinedDevice): Promise<DoorView> {
+  async device(device: JoinedDevice): Promise<DeviceView> {
     const { name, readingLevel, asksPin, students } = await this.classes.view(device.classId);
     return {
       classId: device.classId,
@@ -85,7 +85,7 @@ export class DevicesService {
       readingLevel,
       asksPin,
       today: this.clock.today(device.timeZone),
-      students: students.map(({ id, displayName, tile, teamId }) => ({ id, displayName, tile, teamId })),
+      students: students.map(({ id, displayName, avatar, teamId }) => ({ id, displayName, avatar, teamId })),
       studentId: device.studentId,
     };
   }
@@ -94,7 +94,7 @@ export class DevicesService {
    * Says who is at a device.
    * @throws ApiError when the student is not of this class; `wrong_pin` when the class asks for one
    */
-  async choose(device: JoinedDevice, { studentId, pin }: TileRequest): Promise<DoorView> {
+  async choose(device: JoinedDevice, { studentId, pin }: ChosenStudentRequest): Promise<DeviceView> {
     const { students, asksPin } = await this.classes.view(device.classId);
     const student = students.find(({ id }) => id === studentId);
     if (!student) throw invalidField('studentId', 'Choose one of the pictures.');
@@ -105,7 +105,7 @@ export class DevicesService {
     await this.source
       .getRepository(DeviceStudent)
       .upsert({ deviceId: device.id, studentId }, ['deviceId', 'studentId']);
-    return this.door({ ...device, studentId });
+    return this.device({ ...device, studentId });
   }
 
   /** Leaves the class. */

@@ -3,8 +3,8 @@ import { dayInZone } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { Experiment, Unit } from '../plan/index.ts';
-import { type Observer, ReadingsService } from '../record/index.ts';
+import { Experiment, Unit } from '../plans/index.ts';
+import { type Observer, ReadingsService } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 
@@ -31,7 +31,7 @@ export interface OwnUnit {
 
 type OwnUnitRow = OwnUnit & { readonly hasTeams: number };
 
-/** A student of a class who is at a device, or chose a tile on it before. Every save begins with it: one statement. */
+/** A student of a class who is at a device, or chose a picture on it before. Every save begins with it: one statement. */
 const STUDENT_AT_DEVICE = `
   SELECT s.id, s.display_name AS displayName, s.team_id AS teamId
   FROM student s
@@ -66,7 +66,7 @@ export class OwnWorkService {
   /**
    * Who made it and when. A device's clock may be wrong, so only the time that passed on it between making and
    * sending is used.
-   * @throws ApiError `no_tile`, `invalid_fields`
+   * @throws ApiError `no_student`, `invalid_fields`
    */
   async of(device: JoinedDevice, made: MadeOnDevicePart | undefined): Promise<OwnWork> {
     const student = await this.student(device, made?.studentId);
@@ -81,8 +81,8 @@ export class OwnWorkService {
   }
 
   /**
-   * The student at a device, or one who chose a tile on it before.
-   * @throws ApiError `no_tile`
+   * The student at a device, or one who chose a picture on it before.
+   * @throws ApiError `no_student`
    */
   async student(device: JoinedDevice, studentId: string | undefined): Promise<KnownStudent> {
     const id = studentId ?? device.studentId;
@@ -95,7 +95,7 @@ export class OwnWorkService {
             device.studentId,
             device.id,
           ]);
-    if (!student) throw new ApiError('no_tile', 'Choose your picture first.');
+    if (!student) throw new ApiError('no_student', 'Choose your picture first.');
     return student;
   }
 

@@ -1,12 +1,12 @@
-import { LATE_WORDS, type ReadingView } from '@bright-sprout/contract/record';
+import { LATE_WORDS, type ReadingView } from '@bright-sprout/contract/readings';
 import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plan/index.ts';
-import { Reading, ReadingsService } from '../record/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plans/index.ts';
+import { Reading, ReadingsService } from '../readings/index.ts';
 import { Clock, invalidField } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 import { type KnownStudent, OwnWorkService, ownUnits } from './own-work.service.ts';
@@ -74,7 +74,7 @@ export class PotsService {
   ): Promise<StudentPotView[]> {
     const stored = await this.store.load(experimentId);
     const sown = ownUnits(stored.units, student).filter(
-      (unit) => unit.sowedOn !== null && unit.sowedOn <= today,
+      (unit) => unit.sownOn !== null && unit.sownOn <= today,
     );
     const readings = await this.readings.recent(
       sown.map(({ id }) => id),
@@ -108,7 +108,7 @@ export class PotsService {
             const found = other.of(unit);
             return { variable: other.variable, last: found.last, own: found.own };
           }),
-          sowedOn: unit.sowedOn,
+          sownOn: unit.sownOn,
           crop: crop && {
             daysToEmergence: crop.figures.daysToEmergence,
             heightAtDay21Mm: crop.figures.heightAtDay21Mm,

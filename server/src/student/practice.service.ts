@@ -1,5 +1,5 @@
 import type { PracticeRequest, PracticeView } from '@bright-sprout/contract/student';
-import { chanceFrom, valueOr } from '@bright-sprout/core/shared';
+import { randomGenerator, valueOr } from '@bright-sprout/core/shared';
 import { practiceTask } from '@bright-sprout/core/simulate';
 import { readingErrorOf } from '@bright-sprout/core/statistics';
 import { Injectable } from '@nestjs/common';
@@ -19,7 +19,7 @@ export class PracticeService {
 
   /** Keeps a reading of a drawn ruler; what was there is drawn again from its seed. */
   async keep(device: JoinedDevice, id: string, { kind, seed, readMm }: PracticeRequest): Promise<void> {
-    const { trueMm } = practiceTask(kind, chanceFrom(seed));
+    const { trueMm } = practiceTask(kind, randomGenerator(seed));
     try {
       await this.source.getRepository(PracticeReading).insert({
         id,

@@ -1,13 +1,14 @@
-import type { SowingItem, TickView } from '@bright-sprout/contract/sow';
+import type { SowingItem, TickView } from '@bright-sprout/contract/sowing';
 import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
 import { sowingDepth } from '@bright-sprout/core/amounts';
 import { treatmentsOf } from '@bright-sprout/core/design';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Crop, Experiment, ExperimentStore, SeedLot, type StoredPlan } from '../plan/index.ts';
+import { Crop, SeedLot } from '../inventory/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
-import { TicksService } from '../sow/index.ts';
+import { TicksService } from '../sowing/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 import { type KnownStudent, OwnWorkService, ownUnits } from './own-work.service.ts';
 import { treatmentOf } from './pots.service.ts';
@@ -60,7 +61,7 @@ export class StudentSowingService {
     const hasBegun = sowOn <= today || ticks.length > 0;
     const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
     const unsown = ownUnits(stored.units, student).filter(
-      (unit) => unit.sowedOn === null && isDue(unit.sowOn ?? sowOn),
+      (unit) => unit.sownOn === null && isDue(unit.sowOn ?? sowOn),
     );
     const ticked = (unitId: string): SowingItem[] =>
       ticks.filter((tick) => tick.unitId === unitId).map((tick) => tick.item);

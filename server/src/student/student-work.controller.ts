@@ -1,6 +1,6 @@
 import type { CareView } from '@bright-sprout/contract/care';
 import type { EntryView } from '@bright-sprout/contract/journal';
-import type { TickView } from '@bright-sprout/contract/sow';
+import type { TickView } from '@bright-sprout/contract/sowing';
 import {
   PracticeRequest,
   type PracticeView,

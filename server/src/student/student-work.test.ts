@@ -1,7 +1,7 @@
 import type { ClassView } from '@bright-sprout/contract/classes';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { StudentPotView, StudentSowingView } from '@bright-sprout/contract/student';
-import { chanceFrom } from '@bright-sprout/core/shared';
+import { randomGenerator } from '@bright-sprout/core/shared';
 import { practiceTask } from '@bright-sprout/core/simulate';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
@@ -28,8 +28,8 @@ beforeAll(async () => {
     { id: ids.herons, name: 'Herons' },
   ];
   const students = [
-    { id: ids.ada, displayName: 'Ada', tile: 'snail', teamId: ids.otters, pin: '1234' },
-    { id: ids.ben, displayName: 'Ben', tile: 'fish', teamId: ids.herons, pin: '9876' },
+    { id: ids.ada, displayName: 'Ada', avatar: 'snail', teamId: ids.otters, pin: '1234' },
+    { id: ids.ben, displayName: 'Ben', avatar: 'fish', teamId: ids.herons, pin: '9876' },
   ];
   own = (await teacher.put(`/api/classes/${classId}/roster`).send({ teams, students }).expect(200)).body;
   sown = await give(await startSown(teacher));
@@ -47,14 +47,14 @@ async function give(experiment: ExperimentView): Promise<ExperimentView> {
 
 async function deviceOf(studentId: string, pin?: string): Promise<Client> {
   const device = server.client();
-  await device.post('/api/door').send({ code: own.code }).expect(200);
-  await device.put('/api/door/student').send({ studentId, pin }).expect(200);
+  await device.post('/api/device').send({ code: own.code }).expect(200);
+  await device.put('/api/device/student').send({ studentId, pin }).expect(200);
   return device;
 }
 
 /** The student's pots of the experiment that was sown ten days ago. */
 async function potsOf(device: Client): Promise<StudentPotView[]> {
-  const pots = (await device.get('/api/door/pots').expect(200)).body as StudentPotView[];
+  const pots = (await device.get('/api/device/pots').expect(200)).body as StudentPotView[];
   return pots.filter((pot) => pot.experimentId === sown.id);
 }
 
@@ -91,30 +91,30 @@ describe('a reading made without network', () => {
     const device = await deviceOf(ids.ada);
     const [pot] = await potsOf(device);
     const body = { ...reading(pot!, { observedOn: '2020-01-01' }), made: made(ids.ada, 24, wrongBy) };
-    const answer = await device.put(`/api/door/readings/${uuid()}`).send(body).expect(200);
+    const answer = await device.put(`/api/device/readings/${uuid()}`).send(body).expect(200);
     expect(answer.body).toMatchObject({ observedOn: dayFromToday(-1), observer: 'Ada' });
   });
 
   test('is taken from who was at the device then, and from nobody else', async () => {
     const device = await deviceOf(ids.ada);
     const [pot] = await potsOf(device);
-    await device.put('/api/door/student').send({ studentId: ids.ben }).expect(200);
+    await device.put('/api/device/student').send({ studentId: ids.ben }).expect(200);
     const send = (studentId: string) =>
-      device.put(`/api/door/readings/${uuid()}`).send({ ...reading(pot!), made: made(studentId, 1) });
+      device.put(`/api/device/readings/${uuid()}`).send({ ...reading(pot!), made: made(studentId, 1) });
     expect((await send(ids.ada).expect(200)).body.observer).toBe('Ada');
     expect((await send(ids.ben)).status).toBe(404);
     const other = await deviceOf(ids.ben);
     const refused = await other
-      .put(`/api/door/readings/${uuid()}`)
+      .put(`/api/device/readings/${uuid()}`)
       .send({ ...reading(pot!), made: made(ids.ada, 1) });
-    expect([refused.status, refused.body.code]).toEqual([409, 'no_tile']);
+    expect([refused.status, refused.body.code]).toEqual([409, 'no_student']);
   });
 
   test('is refused in words after two weeks', async () => {
     const device = await deviceOf(ids.ada);
     const [pot] = await potsOf(device);
     const body = { ...reading(pot!), made: made(ids.ada, 15 * 24) };
-    const answer = await device.put(`/api/door/readings/${uuid()}`).send(body).expect(400);
+    const answer = await device.put(`/api/device/readings/${uuid()}`).send(body).expect(400);
     expect(answer.body.fields[0].message).toContain('Show it to your teacher');
   });
 });
@@ -126,13 +126,13 @@ describe('a closed day', () => {
     const path = `/api/experiments/${sown.id}/days/${dayFromToday(0)}`;
     await teacher.put(path).send({ isClosed: true }).expect(200);
     expect((await potsOf(device))[0]!.isClosed).toBe(true);
-    const refused = await device.put(`/api/door/readings/${uuid()}`).send(reading(pot!));
+    const refused = await device.put(`/api/device/readings/${uuid()}`).send(reading(pot!));
     expect([refused.status, refused.body.code]).toEqual([409, 'day_closed']);
     const before = { ...reading(pot!), made: made(ids.ada, 0.01) };
-    const onItsWay = await device.put(`/api/door/readings/${uuid()}`).send(before).expect(200);
+    const onItsWay = await device.put(`/api/device/readings/${uuid()}`).send(before).expect(200);
     expect(onItsWay.body).toMatchObject({ counts: true, setAside: null });
     await teacher.put(path).send({ isClosed: false }).expect(200);
-    await device.put(`/api/door/readings/${uuid()}`).send(reading(pot!)).expect(200);
+    await device.put(`/api/device/readings/${uuid()}`).send(reading(pot!)).expect(200);
   });
 });
 
@@ -146,12 +146,12 @@ describe('what arrives long after its day was closed', () => {
     const id = uuid();
     const body = { ...reading(pot!), made: made(ids.ada, 0.5) };
     for (let time = 0; time < 2; time += 1) {
-      const kept = await device.put(`/api/door/readings/${id}`).send(body).expect(200);
+      const kept = await device.put(`/api/device/readings/${id}`).send(body).expect(200);
       expect(kept.body).toMatchObject({ counts: false, setAside: 'arrived after this day was closed' });
     }
     const back = await teacher.delete(`/api/experiments/${sown.id}/readings/${id}/set-aside`).expect(200);
     expect(back.body.counts).toBe(true);
-    const again = await device.put(`/api/door/readings/${id}`).send(body).expect(200);
+    const again = await device.put(`/api/device/readings/${id}`).send(body).expect(200);
     expect(again.body.counts).toBe(true);
     await teacher.put(path).send({ isClosed: false }).expect(200);
   });
@@ -164,14 +164,14 @@ describe('a PIN', () => {
       .send({ ...CLASS, timeZone: 'UTC', asksPin: true })
       .expect(200);
     const device = server.client();
-    const door = (await device.post('/api/door').send({ code: own.code }).expect(200)).body;
-    expect(JSON.stringify(door)).not.toContain('1234');
+    const joined = (await device.post('/api/device').send({ code: own.code }).expect(200)).body;
+    expect(JSON.stringify(joined)).not.toContain('1234');
     for (const pin of [undefined, '9876']) {
-      const refused = await device.put('/api/door/student').send({ studentId: ids.ada, pin });
+      const refused = await device.put('/api/device/student').send({ studentId: ids.ada, pin });
       expect([refused.status, refused.body.code]).toEqual([403, 'wrong_pin']);
     }
-    expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
-    await device.put('/api/door/student').send({ studentId: ids.ada, pin: '1234' }).expect(200);
+    expect((await device.get('/api/device/pots')).body.code).toBe('no_student');
+    await device.put('/api/device/student').send({ studentId: ids.ada, pin: '1234' }).expect(200);
     await teacher
       .put(`/api/classes/${own.id}`)
       .send({ ...CLASS, timeZone: 'UTC', asksPin: false })
@@ -182,7 +182,7 @@ describe('a PIN', () => {
     const { students } = (await teacher.get('/api/classes')).body[0] as ClassView;
     const roster = {
       teams: own.teams,
-      students: [...students, { id: uuid(), displayName: 'Cy', tile: 'fox', teamId: null }],
+      students: [...students, { id: uuid(), displayName: 'Cy', avatar: 'fox', teamId: null }],
     };
     const kept = (await teacher.put(`/api/classes/${own.id}/roster`).send(roster).expect(200))
       .body as ClassView;
@@ -205,7 +205,7 @@ describe('more than one variable', () => {
     const stage = pot!.others.find(({ variable }) => variable.name === 'stage')!.variable;
     const send = (value: number) =>
       device
-        .put(`/api/door/readings/${uuid()}`)
+        .put(`/api/device/readings/${uuid()}`)
         .send(reading(pot!, { variableId: stage.id, value, entered: 'x', unitOfMeasure: '', precision: 1 }));
     expect((await send(0)).body.fields).toEqual([{ field: 'value', message: 'Choose one of the scores.' }]);
     await send(2).expect(200);
@@ -227,25 +227,25 @@ describe('sowing day', () => {
     const given = await give(draft);
     const device = await deviceOf(ids.ada);
     const sowing = async (): Promise<StudentSowingView[]> =>
-      (await device.get('/api/door/sowing').expect(200)).body;
+      (await device.get('/api/device/sowing').expect(200)).body;
     const [view] = await sowing();
     expect(view).toMatchObject({ experimentId: draft.id, question: draft.question });
     expect(view!.steps.length).toBeGreaterThan(0);
     expect(view!.pots.map(({ unitId }) => unitId)).toEqual(given.units.slice(0, 4).map(({ id }) => id));
     const unitIds = [view!.pots[0]!.unitId];
-    await device.put('/api/door/sowing/ticks').send({ unitIds, item: 'seeds', isDone: true }).expect(200);
-    await device.put('/api/door/sowing/ticks').send({ unitIds, item: 'seeds', isDone: true }).expect(200);
+    await device.put('/api/device/sowing/ticks').send({ unitIds, item: 'seeds', isDone: true }).expect(200);
+    await device.put('/api/device/sowing/ticks').send({ unitIds, item: 'seeds', isDone: true }).expect(200);
     expect((await sowing())[0]!.pots[0]!.ticked).toEqual(['seeds']);
     const ticks = `/api/experiments/${draft.id}/sowing/ticks`;
     expect((await teacher.get(ticks)).body).toEqual([{ unitId: unitIds[0], item: 'seeds', by: 'Ada' }]);
     const foreign = { unitIds: [given.units[5]!.id], item: 'seeds', isDone: true };
-    await device.put('/api/door/sowing/ticks').send(foreign).expect(404);
+    await device.put('/api/device/sowing/ticks').send(foreign).expect(404);
     const note = { unitId: unitIds[0], seedsSown: 4, note: 'one seed rolled away' };
     const noted = await teacher.put(`/api/experiments/${draft.id}/sowing/notes`).send(note).expect(200);
     expect(noted.body.units[0]).toMatchObject({ seedsSown: 4, sowingNote: 'one seed rolled away' });
     await teacher
       .put(`/api/experiments/${draft.id}/sowing`)
-      .send({ sowedOn: dayFromToday(0), unitIds })
+      .send({ sownOn: dayFromToday(0), unitIds })
       .expect(200);
     expect((await sowing())[0]!.pots).toHaveLength(3);
     expect((await teacher.get(ticks).expect(200)).body).toHaveLength(1);
@@ -260,7 +260,7 @@ describe('sowing before its planned day', () => {
     const given = await give(draft);
     const device = await deviceOf(ids.ada);
     const isShown = async (): Promise<boolean> =>
-      ((await device.get('/api/door/sowing').expect(200)).body as StudentSowingView[]).some(
+      ((await device.get('/api/device/sowing').expect(200)).body as StudentSowingView[]).some(
         ({ experimentId }) => experimentId === draft.id,
       );
     expect(await isShown()).toBe(false);
@@ -281,31 +281,31 @@ describe('what else a student adds', () => {
     const [pot] = await potsOf(device);
     const foreign = sown.units[6]!.id;
     const care = (unitIds: string[] | null) =>
-      device.put(`/api/door/care/${uuid()}`).send({
+      device.put(`/api/device/care/${uuid()}`).send({
         experimentId: sown.id,
         kind: 'watered',
         happenedOn: dayFromToday(0),
         unitIds,
         amount: 20,
-        words: '',
+        note: '',
       });
     expect((await care([pot!.unitId]).expect(200)).body.observer).toBe('Ada');
     await care([foreign]).expect(404);
     await care(null).expect(404);
     const entry = (unitId: string, experimentId = sown.id) =>
-      device.put(`/api/door/journal/${uuid()}`).send({
+      device.put(`/api/device/journal/${uuid()}`).send({
         experimentId,
         unitId,
         happenedOn: dayFromToday(0),
-        kind: 'words',
-        words: 'A bud.',
+        kind: 'note',
+        note: 'A bud.',
         picture: null,
       });
     await entry(pot!.unitId).expect(200);
     await entry(foreign).expect(404);
     await entry(pot!.unitId, (await startSown(teacher)).id).expect(404);
-    expect((await device.get(`/api/door/units/${pot!.unitId}/journal`).expect(200)).body).toHaveLength(1);
-    await device.get(`/api/door/units/${foreign}/journal`).expect(404);
+    expect((await device.get(`/api/device/units/${pot!.unitId}/journal`).expect(200)).body).toHaveLength(1);
+    await device.get(`/api/device/units/${foreign}/journal`).expect(404);
   });
 
   test('leaves no name behind when the student is removed', async () => {
@@ -332,9 +332,9 @@ describe('what else a student adds', () => {
       [11, 3],
       [12, -1],
     ] as const) {
-      const { trueMm } = practiceTask('bent', chanceFrom(seed));
+      const { trueMm } = practiceTask('bent', randomGenerator(seed));
       await device
-        .put(`/api/door/practice/${uuid()}`)
+        .put(`/api/device/practice/${uuid()}`)
         .send({ kind: 'bent', seed, readMm: trueMm + off })
         .expect(204);
     }

@@ -1,11 +1,11 @@
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import {
-  type DoorView,
+  type DeviceView,
   JoinRequest,
   type StudentPotView,
   StudentReadingRequest,
   studentRoutes,
-  TileRequest,
+  ChosenStudentRequest,
 } from '@bright-sprout/contract/student';
 import { Body, Controller, Param, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
@@ -15,7 +15,7 @@ import { CurrentDevice, DEVICE_COOKIE } from './current-device.ts';
 import { DEVICE_MS, DevicesService, type JoinedDevice } from './devices.service.ts';
 import { PotsService } from './pots.service.ts';
 
-/** The door of a class, and what a student does behind it. */
+/** A device of a class, and what a student does on it. */
 @Controller()
 export class StudentController {
   constructor(
@@ -29,8 +29,8 @@ export class StudentController {
     @Body() body: JoinRequest,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
-  ): Promise<DoorView> {
-    const { token, door } = await this.limiter.guard(request, () => this.devices.join(body.code));
+  ): Promise<DeviceView> {
+    const { token, device } = await this.limiter.guard(request, () => this.devices.join(body.code));
     response.cookie(DEVICE_COOKIE, token, {
       httpOnly: true,
       sameSite: 'strict',
@@ -38,20 +38,20 @@ export class StudentController {
       path: '/',
       maxAge: DEVICE_MS,
     });
-    return door;
+    return device;
   }
 
-  @Operation(studentRoutes.door)
-  door(@CurrentDevice() device: JoinedDevice): Promise<DoorView> {
-    return this.devices.door(device);
+  @Operation(studentRoutes.device)
+  device(@CurrentDevice() device: JoinedDevice): Promise<DeviceView> {
+    return this.devices.device(device);
   }
 
-  @Operation(studentRoutes.chooseTile)
+  @Operation(studentRoutes.chooseStudent)
   choose(
     @CurrentDevice() device: JoinedDevice,
-    @Body() body: TileRequest,
+    @Body() body: ChosenStudentRequest,
     @Req() request: Request,
-  ): Promise<DoorView> {
+  ): Promise<DeviceView> {
     return this.limiter.guard(request, () => this.devices.choose(device, body));
   }
 

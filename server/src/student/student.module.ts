@@ -2,10 +2,10 @@ import { Module } from '@nestjs/common';
 import { CareModule } from '../care/index.ts';
 import { ClassesModule } from '../classes/index.ts';
 import { JournalModule } from '../journal/index.ts';
-import { PeopleModule } from '../people/index.ts';
-import { PlanModule } from '../plan/index.ts';
-import { RecordModule } from '../record/index.ts';
-import { SowModule } from '../sow/index.ts';
+import { AccountsModule } from '../accounts/index.ts';
+import { PlansModule } from '../plans/index.ts';
+import { ReadingsModule } from '../readings/index.ts';
+import { SowingModule } from '../sowing/index.ts';
 import { ClassCodeLimiter } from './class-code-limiter.ts';
 import { DevicesService } from './devices.service.ts';
 import { OwnWorkService } from './own-work.service.ts';
@@ -19,14 +19,14 @@ import { UploadsModule } from '../uploads/index.ts';
 /** Students on shared devices. */
 @Module({
   imports: [
-    PeopleModule,
+    AccountsModule,
     UploadsModule,
     ClassesModule,
-    PlanModule,
-    RecordModule,
+    PlansModule,
+    ReadingsModule,
     CareModule,
     JournalModule,
-    SowModule,
+    SowingModule,
   ],
   controllers: [StudentController, StudentWorkController],
   providers: [

@@ -1,5 +1,5 @@
 import type { ClassView } from '@bright-sprout/contract/classes';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { ROUTES } from '@bright-sprout/contract/routes';
 import { fillPath, type Route } from '@bright-sprout/contract/shared';
 import type { StudentPotView } from '@bright-sprout/contract/student';
@@ -51,21 +51,21 @@ async function classOf(client: Client, ids: typeof IDS): Promise<ClassView> {
     { id: ids.herons, name: 'Herons' },
   ];
   const students = [
-    { id: ids.ada, displayName: 'Ada', tile: 'snail', teamId: ids.otters },
-    { id: ids.ben, displayName: 'Ben', tile: 'fish', teamId: ids.herons },
+    { id: ids.ada, displayName: 'Ada', avatar: 'snail', teamId: ids.otters },
+    { id: ids.ben, displayName: 'Ben', avatar: 'fish', teamId: ids.herons },
   ];
   return (await client.put(`/api/classes/${id}/roster`).send({ teams, students }).expect(200)).body;
 }
 
 async function deviceOf(studentId: string, code = own.code): Promise<Client> {
   const device = server.client();
-  await device.post('/api/door').send({ code }).expect(200);
-  await device.put('/api/door/student').send({ studentId }).expect(200);
+  await device.post('/api/device').send({ code }).expect(200);
+  await device.put('/api/device/student').send({ studentId }).expect(200);
   return device;
 }
 
 async function potsOf(device: Client): Promise<StudentPotView[]> {
-  return (await device.get('/api/door/pots').expect(200)).body;
+  return (await device.get('/api/device/pots').expect(200)).body;
 }
 
 function readingOf(pot: StudentPotView, changes: object = {}) {
@@ -82,12 +82,12 @@ function readingOf(pot: StudentPotView, changes: object = {}) {
   };
 }
 
-describe('the door', () => {
+describe('joining a class', () => {
   test('opens to the code in any writing, and shows names and pictures only', async () => {
     const device = server.client();
     const lower = `${own.code.slice(0, 3).toLowerCase()} ${own.code.slice(3)}`;
-    const door = (await device.post('/api/door').send({ code: lower }).expect(200)).body;
-    expect(Object.keys(door).sort()).toEqual([
+    const joined = (await device.post('/api/device').send({ code: lower }).expect(200)).body;
+    expect(Object.keys(joined).sort()).toEqual([
       'asksPin',
       'classId',
       'className',
@@ -96,20 +96,20 @@ describe('the door', () => {
       'students',
       'today',
     ]);
-    expect(door).toMatchObject({ className: '5b', readingLevel: '8-10', studentId: null });
-    expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
+    expect(joined).toMatchObject({ className: '5b', readingLevel: '8-10', studentId: null });
+    expect((await device.get('/api/device/pots')).body.code).toBe('no_student');
   });
 
   test('stays shut to a wrong code, an old code, and a student of another class', async () => {
     const device = server.client();
-    expect((await device.post('/api/door').send({ code: 'AAAAAA' })).body.code).toBe('wrong_code');
+    expect((await device.post('/api/device').send({ code: 'AAAAAA' })).body.code).toBe('wrong_code');
     const other = await classOf(teacher, { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() });
     await teacher.post(`/api/classes/${other.id}/code`).expect(200);
-    expect((await device.post('/api/door').send({ code: other.code })).body.code).toBe('wrong_code');
-    await device.post('/api/door').send({ code: own.code }).expect(200);
-    await device.put('/api/door/student').send({ studentId: other.students[0]!.id }).expect(400);
-    await device.delete('/api/door').expect(204);
-    expect((await device.get('/api/door')).body.code).toBe('not_joined');
+    expect((await device.post('/api/device').send({ code: other.code })).body.code).toBe('wrong_code');
+    await device.post('/api/device').send({ code: own.code }).expect(200);
+    await device.put('/api/device/student').send({ studentId: other.students[0]!.id }).expect(400);
+    await device.delete('/api/device').expect(204);
+    expect((await device.get('/api/device')).body.code).toBe('not_joined');
   });
 
   test('wrong codes are limited, right ones are not', async () => {
@@ -117,9 +117,9 @@ describe('the door', () => {
     try {
       const client = limited.client();
       for (let attempt = 0; attempt < 8; attempt += 1) {
-        expect((await client.post('/api/door').send({ code: `WRONG${attempt}` })).status).toBe(404);
+        expect((await client.post('/api/device').send({ code: `WRONG${attempt}` })).status).toBe(404);
       }
-      expect((await client.post('/api/door').send({ code: 'WRONG9' })).body.code).toBe('too_many_tries');
+      expect((await client.post('/api/device').send({ code: 'WRONG9' })).body.code).toBe('too_many_tries');
     } finally {
       await limited.close();
     }
@@ -132,12 +132,12 @@ describe('a student', () => {
     const pots = await potsOf(device);
     expect(pots.map((pot) => pot.number)).toEqual([1, 2, 3, 4]);
     const id = uuid();
-    const kept = await device.put(`/api/door/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
+    const kept = await device.put(`/api/device/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
     expect(kept.body).toMatchObject({ observer: 'Ada', value: 55, counts: true });
-    const again = await device.put(`/api/door/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
+    const again = await device.put(`/api/device/readings/${id}`).send(readingOf(pots[0]!)).expect(200);
     expect(again.body).toEqual(kept.body);
     const right = readingOf(pots[0]!, { value: 60, entered: '6', supersedesId: id });
-    await device.put(`/api/door/readings/${uuid()}`).send(right).expect(200);
+    await device.put(`/api/device/readings/${uuid()}`).send(right).expect(200);
     expect((await potsOf(device))[0]).toMatchObject({
       isReadToday: true,
       own: { value: 60, supersedesId: id },
@@ -149,7 +149,7 @@ describe('a student', () => {
   test('reads today only, own pots only, and corrects nobody else', async () => {
     const ben = await deviceOf(IDS.ben);
     const [pot] = await potsOf(ben);
-    const put = (body: object) => ben.put(`/api/door/readings/${uuid()}`).send(body);
+    const put = (body: object) => ben.put(`/api/device/readings/${uuid()}`).send(body);
     for (const day of [-1, 1]) {
       const answer = await put(readingOf(pot!, { observedOn: dayFromToday(day) }));
       expect(answer.body.fields[0].field).toBe('observedOn');
@@ -186,7 +186,7 @@ describe('a student', () => {
     const { teams, students } = own;
     const left = students.filter((student) => student.id !== IDS.ada);
     await teacher.put(`/api/classes/${own.id}/roster`).send({ teams, students: left }).expect(200);
-    expect((await device.get('/api/door/pots')).body.code).toBe('no_tile');
+    expect((await device.get('/api/device/pots')).body.code).toBe('no_student');
     const seen = (await teacher.get(`/api/experiments/${sown.id}/readings`)).body;
     expect(seen.map(({ observer }: { observer: string }) => observer)).toEqual(['a student', 'a student']);
   });

@@ -1,6 +1,6 @@
 import { uploadRoutes } from '@bright-sprout/contract/uploads';
 import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../people/index.ts';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { UploadsService } from './uploads.service.ts';
 

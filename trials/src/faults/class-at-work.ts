@@ -39,12 +39,12 @@ export async function workAtOnce(
   const sent: Sent[] = [];
   const eyes = mysql.createPool({ uri: databaseUrl, connectionLimit: 4 });
   eyes.pool.on('connection', (connection) => void connection.query(IN_STEP));
-  const stops = school.tablets.slice(0, meanwhile.streams).map((tablet) => tablet.listen('/door/changes'));
+  const stops = school.tablets.slice(0, meanwhile.streams).map((tablet) => tablet.listen('/device/changes'));
   let acknowledged = 0;
   const goOn = (): boolean => !isOver(acknowledged);
   const tablet = async (client: Client): Promise<void> => {
     while (goOn()) {
-      const { reading } = await saveNext(client, '/door/readings', school.experiment, sent);
+      const { reading } = await saveNext(client, '/device/readings', school.experiment, sent);
       if (!reading.isAcknowledged) continue;
       acknowledged += 1;
       const [rows] = await eyes
@@ -62,7 +62,7 @@ export async function workAtOnce(
       email: `${index}${email}`,
       password: 'not this one',
     });
-  const wrongCode = () => new Client(school.teacher.address).send('POST', '/door', { code: 'WRONG1' });
+  const wrongCode = () => new Client(school.teacher.address).send('POST', '/device', { code: 'WRONG1' });
   const compare = () =>
     school.teacher.send('GET', `/experiments/${school.experiment.id}/comparison?parts=answer`);
   await Promise.all([
@@ -148,7 +148,7 @@ export async function settle(
   let refused = 0;
   const [tablet] = school.tablets;
   for (const { id, body } of sent) {
-    const answer = await tablet?.send('PUT', `/door/readings/${id}`, body);
+    const answer = await tablet?.send('PUT', `/device/readings/${id}`, body);
     if (answer?.status !== 200) refused += 1;
   }
   const [[count]] = (await database.query(

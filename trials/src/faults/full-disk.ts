@@ -101,7 +101,7 @@ function teacherAsTablet({ teacher, experiment }: Awaited<ReturnType<typeof make
   const own = teacher.through(teacher.address);
   const send = own.send.bind(own);
   own.send = (method, path, body, type) =>
-    send(method, path.replace('/door/', `/experiments/${experiment.id}/`), body, type);
+    send(method, path.replace('/device/', `/experiments/${experiment.id}/`), body, type);
   return own;
 }
 

@@ -30,7 +30,7 @@ export async function trySlowLine(): Promise<Outcome[]> {
       for (let at = 0; at < photo.length;) {
         const answer = await slow.send(
           'PUT',
-          `/door/uploads/${uploadId}/parts/${at}`,
+          `/device/uploads/${uploadId}/parts/${at}`,
           photo.subarray(at, at + PART_BYTES),
           'application/octet-stream',
         );
@@ -48,18 +48,18 @@ export async function trySlowLine(): Promise<Outcome[]> {
     const sendReadings = async (): Promise<void> => {
       const other = tablet.through(line.address);
       while (!isPhotoDone && retries <= 20 && sent.length < 100) {
-        const { answer } = await saveNext(other, '/door/readings', experiment, sent);
+        const { answer } = await saveNext(other, '/device/readings', experiment, sent);
         waits.push(answer.ms);
         await new Promise((resolve) => setTimeout(resolve, 150));
       }
     };
     await Promise.all([sendPhoto(), sendReadings()]);
-    const entry = await tablet.send('PUT', `/door/journal/${uuid()}`, {
+    const entry = await tablet.send('PUT', `/device/journal/${uuid()}`, {
       experimentId: experiment.id,
       unitId: experiment.units[0]?.id,
       happenedOn: dayFromToday(0),
       kind: 'photo',
-      words: '',
+      note: '',
       picture: { uploadId, size: photo.length },
     });
     const slowest = Math.round(Math.max(...waits));

@@ -1,28 +1,28 @@
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense, useEffect } from 'react';
 import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
-import { AccountMenu, SignInPage } from '../people/index.ts';
+import { AccountMenu, SignInPage } from '../accounts/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 import { MakerProvider, ownerTeacher, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote, Logo, StageBoundary } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
 
-const loadShelf = () => import('../shelf/shelf-page.tsx');
+const loadExperiments = () => import('../experiments/experiments-page.tsx');
 const loadClasses = () => import('../classes/classes-page.tsx');
-const loadDrawer = () => import('../drawer/drawer-page.tsx');
+const loadInventory = () => import('../inventory/inventory-page.tsx');
 const loadFrame = () => import('./experiment-frame.tsx');
-const loadPlan = () => import('../plan/plan-stage.tsx');
-const loadSow = () => import('../sow/sow-stage.tsx');
-const loadRecord = () => import('../record/record-stage.tsx');
-const loadCompare = () => import('../compare/compare-stage.tsx');
+const loadPlan = () => import('../plans/plan-stage.tsx');
+const loadSow = () => import('../sowing/sow-stage.tsx');
+const loadRecord = () => import('../readings/record-stage.tsx');
+const loadCompare = () => import('../comparison/compare-stage.tsx');
 
-const ComparePrint = lazy(() => import('../compare/compare-print.tsx'));
+const ComparePrint = lazy(() => import('../comparison/compare-print.tsx'));
 const loadPrint = () => import('../print/print-page.tsx');
 
-const ShelfPage = lazy(loadShelf);
+const ExperimentsPage = lazy(loadExperiments);
 const PrintPage = lazy(loadPrint);
 const ClassesPage = lazy(loadClasses);
-const DrawerPage = lazy(loadDrawer);
+const InventoryPage = lazy(loadInventory);
 const ExperimentFrame = lazy(loadFrame);
 const PlanStage = lazy(loadPlan);
 const SowStage = lazy(loadSow);
@@ -70,7 +70,7 @@ export function App() {
   );
 }
 
-/** The door, or the shelf and the experiments. */
+/** The sign-in, or the experiments. */
 function TeacherApp() {
   const session = useQuery(sessionQuery);
   useStagesAhead(session.data !== undefined);
@@ -105,7 +105,7 @@ function TeacherApp() {
                       Shelf
                     </NavLink>
                     <NavLink to="/classes">Classes</NavLink>
-                    <NavLink to="/drawer">Seed drawer</NavLink>
+                    <NavLink to="/inventory">Seed drawer</NavLink>
                   </nav>
                   <AccountMenu teacher={session.data} />
                 </header>
@@ -115,9 +115,9 @@ function TeacherApp() {
               </>
             }
           >
-            <Route index element={<ShelfPage />} />
+            <Route index element={<ExperimentsPage />} />
             <Route path="classes" element={<ClassesPage />} />
-            <Route path="drawer" element={<DrawerPage />} />
+            <Route path="inventory" element={<InventoryPage />} />
             <Route path="*" element={<NotHere />} />
           </Route>
           <Route path="experiments/:experimentId" element={<ExperimentFrame />}>

@@ -1,6 +1,6 @@
 import { liveRoutes } from '@bright-sprout/contract/live';
-import type { ExperimentView } from '@bright-sprout/contract/plan';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { lastDayMostRead } from '@bright-sprout/core/growth';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
@@ -10,11 +10,11 @@ import { useChanges } from '../shared/live/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
 import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
-import { Ribbon } from '../shared/ribbon/index.ts';
+import { Timeline } from '../shared/timeline/index.ts';
 import { FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
 import { hearOfExperiment } from './hear-changes.ts';
 
-/** The frame of an experiment: question, stages, the day ribbon, and the stage that is open. */
+/** The frame of an experiment: question, stages, the timeline of days, and the stage that is open. */
 export default function ExperimentFrame() {
   const { experimentId = '' } = useParams();
   const plan = useQuery(experimentQuery(experimentId));
@@ -76,7 +76,7 @@ function Frame({
             search={search.toString()}
           />
         </header>
-        <Ribbon />
+        <Timeline />
         <main className="frame-work">
           {isLookingBack && (
             <p className="day-note" role="status">

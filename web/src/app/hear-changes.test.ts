@@ -1,4 +1,4 @@
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { QueryClient } from '@tanstack/react-query';
 import { hearOfExperiment } from './hear-changes.ts';

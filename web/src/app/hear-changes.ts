@@ -1,5 +1,5 @@
 import type { ChangeEvent } from '@bright-sprout/contract/live';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { QueryClient } from '@tanstack/react-query';
 import { patchQuery } from '../shared/live/index.ts';
 

@@ -3,11 +3,12 @@ import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 
 const FRESH_MS = 5000;
 
-/** The store of fetched data; an ended session brings the door back. */
+/** The store of fetched data; an ended session brings the sign-in back. */
 export function makeQueryClient(): QueryClient {
   const onError = (error: unknown): void => {
     if (error instanceof ApiFailure && error.body.code === 'not_joined') {
-      if (client.getQueryData(['door', 'class'])) void client.resetQueries({ queryKey: ['door', 'class'] });
+      if (client.getQueryData(['device', 'class']))
+        void client.resetQueries({ queryKey: ['device', 'class'] });
     }
     if (error instanceof ApiFailure && error.body.code === 'not_signed_in') {
       if (client.getQueryData(sessionQuery.queryKey))

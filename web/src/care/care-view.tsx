@@ -31,14 +31,14 @@ const WORDS_FOR: Partial<Record<CareKind, string>> = {
   note: 'What happened?',
 };
 
-/** Care: what is due, what was done, the whole sill in a photo, and the logger. */
+/** Care: what is due, what was done, all pots in a photo, and the logger. */
 export function CareView({ chosenIds }: { chosenIds: readonly string[] }) {
   return (
     <section className="panel care-view" aria-label="Care">
       <DueTasks />
       <CareForm chosenIds={chosenIds} />
       <CareOfDay />
-      <SillPhotos />
+      <LayoutPhotos />
       <LoggerPanel />
       <p>
         <Link to="../print?sheet=helper">Print a card for the weekend helper</Link>
@@ -54,11 +54,11 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
   const [kind, setKind] = useState<CareKind>('watered');
   const [amount, setAmount] = useState('');
   const [isCan, setIsCan] = useState(false);
-  const [words, setWords] = useState('');
+  const [note, setWords] = useState('');
   const count = chosenIds.length === 0 ? experiment.units.length : chosenIds.length;
   const keep = useMutation({
     mutationFn: () => {
-      const body = requestOf({ kind, amount, isCan, words, count, chosenIds, day });
+      const body = requestOf({ kind, amount, isCan, note, count, chosenIds, day });
       const careId = uuid();
       const params = { experimentId: experiment.id, careId };
       return keepCare({
@@ -78,7 +78,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
   });
   const problem =
     fieldMessage(keep.error, 'amount') ??
-    fieldMessage(keep.error, 'words') ??
+    fieldMessage(keep.error, 'note') ??
     fieldMessage(keep.error, 'happenedOn');
   return (
     <Form
@@ -148,9 +148,9 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
             </Form.Select>
           </Form.Group>
         )}
-        <Form.Group controlId="care-words" className="plan-field is-wide">
+        <Form.Group controlId="care-note" className="plan-field is-wide">
           <Form.Label>{WORDS_FOR[kind] ?? 'Anything to add?'}</Form.Label>
-          <Form.Control value={words} maxLength={500} onChange={({ target }) => setWords(target.value)} />
+          <Form.Control value={note} maxLength={500} onChange={({ target }) => setWords(target.value)} />
         </Form.Group>
       </div>
       {problem && <p className="field-problem">{problem}</p>}
@@ -170,7 +170,7 @@ function requestOf({
   kind,
   amount,
   isCan,
-  words,
+  note,
   count,
   chosenIds,
   day,
@@ -178,7 +178,7 @@ function requestOf({
   kind: CareKind;
   amount: string;
   isCan: boolean;
-  words: string;
+  note: string;
   count: number;
   chosenIds: readonly string[];
   day: string;
@@ -190,7 +190,7 @@ function requestOf({
     happenedOn: day,
     unitIds: chosenIds.length === 0 ? null : [...chosenIds],
     amount: each !== null && Number.isNaN(each) ? -1 : each,
-    words,
+    note,
   };
 }
 
@@ -236,8 +236,8 @@ function potsText(
   return `${numbers.length === 1 ? 'pot' : 'pots'} ${numbers.join(', ')}`;
 }
 
-/** Photos of the whole sill. */
-function SillPhotos() {
+/** Photos of all pots. */
+function LayoutPhotos() {
   const { experiment, day } = useExperiment();
   const keepPhoto = useKeep();
   const file = useRef<HTMLInputElement>(null);
@@ -253,14 +253,14 @@ function SillPhotos() {
         experimentId: experiment.id,
         route: 'keepEntry',
         params: { experimentId: experiment.id, entryId },
-        body: { unitId: null, happenedOn: day, kind: 'photo', words: '', picture: null },
+        body: { unitId: null, happenedOn: day, kind: 'photo', note: '', picture: null },
         label: 'Photo of the sill',
         picture,
       });
     },
   });
   return (
-    <div className="sill-photos">
+    <div className="layout-photos">
       <input
         ref={file}
         type="file"

@@ -1,9 +1,9 @@
-import { planRoutes, type TaskRequest } from '@bright-sprout/contract/plan';
-import type { ScheduledTask } from '@bright-sprout/core/schedule';
+import { planRoutes, type TaskRequest } from '@bright-sprout/contract/plans';
+import type { ScheduledTask } from '@bright-sprout/core/calendar';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
-import { useKeepExperiment } from '../plan/index.ts';
+import { useKeepExperiment } from '../plans/index.ts';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';

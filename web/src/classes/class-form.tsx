@@ -149,7 +149,7 @@ export function ClassForm({
         className="mb-3"
         label="Each student types a PIN of four digits"
       />
-      {schoolClass && <ClassDoor schoolClass={schoolClass} />}
+      {schoolClass && <ClassJoining schoolClass={schoolClass} />}
       {schoolClass && (
         <p className="class-code">
           Students go to <b className="join-address">{location.host}/join</b> and type{' '}
@@ -173,10 +173,10 @@ export function ClassForm({
 }
 
 /** The way in for a tablet's camera, and how well the class reads rulers. */
-function ClassDoor({ schoolClass }: { schoolClass: ClassView }) {
+function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
   const practice = useQuery(practiceQuery(schoolClass.id)).data;
   return (
-    <div className="class-door">
+    <div className="class-joining">
       <QrCode
         text={`${location.origin}/join?code=${schoolClass.code}`}
         label={`QR code that opens ${schoolClass.name}`}

@@ -16,7 +16,7 @@ export default function ClassesPage() {
   const chosen = isNew ? undefined : (data?.find(({ id }) => id === chosenId) ?? data?.[0]);
   const isEmpty = data?.length === 0;
   return (
-    <main className="drawer-page">
+    <main className="inventory-page">
       <h1>Classes</h1>
       <FailureNote error={error} />
       <div className="class-tabs" role="group" aria-label="Classes">
@@ -42,7 +42,7 @@ export default function ClassesPage() {
           A class needs a name and its meeting days. Students are a display name and a picture, nothing else.
         </p>
       )}
-      <div className="drawer-below class-below">
+      <div className="inventory-below class-below">
         {data && (
           <section className="panel" aria-label={chosen ? `About ${chosen.name}` : 'A new class'}>
             <ClassForm

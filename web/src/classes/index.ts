@@ -1,1 +1,1 @@
-export { Tile } from './tiles.tsx';
+export { Avatar } from './avatars.tsx';

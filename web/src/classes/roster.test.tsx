@@ -14,10 +14,10 @@ beforeEach(() => {
 });
 afterEach(cleanup);
 
-const student = (displayName: string, teamId: string | null = null, tile = 'snail') => ({
+const student = (displayName: string, teamId: string | null = null, avatar = 'snail') => ({
   id: displayName.toLowerCase(),
   displayName,
-  tile,
+  avatar,
   teamId,
 });
 
@@ -74,7 +74,7 @@ describe('the roster', () => {
     press('Add them');
     const { students } = await only(sent);
     expect(students.map(({ displayName }) => displayName)).toEqual(['Ada', 'Ben', 'Cy', 'Dot']);
-    expect(new Set(students.map(({ tile }) => tile)).size).toBe(4);
+    expect(new Set(students.map(({ avatar }) => avatar)).size).toBe(4);
     expect(students.slice(2).map(({ teamId }) => teamId)).toEqual([null, null]);
   });
 
@@ -116,7 +116,7 @@ describe('the roster', () => {
     cleanup();
     const byPicture = show();
     fireEvent.change(screen.getByRole('combobox', { name: 'Picture of Ada' }), { target: { value: 'worm' } });
-    expect((await only(byPicture)).students[0]!.tile).toBe('worm');
+    expect((await only(byPicture)).students[0]!.avatar).toBe('worm');
     cleanup();
     const byName = show();
     const entry = screen.getByRole('textbox', { name: 'Display name of Ada' });

@@ -15,7 +15,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, classesQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { readNames } from './read-names.ts';
-import { freeTile, Tile, TILE_NAMES } from './tiles.tsx';
+import { freeAvatar, Avatar, TILE_NAMES } from './avatars.tsx';
 
 const TEAM_NAMES = [
   'Otters',
@@ -58,8 +58,8 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   const add = (): void => {
     const all = [...students];
     for (const displayName of read.names) {
-      const tile = freeTile(all.map((student) => student.tile));
-      all.push({ id: uuid(), displayName, tile, teamId: null });
+      const avatar = freeAvatar(all.map((student) => student.avatar));
+      all.push({ id: uuid(), displayName, avatar, teamId: null });
     }
     save.mutate(
       { students: all, teams },
@@ -175,12 +175,12 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
       <ul className={schoolClass.asksPin ? 'roster with-pins' : 'roster'}>
         {students.map((student) => (
           <li key={student.id}>
-            <label className="tile-choice">
-              <Tile name={student.tile} />
+            <label className="avatar-choice">
+              <Avatar name={student.avatar} />
               <select
                 aria-label={`Picture of ${student.displayName}`}
-                value={student.tile}
-                onChange={({ target }) => change(student.id, { tile: target.value })}
+                value={student.avatar}
+                onChange={({ target }) => change(student.id, { avatar: target.value })}
               >
                 {TILE_NAMES.map((name) => (
                   <option key={name}>{name}</option>

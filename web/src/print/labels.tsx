@@ -1,4 +1,4 @@
-import type { TreatmentView, UnitView } from '@bright-sprout/contract/plan';
+import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { QrCode } from '../shared/ui/index.ts';
@@ -109,7 +109,7 @@ function KitCard({
         Nobody tastes seeds or soil. Wash hands at the end. School rules come first.
       </p>
       {code && (
-        <p className="kit-door">
+        <p className="kit-joining">
           <QrCode text={`${location.origin}/join?code=${code}`} label="Opens the class" size={70} /> Class
           code <b>{code}</b>
         </p>

@@ -6,7 +6,7 @@ import Form from 'react-bootstrap/Form';
 import { useSearchParams } from 'react-router';
 import { call } from '../shared/api/index.ts';
 import { FailureNote, Logo } from '../shared/ui/index.ts';
-import { doorQuery } from './queries.ts';
+import { deviceQuery } from './queries.ts';
 
 const MOST_SIGNS = 12;
 
@@ -17,7 +17,7 @@ export function CodeScreen({ error }: { error: unknown }) {
   const [code, setCode] = useState(search.get('code') ?? '');
   const join = useMutation({
     mutationFn: (body: JoinRequest) => call(studentRoutes.join, { body }),
-    onSuccess: (door) => queries.setQueryData(doorQuery.queryKey, door),
+    onSuccess: (device) => queries.setQueryData(deviceQuery.queryKey, device),
   });
   return (
     <main className="student code-screen">

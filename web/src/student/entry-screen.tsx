@@ -10,7 +10,7 @@ import { smallPicture } from '../shared/pictures/index.ts';
 import { PotJournal } from './pot-journal.tsx';
 import { type AtDevice, useKeepEntry } from './use-keep-own.ts';
 
-type Way = 'photo' | 'drawing' | 'words';
+type Way = 'photo' | 'drawing' | 'note';
 
 const MOST_WORDS = 1000;
 
@@ -32,7 +32,7 @@ export function EntryScreen({
   const [problem, setProblem] = useState<string>();
   const file = useRef<HTMLInputElement>(null);
   const keep = useKeepEntry(pot, at, onDone);
-  const chips = wordChips(at.door.readingLevel);
+  const chips = wordChips(at.device.readingLevel);
   const take = async (taken: File | undefined): Promise<void> => {
     if (!taken) return;
     setProblem(undefined);
@@ -67,7 +67,7 @@ export function EntryScreen({
           <Button size="lg" variant="light" onClick={() => setWay('drawing')}>
             <Pencil size={30} aria-hidden="true" /> Drawing
           </Button>
-          <Button size="lg" variant="light" onClick={() => setWay('words')}>
+          <Button size="lg" variant="light" onClick={() => setWay('note')}>
             <Type size={30} aria-hidden="true" /> Sentence
           </Button>
         </div>
@@ -85,11 +85,11 @@ export function EntryScreen({
       {picture !== undefined && (
         <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt="What you made" />
       )}
-      {(way === 'words' || picture !== undefined) && (
+      {(way === 'note' || picture !== undefined) && (
         <Form
           onSubmit={(event) => {
             event.preventDefault();
-            keep.mutate({ kind: way ?? 'words', words: text.trim(), picture: picture ?? null });
+            keep.mutate({ kind: way ?? 'note', note: text.trim(), picture: picture ?? null });
           }}
         >
           <Form.Label htmlFor="sentence">What do you see?</Form.Label>
@@ -109,11 +109,7 @@ export function EntryScreen({
             ))}
           </div>
           <FailureNote error={keep.error} />
-          <Button
-            type="submit"
-            size="lg"
-            disabled={keep.isPending || (way === 'words' && text.trim() === '')}
-          >
+          <Button type="submit" size="lg" disabled={keep.isPending || (way === 'note' && text.trim() === '')}>
             Keep it
           </Button>
         </Form>

@@ -5,7 +5,7 @@ import { QueryClient } from '@tanstack/react-query';
 import { hearOfClass } from './hear-changes.ts';
 
 const TODAY = '2026-05-04';
-const KEY = ['door', 'pots', 'ada'];
+const KEY = ['device', 'pots', 'ada'];
 
 const pot = (unitId: string, own: unknown = null) =>
   ({ unitId, variable: { id: 'height' }, isReadToday: false, own, others: [] }) as unknown as StudentPotView;
@@ -26,7 +26,7 @@ const hear = (...reads: ReadPot[]): void =>
 
 beforeEach(() => {
   queries = new QueryClient();
-  queries.setQueryData(['door', 'class'], { today: TODAY });
+  queries.setQueryData(['device', 'class'], { today: TODAY });
   queries.setQueryData(KEY, [pot('a'), pot('b', { id: 'own' })]);
 });
 

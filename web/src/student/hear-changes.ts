@@ -1,16 +1,16 @@
 import type { ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
-import type { DoorView, StudentPotView } from '@bright-sprout/contract/student';
+import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
 import type { QueryClient } from '@tanstack/react-query';
 import { patchQuery } from '../shared/live/index.ts';
-import { doorQuery } from './queries.ts';
+import { deviceQuery } from './queries.ts';
 
-const POTS = ['door', 'pots'];
+const POTS = ['device', 'pots'];
 
 /** Brings a tablet up to date with what others of the class saved; it asks only where it cannot know. */
 export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent): void {
   if (thing === 'journal') return;
   if (thing === 'readings' && read) {
-    const today = queries.getQueryData<DoorView>(doorQuery.queryKey)?.today;
+    const today = queries.getQueryData<DeviceView>(deviceQuery.queryKey)?.today;
     const pots = queries.getQueriesData<StudentPotView[]>({ queryKey: POTS }).flatMap(([, own]) => own ?? []);
     const isOwnCorrected = read.some(
       ({ isCorrection, unitId }) =>
@@ -21,7 +21,7 @@ export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent):
     return;
   }
   void queries.invalidateQueries({ queryKey: POTS });
-  if (thing === 'sowing') void queries.invalidateQueries({ queryKey: ['door', 'sowing'] });
+  if (thing === 'sowing') void queries.invalidateQueries({ queryKey: ['device', 'sowing'] });
 }
 
 /** Pots of which somebody read the first variable today are marked so; the rest stays as it is. */

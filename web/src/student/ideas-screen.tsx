@@ -1,4 +1,4 @@
-import { MOST_CLAIM_CHARACTERS, type StudentIdeasView } from '@bright-sprout/contract/compare';
+import { MOST_CLAIM_CHARACTERS, type StudentIdeasView } from '@bright-sprout/contract/predictions';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';

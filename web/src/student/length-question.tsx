@@ -11,7 +11,7 @@ import type { StudentWords } from '@bright-sprout/core/words';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { EntryNotes, lengthProblemText, ReadingDoubts, Ruler, rulerLength } from '../record/index.ts';
+import { EntryNotes, lengthProblemText, ReadingDoubts, Ruler, rulerLength } from '../readings/index.ts';
 import { scaleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
 import type { Entered } from './use-keep-own.ts';
@@ -141,7 +141,7 @@ function justRead(pot: StudentPotView, day: string, valueMm: number, before: rea
     day: calendarDay(day),
     today: calendarDay(day),
     history: historyOf(pot),
-    sowedOn: pot.sowedOn === null ? null : calendarDay(pot.sowedOn),
+    sownOn: pot.sownOn === null ? null : calendarDay(pot.sownOn),
     scale: scaleOf(pot.variable),
     crop: pot.crop,
     readingErrorMm: pot.readingErrorMm,

@@ -6,7 +6,7 @@ import { shortDay } from '../shared/ui/index.ts';
 /** What was made of a pot before, the newest first. */
 export function PotJournal({ unitId }: { unitId: string }) {
   const { data } = useQuery({
-    queryKey: ['door', 'journal', unitId],
+    queryKey: ['device', 'journal', unitId],
     queryFn: () => call(studentRoutes.potJournal, { params: { unitId } }),
   });
   if (!data || data.length === 0) return null;
@@ -23,7 +23,7 @@ export function PotJournal({ unitId }: { unitId: string }) {
               />
             )}
             <p>
-              {shortDay(entry.happenedOn)}, {entry.observer} {entry.words && <q>{entry.words}</q>}
+              {shortDay(entry.happenedOn)}, {entry.observer} {entry.note && <q>{entry.note}</q>}
             </p>
           </li>
         ))}

@@ -1,12 +1,12 @@
 import type { StudentPart } from '@bright-sprout/contract/classes';
-import type { DoorView, StudentPotView } from '@bright-sprout/contract/student';
+import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
 import { studentWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Droplets, Lightbulb, Ruler, Sprout } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
-import { Tile } from '../classes/index.ts';
+import { Avatar } from '../classes/index.ts';
 import { findingText } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
@@ -21,11 +21,11 @@ const MOST_SECOND_READS = 2;
 
 /** My pots today: which are read, which are still to read, and reading one. */
 export function PotsScreen({
-  door,
+  device,
   student,
   onAnother,
 }: {
-  door: DoorView;
+  device: DeviceView;
   student: StudentPart;
   onAnother: () => void;
 }) {
@@ -35,8 +35,8 @@ export function PotsScreen({
   const [search, setSearch] = useSearchParams();
   const unitId = search.get('pot') ?? undefined;
   const [place, setPlace] = useState<string>();
-  const words = studentWords(door.readingLevel);
-  const at = { door, studentId: student.id, displayName: student.displayName };
+  const words = studentWords(device.readingLevel);
+  const at = { device, studentId: student.id, displayName: student.displayName };
   const water = useWater(at);
   const open = pots?.find((pot) => pot.unitId === unitId);
   const left = pots?.filter((pot) => !pot.isReadToday) ?? [];
@@ -75,7 +75,7 @@ export function PotsScreen({
   return (
     <main>
       <div className="student-who">
-        <Tile name={student.tile} size={34} />
+        <Avatar name={student.avatar} size={34} />
         <h1>{student.displayName}, your pots today</h1>
         <Button variant="light" onClick={onAnother}>
           Somebody else

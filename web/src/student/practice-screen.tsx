@@ -1,5 +1,5 @@
 import type { PracticeRequest } from '@bright-sprout/contract/student';
-import { chanceFrom, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
+import { randomGenerator, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
 import { PRACTICE_KINDS, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
 import { useMutation } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
@@ -7,7 +7,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { lengthProblemText, rulerMarks } from '../record/index.ts';
+import { lengthProblemText, rulerMarks } from '../readings/index.ts';
 import { useKeep } from '../shared/outbox/index.ts';
 
 const TALL = 480;
@@ -32,7 +32,7 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
   const [isTouched, setIsTouched] = useState(false);
   const [readMm, setReadMm] = useState<number>();
   const kind = PRACTICE_KINDS[turn % PRACTICE_KINDS.length] ?? 'plain';
-  const task = practiceTask(kind, chanceFrom(seed));
+  const task = practiceTask(kind, randomGenerator(seed));
   const parsed = parseLength(text, task.scale);
   const keepOwn = useKeep();
   const keep = useMutation({

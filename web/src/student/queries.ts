@@ -1,4 +1,4 @@
-import { compareRoutes } from '@bright-sprout/contract/compare';
+import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
@@ -13,9 +13,9 @@ const DAY_MAY_END_MS = 5 * 60_000;
 const ASK_AGAIN_MS = 15_000;
 
 /** The class that this device joined. */
-export const doorQuery = queryOptions({
-  queryKey: ['door', 'class'],
-  queryFn: () => call(studentRoutes.door, {}),
+export const deviceQuery = queryOptions({
+  queryKey: ['device', 'class'],
+  queryFn: () => call(studentRoutes.device, {}),
   retry: false,
   staleTime: DAY_MAY_END_MS,
 });
@@ -23,7 +23,7 @@ export const doorQuery = queryOptions({
 /** The pots of the student at this device. What another student was shown is kept beside it. */
 export function potsQuery(studentId: string) {
   return queryOptions({
-    queryKey: ['door', 'pots', studentId],
+    queryKey: ['device', 'pots', studentId],
     queryFn: () => call(studentRoutes.pots, {}),
     refetchInterval: ASK_AGAIN_MS,
   });
@@ -38,7 +38,7 @@ function potsOfOthers(
   { teamId }: Pick<StudentPart, 'teamId'>,
 ): StudentPotView[] | undefined {
   const known = queries
-    .getQueriesData<StudentPotView[]>({ queryKey: ['door', 'pots'] })
+    .getQueriesData<StudentPotView[]>({ queryKey: ['device', 'pots'] })
     .flatMap(([, pots]) => pots ?? []);
   if (known.length === 0) return undefined;
   const isShared = teamId === null || known.every((pot) => pot.teamId === null);
@@ -52,15 +52,15 @@ function potsOfOthers(
 
 /** What the student's team sows now. */
 export const sowingQuery = queryOptions({
-  queryKey: ['door', 'sowing'],
+  queryKey: ['device', 'sowing'],
   queryFn: () => call(studentRoutes.sowing, {}),
   refetchInterval: ASK_AGAIN_MS,
 });
 
 /** What the student may guess and conclude about. */
 export const ideasQuery = queryOptions({
-  queryKey: ['door', 'ideas'],
-  queryFn: () => call(compareRoutes.studentIdeas, {}),
+  queryKey: ['device', 'ideas'],
+  queryFn: () => call(predictionRoutes.studentIdeas, {}),
 });
 
 /** The pots with what still waits on this device in its place. */

@@ -25,7 +25,7 @@ const POT: StudentPotView = {
   own: null,
   isReadToday: false,
   others: [],
-  sowedOn: '2027-02-20',
+  sownOn: '2027-02-20',
   crop: null,
   readingErrorMm: null,
   isClosed: false,
@@ -35,7 +35,7 @@ const COUNT = { ...POT.variable, name: 'seeds up', kind: 'count' as const, unit:
 const AT = {
   studentId: 's',
   displayName: 'Ada',
-  door: {
+  device: {
     classId: 'c',
     className: '5b',
     readingLevel: '8-10' as const,

@@ -81,7 +81,7 @@ export function ReadScreen({
         <LengthQuestion
           key={asked.variable.id}
           pot={pot}
-          day={at.door.today}
+          day={at.device.today}
           words={words}
           before={before}
           isBusy={keep.isPending}

@@ -1,10 +1,15 @@
-import { SOWING_ITEMS, type SowingItem, type TickRequest, type TickView } from '@bright-sprout/contract/sow';
+import {
+  SOWING_ITEMS,
+  type SowingItem,
+  type TickRequest,
+  type TickView,
+} from '@bright-sprout/contract/sowing';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Check } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { StepTimer } from '../plan/index.ts';
+import { StepTimer } from '../plans/index.ts';
 import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';

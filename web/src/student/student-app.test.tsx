@@ -1,5 +1,5 @@
-import type { StudentIdeasView } from '@bright-sprout/contract/compare';
-import type { DoorView, StudentPotView, StudentSowingView } from '@bright-sprout/contract/student';
+import type { StudentIdeasView } from '@bright-sprout/contract/predictions';
+import type { DeviceView, StudentPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -8,11 +8,11 @@ import { outbox } from '../shared/outbox/index.ts';
 import StudentApp from './student-app.tsx';
 
 const STUDENTS = [
-  { id: 'ada', displayName: 'Ada', tile: 'fox' },
-  { id: 'ben', displayName: 'Ben', tile: 'owl' },
-] as unknown as DoorView['students'];
+  { id: 'ada', displayName: 'Ada', avatar: 'fox' },
+  { id: 'ben', displayName: 'Ben', avatar: 'owl' },
+] as unknown as DeviceView['students'];
 
-const DOOR: DoorView = {
+const DOOR: DeviceView = {
   classId: 'c',
   className: '5b',
   readingLevel: '8-10',
@@ -38,7 +38,7 @@ const POT: StudentPotView = {
   own: null,
   isReadToday: false,
   others: [],
-  sowedOn: '2027-02-20',
+  sownOn: '2027-02-20',
   crop: null,
   readingErrorMm: null,
   isClosed: false,
@@ -64,10 +64,10 @@ beforeEach(() => {
   sessionStorage.clear();
   sent = [];
   answers = {
-    'GET /api/door': () => DOOR,
-    'GET /api/door/pots': () => [POT],
-    'GET /api/door/sowing': () => [],
-    'GET /api/door/ideas': () => [IDEA],
+    'GET /api/device': () => DOOR,
+    'GET /api/device/pots': () => [POT],
+    'GET /api/device/sowing': () => [],
+    'GET /api/device/ideas': () => [IDEA],
   };
   globalThis.fetch = (async (path: string, init?: RequestInit) => {
     const method = init?.method ?? 'GET';
@@ -100,10 +100,10 @@ describe('who is at the tablet', () => {
   test('the next student chooses a picture, and an answer on its way does not bring the last one back', async () => {
     const client = open();
     fireEvent.click(await button('Somebody else'));
-    await client.refetchQueries({ queryKey: ['door', 'class'] });
+    await client.refetchQueries({ queryKey: ['device', 'class'] });
     expect(screen.getByRole('heading', { name: 'Who are you?' })).toBeTruthy();
 
-    answers['PUT /api/door/student'] = () => ({ ...DOOR, studentId: 'ben' });
+    answers['PUT /api/device/student'] = () => ({ ...DOOR, studentId: 'ben' });
     fireEvent.click(await button('Ben'));
     await screen.findByRole('heading', { name: 'Ben, your pots today' });
     expect(sent[0]!.body).toEqual({ studentId: 'ben' });
@@ -115,7 +115,7 @@ describe('who is at the tablet', () => {
     cleanup();
     open();
     await screen.findByRole('heading', { name: 'Who are you?' });
-    answers['PUT /api/door/student'] = () => DOOR;
+    answers['PUT /api/device/student'] = () => DOOR;
     fireEvent.click(await button('Ada'));
     await screen.findByRole('heading', { name: 'Ada, your pots today' });
     cleanup();
@@ -125,7 +125,7 @@ describe('who is at the tablet', () => {
 
   test('nothing can be pressed before everything that pushes it down is there', async () => {
     let come = (): void => undefined;
-    answers['GET /api/door/pots'] = () => new Promise((resolve) => (come = () => resolve([POT])));
+    answers['GET /api/device/pots'] = () => new Promise((resolve) => (come = () => resolve([POT])));
     open();
     await screen.findByRole('heading', { name: 'Ada, your pots today' });
     expect(screen.queryByRole('button', { name: 'Practise reading a ruler' })).toBeNull();
@@ -137,12 +137,12 @@ describe('who is at the tablet', () => {
   });
 
   test('a class without students says whom to ask; a class with a PIN asks for it', async () => {
-    answers['GET /api/door'] = () => ({ ...DOOR, studentId: null, students: [] });
+    answers['GET /api/device'] = () => ({ ...DOOR, studentId: null, students: [] });
     open();
     await screen.findByText('Nobody is in this class yet. Ask your teacher.');
     cleanup();
 
-    answers['GET /api/door'] = () => ({ ...DOOR, studentId: null, asksPin: true });
+    answers['GET /api/device'] = () => ({ ...DOOR, studentId: null, asksPin: true });
     open();
     fireEvent.click(await button('Ada'));
     const pin = screen.getByRole('textbox', { name: 'PIN' });
@@ -157,7 +157,7 @@ describe('who is at the tablet', () => {
   test('a picture can be chosen without network: its pots are the team’s, and the choice is sent before the rest', async () => {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
     const own = { id: 'r', value: 30, state: 'up', variableId: 'v' } as StudentPotView['own'];
-    client.setQueryData(['door', 'pots', 'ada'], [{ ...POT, own, isReadToday: false }]);
+    client.setQueryData(['device', 'pots', 'ada'], [{ ...POT, own, isReadToday: false }]);
     open(client);
     fireEvent.click(await button('Somebody else'));
     const network = globalThis.fetch;
@@ -166,9 +166,11 @@ describe('who is at the tablet', () => {
     await screen.findByRole('heading', { name: 'Ben, your pots today' });
     fireEvent.click(await button(/^4/));
     fireEvent.click(await button(/not up|nothing/i));
-    await waitFor(() => expect(outbox.items().map(({ route }) => route)).toEqual(['chooseTile', 'keepPot']));
+    await waitFor(() =>
+      expect(outbox.items().map(({ route }) => route)).toEqual(['chooseStudent', 'keepPot']),
+    );
     globalThis.fetch = network;
-    answers['PUT /api/door/student'] = () => ({ ...DOOR, studentId: 'ben' });
+    answers['PUT /api/device/student'] = () => ({ ...DOOR, studentId: 'ben' });
     await act(() => outbox.flush());
     await waitFor(() => expect(outbox.items()).toEqual([]));
     expect(sent.map(({ path }) => path.split('/')[3])).toEqual(['student', 'readings']);
@@ -186,7 +188,7 @@ describe('what a student thinks', () => {
   });
 
   test('a guess that can no longer change is only shown', async () => {
-    answers['GET /api/door/ideas'] = () => [{ ...IDEA, canGuess: false, ownChoice: 'Plain' }];
+    answers['GET /api/device/ideas'] = () => [{ ...IDEA, canGuess: false, ownChoice: 'Plain' }];
     open();
     fireEvent.click(await button('What we think'));
     await screen.findByText('You guessed: Plain.');
@@ -214,7 +216,7 @@ describe('sowing day on a tablet', () => {
   } as unknown as StudentSowingView;
 
   test('ticks are sent pot by pot, with the caution in sight', async () => {
-    answers['GET /api/door/sowing'] = () => [sowing];
+    answers['GET /api/device/sowing'] = () => [sowing];
     open();
     fireEvent.click(await button('Sow 2 pots today'));
     await screen.findByText('0 of 2 pots are ready.');

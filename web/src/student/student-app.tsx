@@ -1,5 +1,5 @@
 import { liveRoutes } from '@bright-sprout/contract/live';
-import { type DoorView, studentRoutes } from '@bright-sprout/contract/student';
+import { type DeviceView, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
@@ -18,8 +18,8 @@ import { FailureNote } from '../shared/ui/index.ts';
 import { CodeScreen } from './code-screen.tsx';
 import { hearOfClass } from './hear-changes.ts';
 import { PotsScreen } from './pots-screen.tsx';
-import { doorQuery } from './queries.ts';
-import { TilesScreen } from './tiles-screen.tsx';
+import { deviceQuery } from './queries.ts';
+import { AvatarsScreen } from './avatars-screen.tsx';
 import { makerOf } from './use-keep-own.ts';
 
 /** What depends on who is at the device. */
@@ -29,39 +29,39 @@ const CHANGES = addressOf(liveRoutes.classChanges, {});
 
 /** The student's side: code, picture, pots, reading. One thing on the screen at a time. */
 export default function StudentApp() {
-  const door = useQuery(doorQuery);
+  const device = useQuery(deviceQuery);
   const [isChoosing, setChoosing] = useChoosing();
-  const shown = door.data && { ...door.data, studentId: isChoosing ? null : door.data.studentId };
+  const shown = device.data && { ...device.data, studentId: isChoosing ? null : device.data.studentId };
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
   useOutboxOf(shown && ownerClass(shown.classId));
-  useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, 'door');
+  useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, 'device');
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
     onSuccess: async () => {
       setChoosing(false);
       await queries.cancelQueries();
-      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'door' });
-      await queries.resetQueries({ queryKey: ['door'] });
+      queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'device' });
+      await queries.resetQueries({ queryKey: ['device'] });
       await forgetQueries();
     },
   });
   const choose = useMutation({
     mutationFn: ({ studentId, pin }: { studentId: string; pin?: string }) =>
-      chosenDoor(door.data as DoorView, studentId, pin),
+      chosenDevice(device.data as DeviceView, studentId, pin),
     onSuccess: async (chosen) => {
-      await queries.cancelQueries({ queryKey: ['door'] });
-      queries.setQueryData(doorQuery.queryKey, chosen);
-      for (const key of OF_STUDENT) void queries.invalidateQueries({ queryKey: ['door', key] });
+      await queries.cancelQueries({ queryKey: ['device'] });
+      queries.setQueryData(deviceQuery.queryKey, chosen);
+      for (const key of OF_STUDENT) void queries.invalidateQueries({ queryKey: ['device', key] });
       setChoosing(false);
     },
   });
-  if (door.isPending) return <p className="visually-hidden">Opening …</p>;
+  if (device.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!shown) {
-    const isOutside = door.error instanceof ApiFailure && door.error.body.code === 'not_joined';
+    const isOutside = device.error instanceof ApiFailure && device.error.body.code === 'not_joined';
     return (
       <>
-        <CodeScreen error={isOutside ? undefined : door.error} />
+        <CodeScreen error={isOutside ? undefined : device.error} />
         <WaitingNote />
       </>
     );
@@ -82,11 +82,11 @@ export default function StudentApp() {
       </header>
       {student ? (
         <MakerProvider
-          value={makerOf({ door: shown, studentId: student.id, displayName: student.displayName })}
+          value={makerOf({ device: shown, studentId: student.id, displayName: student.displayName })}
         >
           <FailureNote error={leave.error} />
           <PotsScreen
-            door={shown}
+            device={shown}
             student={student}
             onAnother={() => {
               choose.reset();
@@ -95,8 +95,8 @@ export default function StudentApp() {
           />
         </MakerProvider>
       ) : (
-        <TilesScreen
-          door={shown}
+        <AvatarsScreen
+          device={shown}
           isBusy={choose.isPending}
           error={choose.error ?? leave.error}
           onChoose={(chosenId, pin) => choose.mutate({ studentId: chosenId, ...(pin ? { pin } : {}) })}
@@ -125,20 +125,24 @@ function useChoosing(): [boolean, (isChoosing: boolean) => void] {
 }
 
 /**
- * The door with a student in it. Without network a picture can be chosen all the same: the choice waits on this device
+ * The device with a student at it. Without network a picture can be chosen all the same: the choice waits on this device
  * before what the student makes, and a PIN is checked when it is sent.
  */
-async function chosenDoor(door: DoorView, studentId: string, pin: string | undefined): Promise<DoorView> {
-  const student = door.students.find(({ id }) => id === studentId);
+async function chosenDevice(
+  device: DeviceView,
+  studentId: string,
+  pin: string | undefined,
+): Promise<DeviceView> {
+  const student = device.students.find(({ id }) => id === studentId);
   const result = await keepFor(
-    { owner: ownerClass(door.classId), studentId },
+    { owner: ownerClass(device.classId), studentId },
     {
       experimentId: '',
-      route: 'chooseTile',
+      route: 'chooseStudent',
       params: {},
       body: { studentId, ...(pin ? { pin } : {}) },
       label: `${student?.displayName ?? 'Somebody'} is here`,
     },
   );
-  return result.isSent ? result.answer : { ...door, studentId };
+  return result.isSent ? result.answer : { ...device, studentId };
 }

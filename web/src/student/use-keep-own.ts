@@ -1,5 +1,5 @@
-import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
-import type { DoorView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
+import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
+import type { DeviceView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { v7 as uuid } from 'uuid';
@@ -9,7 +9,7 @@ import { potsQuery } from './queries.ts';
 
 /** Who is at the device. */
 export interface AtDevice {
-  readonly door: DoorView;
+  readonly device: DeviceView;
   readonly studentId: string;
   readonly displayName: string;
 }
@@ -36,7 +36,7 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
   const id = useIdOf();
   return useMutation({
     mutationFn: async (wanted: OwnReading) => {
-      const body = requestOf(pot, at.door.today, wanted);
+      const body = requestOf(pot, at.device.today, wanted);
       const readingId = id.of(body);
       const reading = waitingReading(readingId, body, at.displayName);
       await keep(
@@ -63,7 +63,7 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
 }
 
 /** What is shown of a pot; a picture as JPEG in base64. */
-export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'words'> {
+export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'note'> {
   readonly picture: string | null;
 }
 
@@ -80,13 +80,13 @@ export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => vo
         experimentId,
         route: 'keepOwnEntry',
         params: { entryId },
-        body: { ...entry, experimentId, unitId, happenedOn: at.door.today, picture: null },
+        body: { ...entry, experimentId, unitId, happenedOn: at.device.today, picture: null },
         label: `${at.displayName}, pot ${pot.number}: ${entry.kind}`,
         picture,
       });
     },
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['door', 'journal', pot.unitId] });
+      void queries.invalidateQueries({ queryKey: ['device', 'journal', pot.unitId] });
       onDone();
     },
   });
@@ -99,7 +99,7 @@ export function useWater(at: AtDevice) {
       for (const experimentId of new Set(pots.map((pot) => pot.experimentId))) {
         const careId = uuid();
         const unitIds = pots.filter((pot) => pot.experimentId === experimentId).map((pot) => pot.unitId);
-        const watered = { kind: 'watered', happenedOn: at.door.today, amount: null, words: '' } as const;
+        const watered = { kind: 'watered', happenedOn: at.device.today, amount: null, note: '' } as const;
         await keepFor(makerOf(at), {
           id: careId,
           experimentId,
@@ -114,8 +114,8 @@ export function useWater(at: AtDevice) {
 }
 
 /** The student at this device as a maker of things. */
-export function makerOf({ door, studentId, displayName }: AtDevice): Maker {
-  return { owner: ownerClass(door.classId), studentId, displayName };
+export function makerOf({ device, studentId, displayName }: AtDevice): Maker {
+  return { owner: ownerClass(device.classId), studentId, displayName };
 }
 
 function requestOf(pot: StudentPotView, day: string, wanted: OwnReading): ReadingRequest {

@@ -1,4 +1,4 @@
-import type { ExperimentView, PlanRequest } from '@bright-sprout/contract/plan';
+import type { ExperimentView, PlanRequest } from '@bright-sprout/contract/plans';
 import { PLAIN_LEVEL } from '@bright-sprout/core/design';
 import { v7 as uuid } from 'uuid';
 import type { Client } from './server.ts';
@@ -32,9 +32,9 @@ export function factorOf(name: string, levels: readonly string[]): PlanRequest['
 }
 
 /** A draft sown ten days ago. */
-export async function startSown(client: Client, sowedOn = dayFromToday(-10)): Promise<ExperimentView> {
+export async function startSown(client: Client, sownOn = dayFromToday(-10)): Promise<ExperimentView> {
   const draft = await startDraft(client);
-  const answer = await client.put(`/api/experiments/${draft.id}/sowing`).send({ sowedOn }).expect(200);
+  const answer = await client.put(`/api/experiments/${draft.id}/sowing`).send({ sownOn }).expect(200);
   return answer.body as ExperimentView;
 }
 

@@ -1,5 +1,5 @@
-import { planRoutes } from '@bright-sprout/contract/plan';
-import { recordRoutes } from '@bright-sprout/contract/record';
+import { planRoutes } from '@bright-sprout/contract/plans';
+import { readingRoutes } from '@bright-sprout/contract/readings';
 import { afterEach, describe, expect, jest, test } from '@jest/globals';
 import { addressOf, ApiFailure, call } from './call.ts';
 
@@ -44,7 +44,7 @@ describe('calling the API', () => {
     ['a proxy that fails', () => Promise.resolve(new Response('Bad gateway', { status: 502 }))],
   ])('%s becomes words that say what to do', async (_, make) => {
     answerWith(make);
-    const failure = await call(recordRoutes.readings, { params }).catch((error: unknown) => error);
+    const failure = await call(readingRoutes.readings, { params }).catch((error: unknown) => error);
     expect(failure).toBeInstanceOf(ApiFailure);
     expect((failure as ApiFailure).message).toContain('try again');
   });

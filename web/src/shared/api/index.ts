@@ -15,7 +15,7 @@ export {
   seedLotsQuery,
   sensorDaysQuery,
   sessionQuery,
-  shelfQuery,
+  experimentsQuery,
   studyQuery,
   ticksQuery,
   templatesQuery,

@@ -1,12 +1,14 @@
 import { classRoutes } from '@bright-sprout/contract/classes';
-import { compareRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/compare';
-import { peopleRoutes } from '@bright-sprout/contract/people';
-import { planRoutes } from '@bright-sprout/contract/plan';
-import { recordRoutes } from '@bright-sprout/contract/record';
-import { shelfRoutes } from '@bright-sprout/contract/shelf';
+import { predictionRoutes } from '@bright-sprout/contract/predictions';
+import { comparisonRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/comparison';
+import { accountRoutes } from '@bright-sprout/contract/accounts';
+import { inventoryRoutes } from '@bright-sprout/contract/inventory';
+import { planRoutes } from '@bright-sprout/contract/plans';
+import { readingRoutes } from '@bright-sprout/contract/readings';
+import { experimentRoutes } from '@bright-sprout/contract/experiments';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
-import { sowRoutes } from '@bright-sprout/contract/sow';
+import { sowingRoutes } from '@bright-sprout/contract/sowing';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { call } from './call.ts';
@@ -14,28 +16,28 @@ import { call } from './call.ts';
 /** Who is signed in. */
 export const sessionQuery = queryOptions({
   queryKey: ['session'],
-  queryFn: () => call(peopleRoutes.whoAmI, {}),
+  queryFn: () => call(accountRoutes.whoAmI, {}),
   retry: false,
   staleTime: Infinity,
 });
 
-/** The shelf. */
-export const shelfQuery = queryOptions({
-  queryKey: ['shelf'],
-  queryFn: () => call(shelfRoutes.shelf, {}),
+/** The experiments. */
+export const experimentsQuery = queryOptions({
+  queryKey: ['experiments'],
+  queryFn: () => call(experimentRoutes.experiments, {}),
 });
 
 /** Crops to choose from. */
 export const cropsQuery = queryOptions({
   queryKey: ['crops'],
-  queryFn: () => call(planRoutes.crops, {}),
+  queryFn: () => call(inventoryRoutes.crops, {}),
   staleTime: Infinity,
 });
 
-/** The packets of the seed drawer. */
+/** The packets of the inventory. */
 export const seedLotsQuery = queryOptions({
   queryKey: ['seed-lots'],
-  queryFn: () => call(planRoutes.seedLots, {}),
+  queryFn: () => call(inventoryRoutes.seedLots, {}),
   staleTime: 60_000,
 });
 
@@ -54,7 +56,7 @@ export const templatesQuery = queryOptions({
 /** Container sizes of one's own. */
 export const containerSizesQuery = queryOptions({
   queryKey: ['container-sizes'],
-  queryFn: () => call(planRoutes.containerSizes, {}),
+  queryFn: () => call(inventoryRoutes.containerSizes, {}),
 });
 
 /** One experiment with its plan. */
@@ -69,7 +71,7 @@ export function experimentQuery(experimentId: string) {
 export function readingsQuery(experimentId: string) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'readings'],
-    queryFn: () => call(recordRoutes.readings, { params: { experimentId } }),
+    queryFn: () => call(readingRoutes.readings, { params: { experimentId } }),
   });
 }
 
@@ -77,7 +79,7 @@ export function readingsQuery(experimentId: string) {
 export function comparisonQuery(experimentId: string, query: ComparisonQuery) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'comparison', query],
-    queryFn: () => call(compareRoutes.comparison, { params: { experimentId }, query }),
+    queryFn: () => call(comparisonRoutes.comparison, { params: { experimentId }, query }),
     placeholderData: keepPreviousData,
   });
 }
@@ -86,7 +88,7 @@ export function comparisonQuery(experimentId: string, query: ComparisonQuery) {
 export function studyQuery(experimentId: string, query: StudyQuery) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'comparison', 'study', query],
-    queryFn: () => call(compareRoutes.study, { params: { experimentId }, query }),
+    queryFn: () => call(comparisonRoutes.study, { params: { experimentId }, query }),
     placeholderData: keepPreviousData,
   });
 }
@@ -95,7 +97,7 @@ export function studyQuery(experimentId: string, query: StudyQuery) {
 export function predictionsQuery(experimentId: string) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'predictions'],
-    queryFn: () => call(compareRoutes.predictions, { params: { experimentId } }),
+    queryFn: () => call(predictionRoutes.predictions, { params: { experimentId } }),
   });
 }
 
@@ -103,7 +105,7 @@ export function predictionsQuery(experimentId: string) {
 export function conclusionsQuery(experimentId: string) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'conclusions'],
-    queryFn: () => call(compareRoutes.conclusions, { params: { experimentId } }),
+    queryFn: () => call(predictionRoutes.conclusions, { params: { experimentId } }),
   });
 }
 
@@ -143,6 +145,6 @@ export function journalQuery(experimentId: string) {
 export function ticksQuery(experimentId: string) {
   return queryOptions({
     queryKey: ['experiment', experimentId, 'ticks'],
-    queryFn: () => call(sowRoutes.ticks, { params: { experimentId } }),
+    queryFn: () => call(sowingRoutes.ticks, { params: { experimentId } }),
   });
 }

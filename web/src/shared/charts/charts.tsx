@@ -13,7 +13,7 @@ export interface ChartsProps {
   /** How compared values are written. */
   readonly style: ValueStyle;
   readonly variableName: string;
-  /** Units pointed out on the sill; the others are drawn faint. */
+  /** Units pointed out on the layout; the others are drawn faint. */
   readonly chosen: ReadonlySet<string>;
   /** Numbers of the units, for their names on the curves. */
   readonly numbers?: ReadonlyMap<string, number> | undefined;
@@ -74,7 +74,7 @@ export default function Charts({
   );
 }
 
-/** The day compared, over the curves: it moves with the ribbon without the curves being drawn anew. */
+/** The day compared, over the curves: it moves with the timeline without the curves being drawn anew. */
 function DayLine({ share }: { share: number }) {
   const scale = useContext(ChartScale);
   const [l, r, t, b] = [CURVES_MARGIN.l, CURVES_MARGIN.r, CURVES_MARGIN.t, CURVES_MARGIN.b].map(

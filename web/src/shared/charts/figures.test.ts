@@ -1,4 +1,4 @@
-import type { ComparisonView } from '@bright-sprout/contract/compare';
+import type { ComparisonView } from '@bright-sprout/contract/comparison';
 import { compareTreatments } from '@bright-sprout/core/comparison';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
@@ -21,7 +21,7 @@ function props(values: Record<string, number[]>) {
       id: String(index),
       number: index + 1,
       groupId,
-      sowedOn: SOWN,
+      sownOn: SOWN,
     })),
     readings: entries.map(({ value }, index) => ({ unitId: String(index), day: DAY, state: 'up', value })),
     day: DAY,

@@ -15,7 +15,7 @@ export const CARE_WORDS: Readonly<Record<CareKind, string>> = {
 };
 
 /** A care event in a line: `Watered, 20 mL a pot`, `pH of the soil 6.5`. */
-export function careText({ kind, amount, words }: Pick<CareRequest, 'kind' | 'amount' | 'words'>): string {
+export function careText({ kind, amount, note }: Pick<CareRequest, 'kind' | 'amount' | 'note'>): string {
   const size =
     amount === null
       ? ''
@@ -24,5 +24,5 @@ export function careText({ kind, amount, words }: Pick<CareRequest, 'kind' | 'am
         : kind === 'ph'
           ? ` ${amount}`
           : `, ${amount} mL a pot`;
-  return `${CARE_WORDS[kind]}${size}${words === '' ? '' : `: ${words}`}`;
+  return `${CARE_WORDS[kind]}${size}${note === '' ? '' : `: ${note}`}`;
 }

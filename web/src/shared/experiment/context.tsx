@@ -1,5 +1,5 @@
-import type { ExperimentView, TreatmentView, UnitView, VariableView } from '@bright-sprout/contract/plan';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ExperimentView, TreatmentView, UnitView, VariableView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { createContext, useContext } from 'react';
 import type { Findings } from './findings.ts';
 
@@ -10,7 +10,7 @@ export interface OpenExperiment {
   /** The variable that the plan measures first. */
   readonly variable: VariableView;
   readonly findings: Findings;
-  /** Day chosen on the ribbon. */
+  /** Day chosen on the timeline. */
   readonly day: string;
   readonly setDay: (day: string) => void;
 }

@@ -1,5 +1,5 @@
-import type { ExperimentView, VariableView } from '@bright-sprout/contract/plan';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ExperimentView, VariableView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { describe, expect, test } from '@jest/globals';
 import { findingsOf, findingText, standingOn, unreadUnits } from './findings.ts';
 

@@ -1,5 +1,5 @@
-import type { ExperimentView, UnitView, VariableView } from '@bright-sprout/contract/plan';
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ExperimentView, UnitView, VariableView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay, type LengthScale, type LengthUnit } from '@bright-sprout/core/shared';
 import { readText, type ValueStyle, variableStyle } from '@bright-sprout/core/words';
@@ -42,7 +42,7 @@ export function standingOn(findings: Findings, unitId: string, day: string): Sta
 export function unreadUnits(experiment: ExperimentView, findings: Findings, day: string): UnitView[] {
   return experiment.units.filter((unit) => {
     const { isCurrent, isGone } = standingOn(findings, unit.id, day);
-    const isWaiting = experiment.status !== 'draft' && unit.sowedOn === null && unit.sowOn !== null;
+    const isWaiting = experiment.status !== 'draft' && unit.sownOn === null && unit.sowOn !== null;
     return !isCurrent && !isGone && !isWaiting;
   });
 }

@@ -1,6 +1,6 @@
-import type { SeedLotView } from '@bright-sprout/contract/plan';
+import type { SeedLotView } from '@bright-sprout/contract/inventory';
 import type { SeedLot } from '@bright-sprout/core/design';
-import { calendarWithChanges, type PlanSurroundings } from '@bright-sprout/core/schedule';
+import { calendarWithChanges, type PlanSurroundings } from '@bright-sprout/core/calendar';
 import { calendarDay, type CalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
@@ -9,7 +9,7 @@ import { useExperiment } from './context.tsx';
 
 /** A packet with every test that the class made of it. */
 export function wholeLot(lot: SeedLotView): SeedLot {
-  return { ...lot, tests: [...lot.tests, ...lot.testsOnShelf] };
+  return { ...lot, tests: [...lot.tests, ...lot.experimentTests] };
 }
 
 /** The crops and packets that plans are judged with; undefined until they are here. */

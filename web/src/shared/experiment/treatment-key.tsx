@@ -1,7 +1,7 @@
-import type { TreatmentView } from '@bright-sprout/contract/plan';
+import type { TreatmentView } from '@bright-sprout/contract/plans';
 import { TreatmentMark } from '../plants/index.ts';
 
-/** Treatments with their marks, under the sill. */
+/** Treatments with their marks, under the layout. */
 export function TreatmentKey({ treatments }: { treatments: readonly TreatmentView[] }) {
   return (
     <ul className="treatment-key" aria-label="Treatments">

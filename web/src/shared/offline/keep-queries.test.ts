@@ -6,7 +6,7 @@ const DAY_MS = 86_400_000;
 
 function filled(): QueryClient {
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  client.setQueryData(['door', 'class'], { className: '5b' });
+  client.setQueryData(['device', 'class'], { className: '5b' });
   client.setQueryData(['experiment', 'e', 'comparison'], { big: true });
   client.setQueryData(['elsewhere'], {});
   return client;
@@ -15,18 +15,18 @@ function filled(): QueryClient {
 describe('what is kept on a device', () => {
   test('is what was fetched of the door and of experiments, and no comparison', () => {
     const { state } = keptOf(filled(), 0);
-    expect(state.queries.map(({ queryKey }) => queryKey)).toEqual([['door', 'class']]);
+    expect(state.queries.map(({ queryKey }) => queryKey)).toEqual([['device', 'class']]);
   });
 
   test('holds through a second outage: what could not be fetched again is kept as it was', async () => {
     const client = filled();
     const fail = (): Promise<never> => Promise.reject(new Error('no network'));
-    await client.query({ queryKey: ['door', 'class'], queryFn: fail, staleTime: 0 }).catch(() => undefined);
-    expect(client.getQueryState(['door', 'class'])?.status).toBe('error');
+    await client.query({ queryKey: ['device', 'class'], queryFn: fail, staleTime: 0 }).catch(() => undefined);
+    expect(client.getQueryState(['device', 'class'])?.status).toBe('error');
     const next = new QueryClient();
     hydrate(next, keptOf(client, 0).state);
-    expect(next.getQueryData(['door', 'class'])).toEqual({ className: '5b' });
-    expect(next.getQueryState(['door', 'class'])?.status).toBe('success');
+    expect(next.getQueryData(['device', 'class'])).toEqual({ className: '5b' });
+    expect(next.getQueryState(['device', 'class'])?.status).toBe('success');
   });
 
   test('is read for seven days and not longer, and never in an older form', () => {

@@ -2,7 +2,15 @@ import { dehydrate, type DehydratedState, hydrate, type QueryClient } from '@tan
 import { deviceStore } from './device-store.ts';
 
 /** First words of the keys of what is kept: enough to go on reading without network. */
-const KEPT: readonly unknown[] = ['session', 'shelf', 'experiment', 'door', 'classes', 'crops', 'seed-lots'];
+const KEPT: readonly unknown[] = [
+  'session',
+  'experiments',
+  'experiment',
+  'device',
+  'classes',
+  'crops',
+  'seed-lots',
+];
 const NOT_KEPT: readonly unknown[] = ['comparison'];
 const KEY = 'queries';
 const OLDEST_MS = 7 * 86_400_000;
@@ -16,7 +24,7 @@ interface KeptQueries {
 }
 
 /** Version of what is kept; another one is not read. */
-const VERSION = 2;
+const VERSION = 3;
 
 const store = deviceStore();
 let timer: ReturnType<typeof setTimeout> | undefined;

@@ -1,10 +1,10 @@
-import type { ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { ROUTES } from '@bright-sprout/contract/routes';
 import type { ParamsOf, Route } from '@bright-sprout/contract/shared';
 
 /** What can wait on a device to be sent. */
 export const OUTBOX_ROUTES = [
-  'chooseTile',
+  'chooseStudent',
   'keepReading',
   'keepPot',
   'keepCare',
@@ -64,9 +64,27 @@ export interface Waiting {
 /** Something made here and not yet known to be stored. It is sent under the id it was made with. */
 export type OutboxItem = { [Name in OutboxRoute]: Made<Name> & Waiting }[OutboxRoute];
 
-/** An item as an earlier version of this page wrote it down. */
+/** An item as it is sent now, whatever version of this page wrote it down. */
 export function upToDate(item: OutboxItem): OutboxItem {
+  return OLDER.reduce((before, change) => change(before), item);
+}
+
+type AnyItem = Omit<OutboxItem, 'route' | 'body'> & { readonly route: string; readonly body: object };
+
+/** What changed from version to version of what is written down, the oldest first. */
+const OLDER: readonly ((item: OutboxItem) => OutboxItem)[] = [pictureBesideBody, standardNames];
+
+function pictureBesideBody(item: OutboxItem): OutboxItem {
   const { picture = null, ...body } = item.body as { picture?: unknown };
   if (typeof picture !== 'string') return item;
   return { ...item, body: { ...body, picture: null }, picture } as OutboxItem;
+}
+
+function standardNames(item: OutboxItem): OutboxItem {
+  const { route, body } = item as AnyItem;
+  if (route === 'chooseTile') return { ...item, route: 'chooseStudent' } as OutboxItem;
+  if (!('words' in body)) return item;
+  const { words, ...rest } = body;
+  const kind = 'kind' in rest && rest.kind === 'words' ? { kind: 'note' } : {};
+  return { ...item, body: { ...rest, ...kind, note: words } } as unknown as OutboxItem;
 }

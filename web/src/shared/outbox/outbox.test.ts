@@ -30,7 +30,7 @@ beforeEach(() => {
     const code = {
       400: 'invalid_fields',
       401: 'not_joined',
-      409: 'no_tile',
+      409: 'no_student',
       429: 'too_many_tries',
       503: 'database_unavailable',
       507: 'storage_full',
@@ -69,7 +69,7 @@ describe('the outbox', () => {
     expect(await outbox.put(item('a'))).toEqual({ isSent: true, answer: { id: 'kept' } });
     expect(outbox.items()).toEqual([]);
     expect(sent[0]).toMatchObject({
-      path: '/api/door/readings/a',
+      path: '/api/device/readings/a',
       body: { state: 'not_up', made: { studentId: 's', madeAt: '2026-05-04T09:00:00.000Z' } },
     });
     expect(Date.parse((sent[0]!.body.made as { sentAt: string }).sentAt)).toBeGreaterThan(0);
@@ -129,12 +129,15 @@ describe('the outbox', () => {
     await outbox.put(item('a', { madeAt: '2026-05-04T09:01:00.000Z' }));
     const close = opened(outbox, 'class c');
     await settled(outbox);
-    expect(new Set(sent.slice(1).map(({ path }) => path))).toEqual(new Set(['/api/door/readings/a']));
+    expect(new Set(sent.slice(1).map(({ path }) => path))).toEqual(new Set(['/api/device/readings/a']));
     answers = [];
     await outbox.flush();
     await settled(outbox);
     close();
-    expect(sent.slice(-2).map(({ path }) => path)).toEqual(['/api/door/readings/a', '/api/door/readings/b']);
+    expect(sent.slice(-2).map(({ path }) => path)).toEqual([
+      '/api/device/readings/a',
+      '/api/device/readings/b',
+    ]);
     expect(outbox.items()).toEqual([]);
   });
 
@@ -186,7 +189,7 @@ describe('the outbox', () => {
     await outbox.flush();
     await outbox.flush();
     close();
-    expect(sent.map(({ path }) => path)).toEqual(Array(3).fill('/api/door/readings/a'));
+    expect(sent.map(({ path }) => path)).toEqual(Array(3).fill('/api/device/readings/a'));
   });
 });
 
@@ -204,7 +207,7 @@ describe('a device that refuses to write', () => {
     const close = opened(outbox, 'class c');
     await settled(outbox);
     close();
-    expect(sent.at(-1)?.path).toBe('/api/door/readings/a');
+    expect(sent.at(-1)?.path).toBe('/api/device/readings/a');
     expect([outbox.items(), outbox.isUnsafe()]).toEqual([[], false]);
   });
 
@@ -242,9 +245,9 @@ describe('a picture', () => {
     close();
     expect(sent.slice(0, -1).map(({ body }) => body.bytes)).toEqual([65_536, 65_536, BYTES - 131_072]);
     const { uploadId } = sent.at(-1)!.body.picture as { uploadId: string };
-    expect(sent[1]!.path).toBe(`/api/door/uploads/${uploadId}/parts/65536`);
+    expect(sent[1]!.path).toBe(`/api/device/uploads/${uploadId}/parts/65536`);
     expect(sent.at(-1)).toMatchObject({
-      path: '/api/door/journal/p',
+      path: '/api/device/journal/p',
       body: { kind: 'photo', picture: { size: BYTES } },
     });
   });
@@ -285,8 +288,8 @@ describe('a picture', () => {
     const close = opened(outbox, 'class c');
     await settled(outbox);
     close();
-    expect(sent[0]?.path).toBe('/api/door/readings/r');
-    expect(sent.at(-1)?.path).toBe('/api/door/journal/p');
+    expect(sent[0]?.path).toBe('/api/device/readings/r');
+    expect(sent.at(-1)?.path).toBe('/api/device/journal/p');
   });
 
   test('of which the server lost parts is sent anew', async () => {

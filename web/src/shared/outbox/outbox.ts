@@ -18,19 +18,19 @@ const TRANSIENT: readonly string[] = [
   'took_too_long',
   'not_signed_in',
   'not_joined',
-  'no_tile',
+  'no_student',
   'too_many_tries',
   'upload_incomplete',
 ];
 
 /** Routes that say by themselves who is meant. */
-const WITHOUT_MAKER: readonly string[] = ['chooseTile', 'keepPractice'];
+const WITHOUT_MAKER: readonly string[] = ['chooseStudent', 'keepPractice'];
 
 /** Routes of which the last that was made counts, so that none may pass another. */
 const CHANGES_OF_MIND: readonly string[] = [
   'tick',
   'tickPot',
-  'chooseTile',
+  'chooseStudent',
   'keepPrediction',
   'keepOwnPrediction',
 ];
@@ -274,4 +274,4 @@ function isLost(thrown: unknown): boolean {
 }
 
 /** Codes that speak of one item or one student: others may still go through. */
-const ONE_ITEMS: readonly string[] = ['no_tile', 'upload_incomplete', 'took_too_long'];
+const ONE_ITEMS: readonly string[] = ['no_student', 'upload_incomplete', 'took_too_long'];

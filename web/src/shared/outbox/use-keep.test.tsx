@@ -49,7 +49,7 @@ test('a teacher and a student keep through the same hook; only the student is na
     sent.map(({ path, body }) => [path, (body.made as { studentId: string } | undefined)?.studentId]),
   ).toEqual([
     ['/api/experiments/e/conclusions/a', undefined],
-    ['/api/door/conclusions/b', 's'],
+    ['/api/device/conclusions/b', 's'],
   ]);
   expect(onAnswer).toHaveBeenCalledWith({ id: 'kept' });
 });
@@ -74,7 +74,7 @@ test('practice is sent as it is: its request knows no maker', async () => {
     experimentId: '',
     label: 'A ruler',
   });
-  expect(sent).toEqual([{ path: '/api/door/practice/p', body: { kind: 'plain', seed: 1, readMm: 4 } }]);
+  expect(sent).toEqual([{ path: '/api/device/practice/p', body: { kind: 'plain', seed: 1, readMm: 4 } }]);
 });
 
 test('nobody can keep anything where it is not known who makes it', () => {

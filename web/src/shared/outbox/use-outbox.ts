@@ -1,4 +1,4 @@
-import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/record';
+import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { Outbox } from './outbox.ts';
@@ -25,7 +25,7 @@ export function useOutboxOf(owner: string | undefined): void {
     () =>
       outbox.onSent(({ experimentId }) => {
         void queries.invalidateQueries({ queryKey: ['experiment', experimentId] });
-        void queries.invalidateQueries({ queryKey: ['door'] });
+        void queries.invalidateQueries({ queryKey: ['device'] });
       }),
     [queries],
   );

@@ -1,4 +1,4 @@
-import type { TickRequest, TickView } from '@bright-sprout/contract/sow';
+import type { TickRequest, TickView } from '@bright-sprout/contract/sowing';
 import { useMemo } from 'react';
 import type { OutboxItem } from '../offline/index.ts';
 import { useOutboxItems } from './use-outbox.ts';

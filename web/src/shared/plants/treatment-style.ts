@@ -1,4 +1,4 @@
-/** How a treatment looks on sill, chart, label and print: a colour, and a mark that works without it. */
+/** How a treatment looks on layout, chart, label and print: a colour, and a mark that works without it. */
 export interface TreatmentStyle {
   readonly color: string;
   /** Name of the mark in the chart library. */

@@ -1,0 +1,36 @@
+import type { Day, Id } from '../shared/index.ts';
+import 'reflect-metadata';
+import type { ExperimentStatus, Job } from '@bright-sprout/core/calendar';
+
+/** The next thing to do; the figures that belong to its code are given. */
+export interface JobView {
+  code: Job['code'];
+  inDays?: number;
+  left?: number;
+  of?: number;
+  isDue: boolean;
+}
+
+/** A treatment on a card of an experiment, with the units that stand in it. */
+export interface CardTreatmentView {
+  name: string;
+  style: number;
+  units: number;
+  /** Mean height on the last day read, in mm; absent when nothing has a height. */
+  meanHeightMm: number | null;
+}
+
+/** One experiment as a card. */
+export interface ExperimentCard {
+  id: Id;
+  question: string;
+  cropName: string;
+  habit: string | null;
+  status: ExperimentStatus;
+  today: Day;
+  sowOn: Day;
+  lessonOn: Day;
+  units: number;
+  job: JobView;
+  treatments: CardTreatmentView[];
+}

@@ -1,0 +1,72 @@
+import { json, route } from '../shared/index.ts';
+import type { ExperimentView } from '../plans/index.ts';
+import { UploadPart } from '../uploads/index.ts';
+import { OpenFileRequest, OpenTableRequest, type SheetView } from './requests.ts';
+
+export {
+  MappedVariablePart,
+  MeantWordPart,
+  MeantZerosPart,
+  OpenFileRequest,
+  OpenTableRequest,
+  type SheetView,
+  TableMappingPart,
+} from './requests.ts';
+
+/** Files in and out. */
+export const importRoutes = {
+  exportTidy: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/tidy.csv',
+    summary: 'The experiment as tidy CSV: one row a reading',
+    access: 'owner',
+    file: 'text/csv',
+  }),
+  exportSheet: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/tidy.xlsx',
+    summary: 'The same table as a spreadsheet',
+    access: 'owner',
+    file: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+  }),
+  exportBundle: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/bundle.zip',
+    summary: 'Everything as a Data Package: tables, plan, photos, with a description of each',
+    access: 'owner',
+    file: 'application/zip',
+  }),
+  openTidy: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId',
+    summary: 'Open a tidy CSV as an experiment under an id made on the device',
+    access: 'teacher',
+    body: OpenFileRequest,
+    answer: json<ExperimentView>(),
+  }),
+  readSheets: route({
+    method: 'POST',
+    path: '/files/sheets',
+    summary: 'The cells of a spreadsheet as text; nothing is stored',
+    access: 'teacher',
+    body: UploadPart,
+    answer: json<SheetView[]>(),
+  }),
+  openTable: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId/table',
+    summary: 'Open a foreign table by a mapping of its columns, whole or not at all',
+    access: 'teacher',
+    body: OpenTableRequest,
+    maxBytes: 131_072,
+    answer: json<ExperimentView>(),
+  }),
+  openBundle: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId/bundle',
+    summary: 'Open a bundle of this or another server, whole or not at all',
+    access: 'teacher',
+    body: OpenFileRequest,
+    answer: json<ExperimentView>(),
+  }),
+} as const;

@@ -1,0 +1,75 @@
+import { json, route } from '../shared/index.ts';
+import { ContainerSizeRequest, type ContainerSizeView } from './container-size.ts';
+import { CropRequest, type CropView } from './crop.ts';
+import { SeedLotRequest, type SeedLotView } from './seed-lot.ts';
+
+export { ContainerSizeRequest, type ContainerSizeView } from './container-size.ts';
+export {
+  CropRequest,
+  type CropView,
+  DayRangeView,
+  type MeasuredSpreadView,
+  TemperatureRangeView,
+} from './crop.ts';
+export { GerminationTestPart, SeedLotRequest, type SeedLotView } from './seed-lot.ts';
+
+/** What a teacher has to plant with: crops, packets of seed, and containers. */
+export const inventoryRoutes = {
+  crops: route({
+    method: 'GET',
+    path: '/crops',
+    summary: 'Crops to choose from: those that ship and the teacher’s own',
+    access: 'teacher',
+    answer: json<CropView[]>(),
+  }),
+  saveCrop: route({
+    method: 'PUT',
+    path: '/crops/:newCropId',
+    summary: 'Keep a crop of one’s own, new or changed',
+    access: 'teacher',
+    body: CropRequest,
+    answer: json<CropView>(),
+  }),
+  seedLots: route({
+    method: 'GET',
+    path: '/seed-lots',
+    summary: 'The packets of the seed drawer',
+    access: 'teacher',
+    answer: json<SeedLotView[]>(),
+  }),
+  saveSeedLot: route({
+    method: 'PUT',
+    path: '/seed-lots/:newLotId',
+    summary: 'Keep a packet with its tests, new or changed',
+    access: 'teacher',
+    body: SeedLotRequest,
+    answer: json<SeedLotView>(),
+  }),
+  removeSeedLot: route({
+    method: 'DELETE',
+    path: '/seed-lots/:lotId',
+    summary: 'Take a packet out of the drawer',
+    access: 'owner',
+  }),
+  containerSizes: route({
+    method: 'GET',
+    path: '/container-sizes',
+    summary: 'Container sizes that the teacher kept',
+    access: 'teacher',
+    answer: json<ContainerSizeView[]>(),
+  }),
+  saveContainerSize: route({
+    method: 'PUT',
+    path: '/container-sizes/:newSizeId',
+    summary: 'Keep a container size',
+    access: 'teacher',
+    body: ContainerSizeRequest,
+    answer: json<ContainerSizeView>(),
+  }),
+  removeContainerSize: route({
+    method: 'DELETE',
+    path: '/container-sizes/:sizeId',
+    summary: 'Take a container size away',
+    access: 'owner',
+  }),
+} as const;

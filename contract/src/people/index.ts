@@ -1,2 +1,0 @@
-export { peopleRoutes } from './routes.ts';
-export { RegisterRequest, SignInRequest, type TeacherView } from './teacher.ts';

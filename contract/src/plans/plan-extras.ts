@@ -1,0 +1,50 @@
+import 'reflect-metadata';
+import { CONTAINER_KINDS, type ContainerKind, type InvestigationKind } from '@bright-sprout/core/design';
+import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
+import { IsCalendarDay, Trimmed, type Id } from '../shared/index.ts';
+
+/** What changed of one task of the calendar, or one added by hand. */
+export class TaskRequest {
+  /** Another day than the plan's; `null` to leave it there. */
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a day that exists.' })
+  movedTo: string | null;
+
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a day that exists.' })
+  doneOn: string | null;
+
+  @Trimmed()
+  @MaxLength(60, { message: 'Keep the name under 60 characters.' })
+  who: string;
+
+  /** Words of a task added by hand; empty for one of the plan's own. */
+  @Trimmed()
+  @MaxLength(120, { message: 'Keep it under 120 characters.' })
+  title: string;
+}
+
+/** A task as it was changed. */
+export interface TaskView extends TaskRequest {
+  key: string;
+}
+
+/** Keeps a plan as a template. */
+export class TemplateRequest {
+  @Trimmed()
+  @MaxLength(200, { message: 'Keep it under 200 characters.' })
+  about: string;
+}
+
+/** A plan to start from. */
+export interface TemplateView {
+  id: string;
+  kind: InvestigationKind;
+  question: string;
+  about: string;
+  cropId: string;
+  cropName: string;
+  /** Days from sowing to the lesson. */
+  days: number;
+  isOwn: boolean;
+}

@@ -1,0 +1,82 @@
+import { json, route } from '../shared/index.ts';
+import {
+  ConclusionRequest,
+  type ConclusionView,
+  PredictionRequest,
+  type PredictionView,
+  StudentConclusionRequest,
+  type StudentIdeasView,
+  StudentPredictionRequest,
+} from './requests.ts';
+
+export {
+  ConclusionRequest,
+  type ConclusionView,
+  MOST_CLAIM_CHARACTERS,
+  PredictionRequest,
+  type PredictionView,
+  StudentConclusionRequest,
+  type StudentIdeasView,
+  StudentPredictionRequest,
+} from './requests.ts';
+
+/** Guesses before, and conclusions after. */
+export const predictionRoutes = {
+  predictions: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/predictions',
+    summary: 'The guesses that count, the newest of each student',
+    access: 'owner',
+    answer: json<PredictionView[]>(),
+  }),
+  keepPrediction: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/predictions/:predictionId',
+    summary: 'Count a guess that was made in class, without a name',
+    access: 'owner',
+    body: PredictionRequest,
+  }),
+  removePrediction: route({
+    method: 'DELETE',
+    path: '/experiments/:experimentId/predictions/:predictionId',
+    summary: 'Take back a guess',
+    access: 'owner',
+  }),
+  conclusions: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/conclusions',
+    summary: 'What teacher and students concluded, the newest of each first',
+    access: 'owner',
+    answer: json<ConclusionView[]>(),
+  }),
+  keepConclusion: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/conclusions/:conclusionId',
+    summary: 'Keep a claim with its evidence and reasoning',
+    access: 'owner',
+    body: ConclusionRequest,
+    answer: json<ConclusionView>(),
+  }),
+  studentIdeas: route({
+    method: 'GET',
+    path: '/device/ideas',
+    summary: 'The experiments of the class, for guessing and concluding',
+    access: 'student',
+    answer: json<StudentIdeasView[]>(),
+  }),
+  keepOwnPrediction: route({
+    method: 'PUT',
+    path: '/device/predictions/:predictionId',
+    summary: 'A guess of the student who chose a tile',
+    access: 'student',
+    body: StudentPredictionRequest,
+  }),
+  keepOwnConclusion: route({
+    method: 'PUT',
+    path: '/device/conclusions/:conclusionId',
+    summary: 'A conclusion of the student who chose a tile',
+    access: 'student',
+    body: StudentConclusionRequest,
+    answer: json<ConclusionView>(),
+  }),
+} as const;

@@ -1,0 +1,56 @@
+import type { RegisterRequest, SignInRequest, TeacherView } from '@bright-sprout/contract/accounts';
+import { Injectable } from '@nestjs/common';
+import { InjectRepository } from '@nestjs/typeorm';
+import { Repository } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { ApiError, isDuplicate } from '../shared/index.ts';
+import { hashPassword, passwordMatches } from './passwords.ts';
+import { type KnownTeacher, Teacher } from './teacher.entity.ts';
+
+/** Accounts. */
+@Injectable()
+export class TeachersService {
+  /** Compared with when there is no such account, so that the answer takes as long. */
+  readonly #decoy = hashPassword('no account has this password');
+
+  constructor(@InjectRepository(Teacher) private readonly teachers: Repository<Teacher>) {}
+
+  /** @throws ApiError `email_taken` */
+  async register(request: RegisterRequest): Promise<KnownTeacher> {
+    const { email, displayName, password, timeZone } = request;
+    const passwordHash = await hashPassword(password);
+    const teacher = { id: uuid(), email, displayName, passwordHash, timeZone, isDemo: false };
+    try {
+      // A copy, as TypeORM sets what has a default in the database to `undefined` in what it inserted.
+      await this.teachers.insert({ ...teacher });
+    } catch (thrown) {
+      if (!isDuplicate(thrown)) throw thrown;
+      const message = 'There is an account with this e-mail address. Sign in, or use another address.';
+      throw new ApiError('email_taken', message, { fields: [{ field: 'email', message }] });
+    }
+    return teacher;
+  }
+
+  /** @throws ApiError `wrong_sign_in`, without telling whether the account exists */
+  async signIn(request: SignInRequest): Promise<Teacher> {
+    const teacher = await this.find(request);
+    if (teacher) return teacher;
+    throw new ApiError(
+      'wrong_sign_in',
+      'This e-mail address and password do not go together. Check both and try again.',
+    );
+  }
+
+  /** The teacher with this address and password; takes as long when there is none. */
+  async find({ email, password }: SignInRequest): Promise<Teacher | undefined> {
+    const teacher = await this.teachers.findOneBy({ email });
+    const matches = await passwordMatches(teacher?.passwordHash ?? (await this.#decoy), password);
+    return teacher && matches ? teacher : undefined;
+  }
+}
+
+/** What the interface may know of a teacher. */
+export function teacherView(teacher: KnownTeacher): TeacherView {
+  const { id, email, displayName, timeZone, isDemo } = teacher;
+  return { id, email, displayName, timeZone, isDemo };
+}

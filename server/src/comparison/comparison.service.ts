@@ -1,0 +1,192 @@
+import {
+  COMPARISON_PARTS,
+  type ComparisonPart,
+  type ComparisonQuery,
+  type ComparisonView,
+} from '@bright-sprout/contract/comparison';
+import {
+  type Comparison,
+  compareTreatments,
+  type Design,
+  emergencePart,
+  grouped,
+  type Grouped,
+  growthPart,
+  teamsPart,
+  treatmentsPart,
+} from '@bright-sprout/core/comparison';
+import { scoresOf } from '@bright-sprout/core/design';
+import { lastDayMostRead, type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
+import { calendarDay } from '@bright-sprout/core/shared';
+import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
+import { Injectable } from '@nestjs/common';
+import { notFound } from '../shared/index.ts';
+import { type AnyReading, type ComparedVariable, ComparisonFactsService } from './comparison-facts.ts';
+import { DesignService, type KnownDesign } from './design.service.ts';
+
+const EMPTY: Pick<ComparisonView, ComparisonPart> = {
+  treatments: null,
+  growth: null,
+  emergence: null,
+  teams: null,
+};
+
+/** Comparisons, computed by the core from the readings that still count. */
+@Injectable()
+export class ComparisonService {
+  constructor(
+    private readonly facts: ComparisonFactsService,
+    private readonly designs: DesignService,
+  ) {}
+
+  /** Compares groups of units on the day asked for, else on the last day that most were read. */
+  async compare(experimentId: string, query: ComparisonQuery): Promise<ComparisonView> {
+    const setAside = query.setAside ?? 'left_out';
+    const parts = partsOf(query);
+    const by = query.groupBy ?? 'treatment';
+    const [{ variable, sowOn, ...facts }, known] = await Promise.all([
+      this.facts.of(experimentId, query.variableId, setAside, parts.size > 0),
+      this.designs.of(experimentId),
+    ]);
+    const { all } = facts;
+    if (variable === undefined) throw notFound();
+    const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
+    const findings = unitDays(facts.readings);
+    const day =
+      query.day === undefined
+        ? (lastDayMostRead(findings, facts.units.length) ?? sowOn)
+        : calendarDay(query.day);
+    const sorted = grouped(known.design, by);
+    const readings = query.per === 'per_pot' ? unitDays(perPot(facts.readings, known.design)) : findings;
+    const comparison = compareTreatments({
+      treatments: sorted.groups,
+      units: sorted.units,
+      readings,
+      day,
+      rule: query.rule ?? 'only-up',
+      summary: query.summary ?? 'day',
+      design: known.design,
+      by,
+      isOrdinal: variable.kind === 'score',
+      countsSeeds: variable.name === 'seeds up',
+    });
+    const words = comparisonWords({
+      comparison,
+      treatments: sorted.groups,
+      style: summaryStyle(variableStyle(variable), comparison.summary),
+      level: query.level ?? '11-13',
+    });
+    return {
+      ...comparison,
+      ...EMPTY,
+      ...partsView(parts, { comparison, known, sorted, variable, all, query }),
+      design: parts.size > 0 ? { factors: known.design.factors, treatments: known.design.treatments } : null,
+      variableId: variable.id,
+      readDays,
+      setAside: await this.facts.countSetAside(experimentId, variable.id, day),
+      names: sorted.groups,
+      words: {
+        ...words,
+        counting: [countingWords(comparison, known.plantRule), ...overLevels(known, query)].join(' '),
+      },
+    };
+  }
+}
+
+function partsOf({ parts }: ComparisonQuery): Set<ComparisonPart> {
+  if (parts === undefined) return new Set(COMPARISON_PARTS);
+  const asked = parts.split(',');
+  return new Set(COMPARISON_PARTS.filter((part) => asked.includes(part)));
+}
+
+interface PartsInput {
+  readonly comparison: Comparison;
+  readonly known: KnownDesign;
+  readonly sorted: Grouped;
+  readonly variable: ComparedVariable;
+  readonly all: readonly AnyReading[];
+  readonly query: ComparisonQuery;
+}
+
+function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Partial<ComparisonView> {
+  const { comparison, known, sorted, variable, all, query } = input;
+  const { design, packetRate } = known;
+  const histories = unitDays(upOrNot(all));
+  const isUp = new Map(
+    [...histories].map(([unitId, history]): [string, boolean] => [
+      unitId,
+      history.some((finding) => finding.day <= comparison.day && finding.state === 'up'),
+    ]),
+  );
+  const stage = scoresOf('stage');
+  return {
+    ...(parts.has('treatments')
+      ? {
+          treatments: treatmentsPart(comparison, design, isUp, query.squares ?? 'II'),
+        }
+      : {}),
+    ...(parts.has('growth')
+      ? {
+          growth: growthPart(
+            comparison,
+            new Map(design.units.map((unit) => [unit.id, unit.sownOn])),
+            stage ? { scores: stage, histories: named(all, 'stage') } : null,
+          ),
+        }
+      : {}),
+    ...(parts.has('emergence')
+      ? {
+          emergence: emergencePart(comparison, design, sorted.units, {
+            histories,
+            counts: named(all, 'seeds up'),
+            packetRate,
+            isLength: variable.kind === 'length',
+          }),
+        }
+      : {}),
+    ...(parts.has('teams')
+      ? {
+          teams: teamsPart(
+            comparison,
+            design,
+            all.filter((reading) => reading.variable === variable.name),
+          ),
+        }
+      : {}),
+  };
+}
+
+/** Says what a sorting by one of several factors takes together. */
+function overLevels(known: KnownDesign, { groupBy }: ComparisonQuery): string[] {
+  const { factors } = known.design;
+  if (factors.length < 2 || !groupBy?.startsWith('factor-')) return [];
+  const others = factors.filter((_, at) => groupBy !== `factor-${at}`).map((factor) => factor.name);
+  return [
+    `All levels of ${others.join(' and ')} are taken together here: see Treatments for whether they work together.`,
+  ];
+}
+
+/** The findings of one variable; empty when nobody reads it. */
+function named(readings: readonly AnyReading[], variable: string): Map<string, UnitDay[]> {
+  return unitDays(readings.filter((reading) => reading.variable === variable));
+}
+
+/** Readings as far as they say whether a pot is up: none of its seeds up is not up. */
+function upOrNot(readings: readonly AnyReading[]): ReadingFact[] {
+  return readings.map((reading) =>
+    reading.variable === 'seeds up' && reading.value === 0
+      ? { ...reading, state: 'not_up', value: null }
+      : reading,
+  );
+}
+
+/** Values of a plant as those of a whole pot of such plants. */
+function perPot(readings: readonly ReadingFact[], design: Design): ReadingFact[] {
+  const plants = new Map(design.treatments.map((treatment) => [treatment.id, treatment.plants]));
+  const ofUnit = new Map(design.units.map((unit) => [unit.id, plants.get(unit.treatmentId) ?? 1]));
+  return readings.map((reading) =>
+    reading.value === null
+      ? reading
+      : { ...reading, value: reading.value * (ofUnit.get(reading.unitId) ?? 1) },
+  );
+}

@@ -1,0 +1,2 @@
+export { ComparisonModule } from './comparison.module.ts';
+export { comparisonTasks } from './heavy-tasks.ts';

@@ -1,0 +1,1 @@
+export { ExperimentsModule } from './experiments.module.ts';

@@ -1,0 +1,234 @@
+import type { CropView } from '@bright-sprout/contract/inventory';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
+import sharp from 'sharp';
+import { v7 as uuid } from 'uuid';
+import writeExcelFile from 'write-excel-file/node';
+import { loadDemo } from '../app/load-demo.ts';
+import { bytesOf, type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
+
+let server: TestServer;
+let demo: Client;
+
+const SIGN_IN = { email: 'tansy.holloway@fernhollow.example', password: 'a demo password' };
+
+beforeAll(async () => {
+  server = await startTestServer();
+  await loadDemo(server.app, SIGN_IN.password);
+  demo = server.client();
+  await demo.post('/api/session').send(SIGN_IN).expect(200);
+});
+afterAll(() => server.close());
+
+async function idOf(question: string): Promise<string> {
+  const cards = (await demo.get('/api/experiments').expect(200)).body as { id: string; question: string }[];
+  return cards.find((card) => card.question === question)!.id;
+}
+
+/** Figures without what is different by nature: ids. */
+async function figures(client: Client, id: string): Promise<string> {
+  const { body } = await client.get(`/api/experiments/${id}/comparison`).expect(200);
+  return JSON.stringify(body).replaceAll(/"[0-9a-f]{8}-[0-9a-f-]{27}"/g, '"id"');
+}
+
+describe('a bundle', () => {
+  test('opens for another teacher as the same experiment: numbers, plan, care, photos, guesses, conclusions', async () => {
+    const id = await idOf('Does compost tea need lamp light to help marigolds?');
+    const picture = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#4f9a3a' } })
+      .png()
+      .toBuffer();
+    const experiment = (await demo.get(`/api/experiments/${id}`)).body;
+    const entry = {
+      kind: 'photo',
+      happenedOn: experiment.sowOn,
+      unitId: experiment.units[2].id,
+      note: 'Our tray',
+      picture: await sendFile(demo, picture),
+    };
+    await demo.put(`/api/experiments/${id}/journal/${uuid()}`).send(entry).expect(200);
+    const care = { kind: 'watered', happenedOn: experiment.sowOn, unitIds: null, amount: 10, note: '' };
+    await demo.put(`/api/experiments/${id}/care/${uuid()}`).send(care).expect(200);
+    const conclusion = { claim: 'Light mattered.', evidence: 'Means.', reasoning: 'Leaves need it.' };
+    await demo.put(`/api/experiments/${id}/conclusions/${uuid()}`).send(conclusion).expect(200);
+    const zip = await bytesOf(demo, `/api/experiments/${id}/bundle.zip`);
+
+    const files = unzipSync(zip);
+    const description = JSON.parse(strFromU8(files['datapackage.json']!));
+    for (const { path, schema } of description.resources) {
+      expect([path, path in files]).toEqual([path, true]);
+      if (!schema) continue;
+      const [header] = strFromU8(files[path]!).split('\r\n');
+      expect(header).toBe(schema.fields.map((field: { name: string }) => field.name).join(','));
+    }
+
+    const teacher = await server.teacher();
+    const newId = uuid();
+    const body = { fileName: 'marigolds.zip', ...(await sendFile(teacher, zip)) };
+    await teacher.put(`/api/files/${newId}/bundle`).send(body).expect(200);
+    await teacher.put(`/api/files/${newId}/bundle`).send(body).expect(200);
+    expect(await figures(teacher, newId)).toBe(await figures(demo, id));
+    const opened = (await teacher.get(`/api/experiments/${newId}`)).body;
+    expect(opened.plan).toEqual({ ...experiment.plan, lotId: null });
+    expect([opened.status, opened.hypothesis]).toEqual([experiment.status, experiment.hypothesis]);
+    const journal = (await teacher.get(`/api/experiments/${newId}/journal`)).body;
+    expect(journal).toHaveLength(1);
+    expect(journal[0]).toMatchObject({ note: 'Our tray', hasPicture: true });
+    await bytesOf(teacher, `/api/experiments/${newId}/journal/${journal[0].id}/picture`);
+    expect((await teacher.get(`/api/experiments/${newId}/care`)).body[0]).toMatchObject({
+      kind: 'watered',
+      amount: 10,
+    });
+    expect((await teacher.get(`/api/experiments/${newId}/conclusions`)).body[0]).toMatchObject(conclusion);
+    const guesses = (client: Client, of: string) => client.get(`/api/experiments/${of}/predictions`);
+    expect((await guesses(teacher, newId)).body.length).toBe((await guesses(demo, id)).body.length);
+  });
+
+  test.each([
+    ['no zip', Buffer.from('not a zip at all')],
+    ['a zip of something else', Buffer.from(zipSync({ 'a.txt': strToU8('hello') }))],
+    [
+      'a bundle with a broken table',
+      Buffer.from(
+        zipSync({ 'datapackage.json': strToU8('{}'), 'readings.csv': strToU8('unit,treatment\r\n1,x\r\n') }),
+      ),
+    ],
+    [
+      'a picture that is none',
+      Buffer.from(
+        zipSync({
+          'datapackage.json': strToU8('{}'),
+          'photos/x.jpg': strToU8('no'),
+          'readings.csv': strToU8('unit,treatment,observed,value\r\n1,x,2026-01-02,3\r\n'),
+        }),
+      ),
+    ],
+  ])('%s is refused in words and stores nothing', async (_, zip) => {
+    const teacher = await server.teacher();
+    const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };
+    const answer = await teacher.put(`/api/files/${uuid()}/bundle`).send(body);
+    expect(answer.status).toBe(422);
+    expect(answer.body.message).toMatch(/[a-z]/);
+    expect((await teacher.get('/api/experiments')).body).toEqual([]);
+  });
+
+  test('a script in a plan or a sentence is only text', async () => {
+    const teacher = await server.teacher();
+    const readings =
+      'unit,treatment,observed,value,unit_of_measure\r\n1,<b>x</b>,2026-01-02,3,cm\r\n2,y,2026-01-02,4,cm\r\n';
+    const zip = zipSync({
+      'datapackage.json': strToU8(JSON.stringify({ title: '<script>alert(1)</script>', status: 'nonsense' })),
+      'readings.csv': strToU8(readings),
+      'plan.json': strToU8('{"question":5}'),
+      'conclusions.csv': strToU8(
+        'claim,evidence,reasoning,observer,written_at\r\n<img src=x>,,,me,2026-01-03T00:00:00Z\r\n',
+      ),
+    });
+    const id = uuid();
+    const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };
+    const opened = (await teacher.put(`/api/files/${id}/bundle`).send(body).expect(200)).body;
+    expect([opened.question, opened.plan ?? null]).toEqual(['<script>alert(1)</script>', null]);
+    expect((await teacher.get(`/api/experiments/${id}/conclusions`)).body[0].claim).toBe('<img src=x>');
+  });
+});
+
+test('crops say how much the pots of finished experiments differed, to their teacher alone', async () => {
+  const spreadsFor = async (client: Client): Promise<Record<string, { cv: number; pots: number }>> => {
+    const crops = (await client.get('/api/crops').expect(200)).body as CropView[];
+    return Object.fromEntries(
+      crops.flatMap(({ commonName, measuredSpread }) =>
+        measuredSpread ? [[commonName, measuredSpread]] : [],
+      ),
+    );
+  };
+  const own = await spreadsFor(demo);
+  expect(Object.keys(own)).toContain('Cucumber');
+  for (const { cv, pots } of Object.values(own)) {
+    expect(pots).toBeGreaterThan(4);
+    expect(cv).toBeGreaterThan(0.03);
+    expect(cv).toBeLessThan(0.6);
+  }
+  expect(await spreadsFor(await server.teacher())).toEqual({});
+});
+
+describe('spreadsheets', () => {
+  test('the exported sheet reads back as the tidy table', async () => {
+    const id = await idOf('Do turnips mind a sandy mix?');
+    const file = await bytesOf(demo, `/api/experiments/${id}/tidy.xlsx`);
+    const sheets = (
+      await demo
+        .post('/api/files/sheets')
+        .send(await sendFile(demo, file))
+        .expect(200)
+    ).body;
+    const text = (await demo.get(`/api/experiments/${id}/tidy.csv`)).text;
+    const [header, first] = text.split('\r\n');
+    expect(sheets[0].rows[0].join(',')).toBe(header);
+    expect(sheets[0].rows[1].length).toBe(header!.split(',').length);
+    expect(sheets[0].rows).toHaveLength(text.trim().split('\r\n').length);
+    expect(first).toContain(sheets[0].rows[1][0]);
+  });
+
+  test('a class sheet with dates, formulas and two sheets becomes text, and opens by a mapping', async () => {
+    const date = (day: string) => ({ value: new Date(`${day}T00:00:00Z`), type: Date, format: 'yyyy-mm-dd' });
+    const tray = [
+      ['date', 'Dry 1', 'Dry 2', 'Wet 1', 'Wet 2'],
+      [date('2026-05-04'), 1.5, 'not up', { type: 'Formula' as const, value: '1+1' }, 2.5],
+      [date('2026-05-08'), 2, 1, 4, 5],
+    ];
+    const file = await withResults(
+      await writeExcelFile([
+        { data: tray, sheet: 'Tray' },
+        { data: [['hello']], sheet: 'Notes' },
+      ]).toBuffer(),
+    );
+    const teacher = await server.teacher();
+    const [sheet, notes] = (
+      await teacher
+        .post('/api/files/sheets')
+        .send(await sendFile(teacher, file))
+        .expect(200)
+    ).body;
+    expect([sheet.name, notes.name, notes.rows]).toEqual(['Tray', 'Notes', [['hello']]]);
+    expect(sheet.rows[1]).toEqual(['2026-05-04', '1.5', 'not up', '2', '2.5']);
+    const mapping = {
+      shape: 'pots-in-columns',
+      roles: ['date', 'value', 'value', 'value', 'value'],
+      hasTreatmentRow: false,
+      variables: [{ source: '', name: 'height', kind: 'length', unit: 'cm', counting: 'so_far' }],
+      words: [],
+      zeros: { before: 'not_up', after: 'value' },
+      dateOrder: 'dmy',
+      sownOn: '2026-04-27',
+      observedOn: '2026-05-08',
+      control: 'Dry',
+    };
+    const csv = (rows: string[][]) => rows.map((row) => row.join(',')).join('\n');
+    const body = { fileName: 'tray.xlsx', mapping, ...(await sendFile(teacher, csv(sheet.rows))) };
+    const opened = (await teacher.put(`/api/files/${uuid()}/table`).send(body).expect(200)).body;
+    expect(opened.treatments.map((one: { name: string }) => one.name)).toEqual(['Dry', 'Wet']);
+    expect(opened.units).toHaveLength(4);
+    const rows = [...sheet.rows, ['2026-05-09', 'tall', '', '', '']];
+    const faulty = { ...body, ...(await sendFile(teacher, csv(rows))) };
+    const refused = await teacher.put(`/api/files/${uuid()}/table`).send(faulty);
+    expect([refused.status, refused.body.rows[0]]).toMatchObject([
+      422,
+      { row: 4, column: 'Dry 1', found: 'tall' },
+    ]);
+  });
+
+  test.each([Buffer.from('not a sheet'), zipSync({ 'a.txt': strToU8('x') })])(
+    'what is no spreadsheet is refused in words',
+    async (file) => {
+      const answer = await demo.post('/api/files/sheets').send(await sendFile(demo, file));
+      expect([answer.status, answer.body.code]).toEqual([422, 'unreadable_file']);
+    },
+  );
+});
+
+/** Gives the formulas of a written sheet the results that a spreadsheet program would store beside them. */
+async function withResults(book: Uint8Array): Promise<Uint8Array> {
+  const files = unzipSync(book);
+  const name = 'xl/worksheets/sheet1.xml';
+  files[name] = strToU8(strFromU8(files[name]!).replace('<f>1+1</f>', '<f>1+1</f><v>2</v>'));
+  return Promise.resolve(zipSync(files));
+}

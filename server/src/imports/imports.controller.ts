@@ -1,0 +1,89 @@
+import { importRoutes, OpenFileRequest, OpenTableRequest } from '@bright-sprout/contract/imports';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
+import { UploadPart } from '@bright-sprout/contract/uploads';
+import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
+import { PlansService } from '../plans/index.ts';
+import { type HeavyTask, HeavyWork, jsonFile, Operation } from '../shared/index.ts';
+import { UploadsService } from '../uploads/index.ts';
+import { exchangeTasks, type ToOpen } from './heavy-tasks.ts';
+
+const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
+
+/** Files in and out. */
+@Controller()
+export class ImportsController {
+  constructor(
+    private readonly heavy: HeavyWork,
+    private readonly uploads: UploadsService,
+    private readonly plans: PlansService,
+  ) {}
+
+  @Operation(importRoutes.exportTidy)
+  @Header('Content-Disposition', 'attachment; filename="experiment.csv"')
+  exportTidy(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.tidyCsv, id, 'text/csv; charset=utf-8');
+  }
+
+  @Operation(importRoutes.exportSheet)
+  @Header('Content-Disposition', 'attachment; filename="experiment.xlsx"')
+  exportSheet(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.tidySheet, id, SHEET_TYPE);
+  }
+
+  @Operation(importRoutes.exportBundle)
+  @Header('Content-Disposition', 'attachment; filename="experiment.zip"')
+  exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
+    return this.#file(exchangeTasks.bundle, id, 'application/zip');
+  }
+
+  @Operation(importRoutes.readSheets)
+  async readSheets(
+    @Body() request: UploadPart,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<StreamableFile> {
+    const sheets = await this.heavy.bytes(exchangeTasks.readSheets, { request: { ...request }, teacher });
+    await this.uploads.forget(teacher.id, request);
+    return jsonFile(sheets);
+  }
+
+  @Operation(importRoutes.openTidy)
+  openTidy(
+    @Param('newExperimentId') id: string,
+    @Body() body: OpenFileRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.#open(exchangeTasks.openTidy, { id, request: { ...body }, teacher });
+  }
+
+  @Operation(importRoutes.openTable)
+  openTable(
+    @Param('newExperimentId') id: string,
+    @Body() body: OpenTableRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.#open(exchangeTasks.openTable, { id, request: structuredClone(body), teacher });
+  }
+
+  @Operation(importRoutes.openBundle)
+  openBundle(
+    @Param('newExperimentId') id: string,
+    @Body() body: OpenFileRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    return this.#open(exchangeTasks.openBundle, { id, request: { ...body }, teacher });
+  }
+
+  async #file(task: HeavyTask<string, Uint8Array>, id: string, type: string): Promise<StreamableFile> {
+    return new StreamableFile(await this.heavy.bytes(task, id), { type });
+  }
+
+  async #open<Request extends UploadPart>(
+    task: HeavyTask<ToOpen<Request>, void>,
+    wanted: ToOpen<Request>,
+  ): Promise<ExperimentView> {
+    await this.heavy.value(task, wanted);
+    await this.uploads.forget(wanted.teacher.id, wanted.request);
+    return this.plans.view(wanted.id, wanted.teacher);
+  }
+}

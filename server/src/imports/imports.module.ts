@@ -1,0 +1,16 @@
+import { Module } from '@nestjs/common';
+import { PlansModule } from '../plans/index.ts';
+import { ReadingsModule } from '../readings/index.ts';
+import { UploadsModule } from '../uploads/index.ts';
+import { BundleService } from './bundle.service.ts';
+import { ImportsController } from './imports.controller.ts';
+import { ImportsService } from './imports.service.ts';
+
+/** Files in and out. */
+@Module({
+  imports: [PlansModule, ReadingsModule, UploadsModule],
+  controllers: [ImportsController],
+  providers: [ImportsService, BundleService],
+  exports: [ImportsService],
+})
+export class ImportsModule {}

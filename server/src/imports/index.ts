@@ -1,0 +1,3 @@
+export { ImportsModule } from './imports.module.ts';
+export { ImportsService, type NewExperiment } from './imports.service.ts';
+export { exchangeTasks } from './heavy-tasks.ts';

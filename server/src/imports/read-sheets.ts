@@ -1,0 +1,87 @@
+import type { SheetView } from '@bright-sprout/contract/imports';
+import {
+  MOST_CELL_CHARACTERS,
+  MOST_CELLS,
+  MOST_TABLE_COLUMNS,
+  MOST_TIDY_ROWS,
+} from '@bright-sprout/core/imports';
+import readExcelFile from 'read-excel-file/node';
+import { ApiError } from '../shared/index.ts';
+import { unzipBounded } from './unzip-bounded.ts';
+
+const MOST_SHEETS = 30;
+const MOST_UNPACKED = 60_000_000;
+
+/**
+ * The sheets of a spreadsheet as text: dates as YYYY-MM-DD, formulas by their results. Its size is measured before
+ * anything is made of it: a cell far outside makes a program build all cells up to it.
+ * @throws ApiError `unreadable_file` for anything that is no XLSX file, or a larger one than can be opened here
+ */
+export async function readSheets(file: Buffer): Promise<SheetView[]> {
+  const parts = unzipBounded(file, MOST_UNPACKED, (name) => /^xl\/.*\.xml$/.test(name));
+  if (!parts) throw noSheet();
+  const sheets = [...parts].filter(([name]) => name.startsWith('xl/worksheets/sheet'));
+  if (sheets.length === 0) throw noSheet();
+  if (sheets.length > MOST_SHEETS) throw tooLarge(`it has ${sheets.length} sheets`);
+  for (const [, bytes] of sheets) measure(bytes);
+  const read = await readExcelFile(file).catch(() => {
+    throw noSheet();
+  });
+  const filled = read
+    .map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(cellText)).filter(hasText) }))
+    .filter(({ rows }) => rows.length > 0);
+  if (filled.length === 0) throw noSheet();
+  return filled;
+}
+
+/** How far the cells of a sheet reach, by the places that they name. */
+function measure(bytes: Uint8Array): void {
+  const xml = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength).toString('latin1');
+  let rows = 0;
+  let columns = 0;
+  let cells = 0;
+  for (const [, letters = '', number = ''] of xml.matchAll(
+    /<(?:\w{1,8}:)?(?:c|row)\b[^>]{0,200}?\br="([A-Za-z]{0,8})(\d{1,12})"/g,
+  )) {
+    cells += 1;
+    rows = Math.max(rows, Number(number));
+    columns = Math.max(columns, columnNumber(letters));
+  }
+  if (rows > MOST_TIDY_ROWS + 1) throw tooLarge(`a cell stands in row ${rows}`);
+  if (columns > MOST_TABLE_COLUMNS) throw tooLarge(`a cell stands in column ${columns}`);
+  if (rows * columns > MOST_CELLS || cells > MOST_CELLS) throw tooLarge('it has too many cells');
+}
+
+function columnNumber(letters: string): number {
+  let number = 0;
+  for (const letter of letters.toUpperCase()) number = number * 26 + letter.charCodeAt(0) - 64;
+  return number;
+}
+
+function hasText(row: readonly string[]): boolean {
+  return row.some((cell) => cell !== '');
+}
+
+function cellText(value: unknown): string {
+  if (value === null || value === undefined) return '';
+  if (value instanceof Date) return Number.isNaN(value.getTime()) ? '' : value.toISOString().slice(0, 10);
+  const text = typeof value === 'string' ? value : JSON.stringify(value);
+  if (text.length > MOST_CELL_CHARACTERS) throw tooLarge('a cell holds a very long text');
+  return text;
+}
+
+function noSheet(): ApiError {
+  return new ApiError(
+    'unreadable_file',
+    'This is not a spreadsheet that can be read. Save it as XLSX or CSV.',
+    { rows: [], rowCount: 0 },
+  );
+}
+
+function tooLarge(what: string): ApiError {
+  return new ApiError(
+    'unreadable_file',
+    `This spreadsheet is too large to open: ${what}. Copy the table of readings, up to ${MOST_TIDY_ROWS} rows and ${MOST_TABLE_COLUMNS} columns, into a new one and open that.`,
+    { rows: [], rowCount: 0 },
+  );
+}

@@ -1,0 +1,90 @@
+import type { TaskRequest } from '@bright-sprout/contract/plans';
+import { calendarWithChanges } from '@bright-sprout/core/calendar';
+import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
+import { TASK_WORDS } from '@bright-sprout/core/words';
+import { Injectable } from '@nestjs/common';
+import ical, { ICalCalendarMethod } from 'ical-generator';
+import type { KnownTeacher } from '../accounts/index.ts';
+import { ApiError, Clock } from '../shared/index.ts';
+import { Task } from './plan-extras.entities.ts';
+import { InventoryService } from '../inventory/index.ts';
+import { Experiment } from './experiment.entity.ts';
+import { ExperimentStore } from './experiment-store.ts';
+import { planOf } from './plan-from-rows.ts';
+
+const MOST_OWN_TASKS = 200;
+
+/** The calendar of an experiment: tasks moved, done and added, and its file. */
+@Injectable()
+export class CalendarService {
+  constructor(
+    private readonly store: ExperimentStore,
+    private readonly inventory: InventoryService,
+    private readonly clock: Clock,
+  ) {}
+
+  /** Moves or ticks off a task, or adds one; a task with nothing left to say is as the plan has it. */
+  async saveTask(experimentId: string, taskKey: string, request: TaskRequest): Promise<void> {
+    await this.store.locked(experimentId, async (manager, experiment) => {
+      const { movedTo, doneOn, who, title } = request;
+      const isPlain = movedTo === null && doneOn === null && who === '' && title === '';
+      if (isPlain) await manager.delete(Task, { experimentId, taskKey });
+      else {
+        const isKnown = await manager.existsBy(Task, { experimentId, taskKey });
+        if (!isKnown && (await manager.countBy(Task, { experimentId })) >= MOST_OWN_TASKS) {
+          throw new ApiError('too_large', `At most ${MOST_OWN_TASKS} tasks can be changed or added.`);
+        }
+        await manager.save(Task, { experimentId, taskKey, movedTo, doneOn, who, title });
+      }
+      await manager.update(Experiment, experimentId, { version: experiment.version + 1 });
+    });
+  }
+
+  /**
+   * The calendar as iCalendar (RFC 5545): whole-day events whose ids stay the same from one export to the next,
+   * so that a calendar takes the newer one in place of the older.
+   */
+  async file(experimentId: string, teacher: KnownTeacher): Promise<string> {
+    const stored = await this.store.load(experimentId);
+    const plan = planOf(stored);
+    if (!plan) {
+      throw new ApiError(
+        'bad_request',
+        'This design came from a file without a plan, so it has no calendar.',
+      );
+    }
+    const [crops, lots] = [await this.inventory.crops(teacher), await this.inventory.seedLots(teacher)];
+    const { tasks } = calendarWithChanges(plan, { crops, lots }, stored.tasks.map(taskChange));
+    const { question, version } = stored.experiment;
+    const calendar = ical({
+      name: question,
+      method: ICalCalendarMethod.PUBLISH,
+      prodId: '//Bright Sprout//EN',
+    });
+    for (const task of tasks) {
+      const words = task.title || TASK_WORDS[task.code];
+      const forWhom = task.treatments.length > 0 ? ` (${task.treatments.join(', ')})` : '';
+      calendar.createEvent({
+        id: `${experimentId}-${task.key}@bright-sprout`,
+        sequence: version,
+        stamp: this.clock.now(),
+        start: new Date(`${task.day}T00:00:00Z`),
+        end: new Date(`${addDays(task.day, 1)}T00:00:00Z`),
+        allDay: true,
+        summary: `${words}${forWhom}${task.who ? `: ${task.who}` : ''}`,
+        description: question,
+      });
+    }
+    return calendar.toString();
+  }
+}
+
+function taskChange(task: Task) {
+  return {
+    key: task.taskKey,
+    movedTo: task.movedTo as CalendarDay | null,
+    doneOn: task.doneOn as CalendarDay | null,
+    who: task.who,
+    title: task.title,
+  };
+}

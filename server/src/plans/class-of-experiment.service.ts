@@ -1,0 +1,87 @@
+import type { ClassOfExperimentRequest, ExperimentView } from '@bright-sprout/contract/plans';
+import type { ClassView } from '@bright-sprout/contract/classes';
+import type { CalendarDay } from '@bright-sprout/core/shared';
+import { Injectable } from '@nestjs/common';
+import { ClassesService } from '../classes/index.ts';
+import type { KnownTeacher } from '../accounts/index.ts';
+import { invalidField } from '../shared/index.ts';
+import { Unit } from './design.entities.ts';
+import { Drafts } from './drafts.service.ts';
+import { Experiment } from './experiment.entity.ts';
+import { ExperimentStore } from './experiment-store.ts';
+import { planOf } from './plan-from-rows.ts';
+import { PlansService } from './plans.service.ts';
+
+/** Which class runs an experiment, and which team has which unit. */
+@Injectable()
+export class ClassOfExperiment {
+  constructor(
+    private readonly store: ExperimentStore,
+    private readonly classes: ClassesService,
+    private readonly plans: PlansService,
+    private readonly drafts: Drafts,
+  ) {}
+
+  /** Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. */
+  async give(experimentId: string, request: ClassOfExperimentRequest, teacher: KnownTeacher): Promise<void> {
+    const schoolClass = await this.#own(request.classId, teacher);
+    const teams = new Map((schoolClass?.teams ?? []).map((team) => [team.id, team.name]));
+    await this.store.locked(experimentId, async (manager, experiment) => {
+      const stored = await this.store.load(experimentId, manager);
+      for (const { unitId, teamId } of request.units) {
+        if (!stored.units.some((unit) => unit.id === unitId)) {
+          throw invalidField('units', 'Choose pots of this experiment.');
+        }
+        if (teamId !== null && !teams.has(teamId)) throw invalidField('units', 'Choose teams of this class.');
+      }
+      const wanted = new Map(request.units.map(({ unitId, teamId }) => [unitId, teamId]));
+      for (const unit of stored.units) {
+        const teamId = wanted.get(unit.id) ?? null;
+        const team = teamId === null ? '' : (teams.get(teamId) ?? '');
+        const isSame = unit.teamId === teamId && (teamId === null || unit.team === team);
+        if (!isSame) await manager.update(Unit, unit.id, { teamId, team });
+      }
+      const plan = planOf(stored);
+      if (schoolClass && plan && experiment.classId !== schoolClass.id) {
+        const calendar = { ...plan.calendar, ...daysOf(schoolClass) };
+        await manager.save(Experiment, { id: experimentId, planDocument: { ...plan, calendar } });
+      }
+      const classId = schoolClass?.id ?? null;
+      await manager.update(Experiment, experimentId, { classId, version: experiment.version + 1 });
+    });
+  }
+
+  /**
+   * Lets another class run the same plan: a copy from the class's next day on, bound to the first by a study.
+   * Asking again under the same id gives the same copy.
+   * @throws ApiError `id_in_use` for the id of an experiment that is no run of this plan
+   */
+  async run(fromId: string, id: string, classId: string, teacher: KnownTeacher): Promise<ExperimentView> {
+    const schoolClass = await this.#own(classId, teacher);
+    if (!schoolClass) throw invalidField('classId', 'Choose one of your classes.');
+    const studyId = (await this.store.load(fromId)).experiment.studyId ?? fromId;
+    const plan = await this.drafts.moved(fromId, teacher);
+    const calendar = { ...plan.calendar, ...daysOf(schoolClass) };
+    await this.drafts.insert(id, { ...plan, calendar }, teacher, { studyId, classId });
+    await this.store.locked(fromId, (manager) => manager.update(Experiment, fromId, { studyId }).then(none));
+    return this.plans.view(id, teacher);
+  }
+
+  async #own(classId: string | null, teacher: KnownTeacher): Promise<ClassView | undefined> {
+    if (classId === null) return undefined;
+    const own = (await this.classes.all(teacher)).find((one) => one.id === classId);
+    if (!own) throw invalidField('classId', 'Choose one of your classes.');
+    return own;
+  }
+}
+
+function none(): void {
+  return undefined;
+}
+
+function daysOf({ meetingDays, holidays }: ClassView): {
+  meetingDays: number[];
+  holidays: { name: string; from: CalendarDay; to: CalendarDay }[];
+} {
+  return { meetingDays, holidays };
+}

@@ -1,0 +1,2 @@
+export { Conclusion, Prediction } from './prediction.entities.ts';
+export { PredictionsModule } from './predictions.module.ts';

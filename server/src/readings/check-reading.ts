@@ -1,0 +1,63 @@
+import type { ReadingRequest } from '@bright-sprout/contract/readings';
+import { LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
+import type { ExperimentStatus } from '@bright-sprout/core/calendar';
+import { ApiError, invalidField } from '../shared/index.ts';
+
+/** What is stored about the unit and variable of a reading. */
+export interface ReadingPlace {
+  readonly status: ExperimentStatus;
+  readonly sownOn: string | null;
+  readonly kind: string;
+  /** Unit that the variable is planned in. */
+  readonly unit: string;
+  /** Unit, variable and day of the reading to be corrected, when one was named and exists. */
+  readonly corrected: { unitId: string; variableId: string; observedOn: string } | null;
+}
+
+/**
+ * Refuses a reading that cannot be: before sowing, in the future, a negative height.
+ * @throws ApiError
+ */
+export function checkReading(request: ReadingRequest, place: ReadingPlace, today: string): void {
+  const { value, observedOn } = request;
+  if (place.status === 'finished') {
+    throw new ApiError(
+      'experiment_finished',
+      'This experiment is finished. Open it again on the Plan page to add readings.',
+    );
+  }
+  if (place.sownOn === null)
+    throw new ApiError('not_planted', 'This pot has no sowing date yet. Mark it as sown first.');
+  if (observedOn < place.sownOn)
+    throw invalidField('observedOn', `This pot was sown on ${place.sownOn}; choose that day or a later one.`);
+  if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
+  const units: readonly string[] = place.kind === 'length' ? LENGTH_UNITS : [place.unit];
+  if (!units.includes(request.unitOfMeasure)) {
+    throw invalidField('unitOfMeasure', `Give the unit of what was read: ${units.join(', ')}.`);
+  }
+  if (value != null) checkValue(place.kind, value);
+  if (request.supersedesId && !isSamePlace(request, place.corrected)) {
+    throw invalidField('supersedesId', 'A correction is of a reading of the same pot, variable and day.');
+  }
+}
+
+function checkValue(kind: string, value: number): void {
+  if (kind === 'length' && (value < 0 || value > LONGEST_MM)) {
+    throw invalidField('value', 'Give a length from 0 to 30 m.');
+  }
+  if (kind === 'score' && (value < 1 || value > 20 || !Number.isInteger(value))) {
+    throw invalidField('value', 'Choose one of the scores.');
+  }
+  if (kind === 'count' && (value < 0 || !Number.isInteger(value))) {
+    throw invalidField('value', 'Give a whole number, 0 or more.');
+  }
+}
+
+function isSamePlace(request: ReadingRequest, corrected: ReadingPlace['corrected']): boolean {
+  return (
+    corrected !== null &&
+    corrected.unitId === request.unitId &&
+    corrected.variableId === request.variableId &&
+    corrected.observedOn === request.observedOn
+  );
+}

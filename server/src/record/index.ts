@@ -1,4 +1,0 @@
-export { recordTasks } from './heavy-tasks.ts';
-export { Reading, SetAside } from './reading.entity.ts';
-export { type Observer, ReadingsService } from './readings.service.ts';
-export { RecordModule } from './record.module.ts';

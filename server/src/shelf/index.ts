@@ -1,1 +1,0 @@
-export { ShelfModule } from './shelf.module.ts';

@@ -1,3 +1,0 @@
-export { SowModule } from './sow.module.ts';
-export { SowingTick } from './sowing-tick.entity.ts';
-export { TicksService } from './ticks.service.ts';

@@ -1,0 +1,82 @@
+import type { Plan } from '@bright-sprout/core/design';
+import { addDays, calendarDay } from '@bright-sprout/core/shared';
+import { Injectable } from '@nestjs/common';
+import { In } from 'typeorm';
+import { Experiment, ExperimentStore, Unit } from '../plans/index.ts';
+import { Reading } from '../readings/index.ts';
+import { ApiError, invalidField } from '../shared/index.ts';
+
+/** A lesson that a late sowing overtook moves this many days behind it. */
+const DAYS_TO_LESSON = 25;
+
+/** A sowing day before this is a slip of the year; older experiments come in from a file. */
+const OLDEST_SOWING_DAYS = 366;
+
+/** Sowing. */
+@Injectable()
+export class SowingService {
+  constructor(private readonly store: ExperimentStore) {}
+
+  /**
+   * Marks units as sown on a day. The day may be put right later, as long as no reading comes before it.
+   * @param unitIds all units when left out
+   * @throws ApiError `readings_exist`, `experiment_finished`, `invalid_fields`
+   */
+  async sow(
+    experimentId: string,
+    sownOn: string,
+    unitIds: readonly string[] | undefined,
+    today: string,
+  ): Promise<void> {
+    if (sownOn > today)
+      throw invalidField('sownOn', 'This day has not come yet. Mark the pots as sown once the seeds are in.');
+    if (sownOn < addDays(calendarDay(today), -OLDEST_SOWING_DAYS)) {
+      throw invalidField('sownOn', 'That is more than a year ago. Look at the year.');
+    }
+    await this.store.locked(experimentId, async (manager, experiment) => {
+      if (experiment.status === 'finished') {
+        throw new ApiError(
+          'experiment_finished',
+          'This experiment is finished; its sowing day stays as it is.',
+        );
+      }
+      const which = { experimentId, ...(unitIds ? { id: In(unitIds) } : {}) };
+      const [first] = await manager.find(Reading, {
+        where: { unit: which },
+        order: { observedOn: 'ASC' },
+        take: 1,
+      });
+      if (first && first.observedOn < sownOn) {
+        throw new ApiError(
+          'readings_exist',
+          `There are readings from ${first.observedOn} on, so the sowing day cannot be later than that.`,
+        );
+      }
+      await manager.update(Unit, which, { sownOn });
+      const sownDays = (await manager.findBy(Unit, { experimentId })).flatMap((unit) => unit.sownOn ?? []);
+      const sowOn = sownDays.sort()[0] ?? sownOn;
+      const lessonOn = experiment.lessonOn <= sownOn ? laterLesson(sownOn) : experiment.lessonOn;
+      const plan = experiment.planDocument;
+      if (plan)
+        await manager.save(Experiment, {
+          id: experimentId,
+          planDocument: { ...plan, ...planDates(sowOn, lessonOn) },
+        });
+      await manager.update(Experiment, experimentId, {
+        sowOn,
+        lessonOn,
+        version: experiment.version + 1,
+        ...(experiment.status === 'draft' ? { status: 'planted' as const } : {}),
+      });
+    });
+  }
+}
+
+/** The dates as a plan keeps them. */
+function planDates(sowOn: string, lessonOn: string): Pick<Plan, 'sowOn' | 'lessonOn'> {
+  return { sowOn: calendarDay(sowOn), lessonOn: calendarDay(lessonOn) };
+}
+
+function laterLesson(sownOn: string): string {
+  return addDays(calendarDay(sownOn), DAYS_TO_LESSON);
+}

@@ -1,0 +1,31 @@
+import type { TeacherView } from '@bright-sprout/contract/accounts';
+import { accountRoutes } from '@bright-sprout/contract/accounts';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { LogOut } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import { call, sessionQuery } from '../shared/api/index.ts';
+import { forgetQueries } from '../shared/offline/index.ts';
+import { confirmLeaving, useOutboxItems } from '../shared/outbox/index.ts';
+
+/** Who is signed in, and the way out. */
+export function AccountMenu({ teacher }: { teacher: TeacherView }) {
+  const queries = useQueryClient();
+  const waiting = useOutboxItems().length;
+  const signOut = useMutation({
+    mutationFn: () => call(accountRoutes.signOut, {}),
+    onSuccess: async () => {
+      await forgetQueries();
+      queries.clear();
+      void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
+      window.location.assign('/');
+    },
+  });
+  return (
+    <div className="account">
+      <span>{teacher.displayName}</span>
+      <Button variant="light" size="sm" onClick={() => confirmLeaving(waiting) && signOut.mutate()}>
+        <LogOut size={16} aria-hidden="true" /> Sign out
+      </Button>
+    </div>
+  );
+}

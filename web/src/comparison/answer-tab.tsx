@@ -1,0 +1,115 @@
+import { groupsOn } from '@bright-sprout/core/comparison';
+import { isCalendarDay } from '@bright-sprout/core/shared';
+import { Suspense, useDeferredValue, useMemo } from 'react';
+import { Charts } from '../shared/charts/index.ts';
+import { findingsOf, useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { type ShownComparison, useChoices, useComparison } from './compare-context.tsx';
+import { ComparisonTables } from './comparison-tables.tsx';
+import { ConclusionPanel } from './conclusion-panel.tsx';
+
+/** The answer in a sentence, how sure it is, what it cannot say, and the charts it is read from. */
+export function AnswerTab() {
+  const { shown, error } = useComparison([]);
+  if (error) return <FailureNote error={error} />;
+  if (!shown) return <p className="quiet">Comparing …</p>;
+  return (
+    <>
+      <Answer shown={shown} />
+      <AnswerCharts shown={shown} />
+      <p className="quiet counting">{shown.comparison.words.counting}</p>
+      <ComparisonTables comparison={shown.comparison} groups={shown.groups} style={shown.style} />
+      <ConclusionPanel evidence={shown.comparison.words.evidence} />
+    </>
+  );
+}
+
+/** The words of a comparison, or where to find a day that was read. */
+export function Answer({ shown }: { shown: ShownComparison }) {
+  const { day, setDay } = useExperiment();
+  const { comparison } = shown;
+  const { words, readDays } = comparison;
+  if (comparison.summary === 'day' && !readDays.includes(day)) {
+    const lastRead = readDays.filter((readDay) => readDay <= day).at(-1) ?? readDays[0];
+    return (
+      <p className="note-attention">
+        No pot was read on {shortDay(day)}.{' '}
+        {lastRead && (
+          <button type="button" className="link-button" onClick={() => setDay(lastRead)}>
+            Go to {shortDay(lastRead)}
+          </button>
+        )}
+      </p>
+    );
+  }
+  return (
+    <div className="answer">
+      <div>
+        <h2 className="headline">{words.headline}</h2>
+        {words.others.map((other) => (
+          <p className="headline-more" key={other}>
+            {other}
+          </p>
+        ))}
+      </div>
+      <aside className="how-sure">
+        <p>
+          <b>How sure?</b> {capital(words.howSure)}
+        </p>
+        <p>
+          <b>Not known:</b> {words.notKnown.join(' ')}
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+function AnswerCharts({ shown }: { shown: ShownComparison }) {
+  const { variable, chosen, summary } = useChoices();
+  const { groups, style, readStyle } = shown;
+  const comparison = useDeferredValue(useScrubbed(shown));
+  const { experiment } = useExperiment();
+  const numbers = useMemo(
+    () => new Map(experiment.units.map((unit) => [unit.id, unit.number])),
+    [experiment.units],
+  );
+  const hasValues =
+    comparison.unitCurves.length > 0 || comparison.groups.some((group) => group.points.length > 0);
+  if (!hasValues) return <p className="quiet">The curves begin with the first value.</p>;
+  return (
+    <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
+      <Charts
+        comparison={comparison}
+        treatments={groups}
+        style={style}
+        readStyle={readStyle}
+        variableName={variable.name}
+        chosen={chosen}
+        numbers={numbers}
+        isOneChart={(summary !== 'day' && summary !== 'final') || comparison.unitCurves.length === 0}
+      />
+    </Suspense>
+  );
+}
+
+/** The comparison with the dots of the day on the timeline, before the server has compared that day. */
+function useScrubbed({ comparison, groups }: ShownComparison): ShownComparison['comparison'] {
+  const { experiment, readings, day } = useExperiment();
+  const { variable, rule, summary, groupBy, per } = useChoices();
+  const findings = useMemo(() => findingsOf(readings, variable.id), [readings, variable]);
+  return useMemo(() => {
+    const canBeMade = groupBy === 'treatment' && summary === 'day' && per === 'as_read';
+    if (comparison.day === day || !canBeMade || !isCalendarDay(day)) return comparison;
+    const units = experiment.units.map(({ id, number, treatmentId, sownOn }) => ({
+      id,
+      number,
+      groupId: treatmentId,
+      sownOn: isCalendarDay(sownOn) ? sownOn : null,
+    }));
+    return { ...comparison, ...groupsOn({ treatments: groups, units, day, rule }, findings) };
+  }, [comparison, groups, experiment.units, findings, day, rule, summary, groupBy, per]);
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

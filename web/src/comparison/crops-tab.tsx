@@ -1,0 +1,82 @@
+import { computedText, readText, undefinedWords } from '@bright-sprout/core/words';
+import { useQuery } from '@tanstack/react-query';
+import { cropsQuery } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { Answer } from './answer-tab.tsx';
+import { useComparison } from './compare-context.tsx';
+import { PlainTable } from './parts.tsx';
+
+/** Crops: each crop of the layout against what is usual for it, and against the others. */
+export function CropsTab() {
+  const { experiment } = useExperiment();
+  const { shown, error } = useComparison(['emergence', 'growth'], { groupBy: 'crop' });
+  const crops = useQuery(cropsQuery).data ?? [];
+  if (error) return <FailureNote error={error} />;
+  if (!shown) return <p className="quiet">Comparing …</p>;
+  const { comparison, groups, readStyle } = shown;
+  const isHeight = readStyle.kind === 'length';
+  const rows = groups.map((group) => {
+    const crop = crops.find((candidate) => candidate.commonName === group.name);
+    const emergence = comparison.emergence?.groups.find((one) => one.groupId === group.id);
+    const median = emergence?.waiting.median;
+    const usual = crop?.daysToEmergence;
+    const day21 = valueAtAge(comparison, group.id, 21);
+    return [
+      group.name || experiment.cropName,
+      usual ? `${usual.min} to ${usual.max} days` : '–',
+      median?.defined
+        ? `half of the pots by day ${Number(median.value.toFixed(1))}`
+        : median
+          ? undefinedWords(median.reason)
+          : '–',
+      ...(isHeight
+        ? [
+            crop?.heightAtDay21Mm ? readText(crop.heightAtDay21Mm, readStyle) : '–',
+            day21 === undefined ? 'not read round day 21' : computedText(day21, readStyle),
+          ]
+        : []),
+    ];
+  });
+  return (
+    <>
+      {groups.length > 1 ? (
+        <Answer shown={shown} />
+      ) : (
+        <p>
+          All pots hold {experiment.cropName || 'one crop'}. Here it stands beside what is usual for it; to
+          set two crops side by side, start a plan of the kind “Two crops side by side”.
+        </p>
+      )}
+      <section className="panel" aria-label="Against what is usual">
+        <h3>Against what is usual</h3>
+        <PlainTable
+          columns={[
+            'Crop',
+            'usually up after',
+            'here',
+            ...(isHeight ? ['usual on day 21', 'here, mean of the pots'] : []),
+          ]}
+          rows={rows}
+        />
+        <p className="quiet">
+          Usual figures are rounded, for good light at about 21 °C; a packet’s own figures win. Crops differ
+          by nature, so taller is not better.
+        </p>
+      </section>
+    </>
+  );
+}
+
+/** The mean of a group at the read age nearest to one wanted, two days away at most. */
+function valueAtAge(
+  comparison: {
+    treatmentCurves: readonly { groupId: string; points: readonly { age: number; mean: number }[] }[];
+  },
+  groupId: string,
+  wanted: number,
+): number | undefined {
+  const points = comparison.treatmentCurves.find((curve) => curve.groupId === groupId)?.points ?? [];
+  const near = points.filter((point) => Math.abs(point.age - wanted) <= 2);
+  return near.sort((a, b) => Math.abs(a.age - wanted) - Math.abs(b.age - wanted))[0]?.mean;
+}

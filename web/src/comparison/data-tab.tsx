@@ -1,0 +1,272 @@
+import type { ReadingView } from '@bright-sprout/contract/readings';
+import { computedText, LEFT_OUT_WORDS } from '@bright-sprout/core/words';
+import {
+  createColumnHelper,
+  flexRender,
+  getCoreRowModel,
+  getFilteredRowModel,
+  getSortedRowModel,
+  useReactTable,
+} from '@tanstack/react-table';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { Suspense, useMemo, useRef, useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { boxFigure, ChartCard } from '../shared/charts/index.ts';
+import { SetAside } from '../readings/index.ts';
+import { findingText, useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { useChoices, useComparison } from './compare-context.tsx';
+import { MissingMap } from './missing-map.tsx';
+import { PlainTable } from './parts.tsx';
+
+/** Data: every reading, what is missing, how values lie, what was left out and what that changes. */
+export function DataTab() {
+  return (
+    <>
+      <WithAndWithout />
+      <MissingMap />
+      <Distribution />
+      <Readings />
+    </>
+  );
+}
+
+function WithAndWithout() {
+  const { shown, error } = useComparison([]);
+  const withAside = useComparison([], { setAside: 'included' }).shown;
+  const { readings } = useExperiment();
+  if (error) return <FailureNote error={error} />;
+  if (!shown) return null;
+  const { comparison, groups, style } = shown;
+  const aside = readings.filter((reading) => reading.setAside !== null);
+  const corrected = readings.filter((reading) => !reading.counts && reading.setAside === null).length;
+  const leftOut = comparison.groups
+    .flatMap((group) => group.counts.leftOut)
+    .sort((first, second) => first.number - second.number);
+  return (
+    <section className="panel" aria-label="What is left out">
+      <h3>What is left out, and why</h3>
+      <p>
+        {leftOut.length === 0
+          ? 'Every pot has a value on this day.'
+          : `${leftOut.length} ${leftOut.length === 1 ? 'pot has' : 'pots have'} no value on this day: ${leftOut
+              .map((unit) => `pot ${unit.number} (${LEFT_OUT_WORDS[unit.reason]})`)
+              .join(', ')}.`}{' '}
+        {aside.length === 0
+          ? 'No reading is set aside.'
+          : `${aside.length} ${aside.length === 1 ? 'reading is' : 'readings are'} set aside.`}{' '}
+        {corrected > 0 && `${corrected} were corrected later.`}
+      </p>
+      {comparison.setAside > 0 && withAside && (
+        <PlainTable
+          columns={['Group', 'without what is set aside', 'with it']}
+          rows={groups.map((group) => [
+            group.name,
+            ...[comparison, withAside.comparison].map((one) => {
+              const own = one.groups.find(({ groupId }) => groupId === group.id)?.description;
+              return own?.mean.defined ? `${computedText(own.mean.value, style)}, n = ${own.n}` : 'no value';
+            }),
+          ])}
+        />
+      )}
+      {comparison.setAside > 0 && withAside && (
+        <p>
+          Without: {comparison.words.headline} With: {withAside.comparison.words.headline}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Distribution() {
+  const { shown } = useComparison([]);
+  const figure = useMemo(
+    () => (shown ? boxFigure(shown.comparison, shown.groups, shown.style) : { data: [], layout: {} }),
+    [shown],
+  );
+  if (!shown) return null;
+  const { comparison, groups, style } = shown;
+  return (
+    <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
+      <ChartCard
+        title="How the values lie"
+        label="Box plot with every pot for each group"
+        figure={figure}
+        table={{
+          columns: ['Group', 'n', 'smallest', 'lower quartile', 'median', 'upper quartile', 'largest'],
+          rows: comparison.groups.map(({ groupId, description: d }) => [
+            groups.find((group) => group.id === groupId)?.name ?? '',
+            d.n,
+            ...[d.min, d.lowerQuartile, d.median, d.upperQuartile, d.max].map((figureOf) =>
+              figureOf.defined ? computedText(figureOf.value, style) : '–',
+            ),
+          ]),
+        }}
+        note="Quartiles by straight lines between values (type 7)."
+      />
+    </Suspense>
+  );
+}
+
+interface Row {
+  readonly reading: ReadingView;
+  readonly pot: number;
+  readonly treatment: string;
+  readonly variable: string;
+  readonly text: string;
+  readonly status: string;
+}
+
+const column = createColumnHelper<Row>();
+const COLUMNS = [
+  column.accessor('pot', { header: 'Pot' }),
+  column.accessor('treatment', { header: 'Treatment' }),
+  column.accessor((row) => row.reading.observedOn, {
+    id: 'day',
+    header: 'Day',
+    cell: ({ getValue }) => shortDay(getValue()),
+  }),
+  column.accessor('variable', { header: 'What' }),
+  column.accessor((row) => row.reading.value ?? -1, {
+    id: 'value',
+    header: 'Value',
+    cell: ({ row }) => (
+      <span className={row.original.reading.counts ? '' : 'is-out'}>{row.original.text}</span>
+    ),
+  }),
+  column.accessor((row) => row.reading.observer, { id: 'observer', header: 'Read by' }),
+  column.accessor('status', { header: 'Counts' }),
+  column.display({ id: 'aside', header: '', cell: ({ row }) => <SetAside reading={row.original.reading} /> }),
+];
+
+const ROW_PX = 44;
+
+function Readings() {
+  const { experiment, readings } = useExperiment();
+  const { chosen } = useChoices();
+  const [filter, setFilter] = useState('');
+  const rows = useMemo(() => {
+    const units = new Map(experiment.units.map((unit) => [unit.id, unit]));
+    const treatments = new Map(experiment.treatments.map((treatment) => [treatment.id, treatment.name]));
+    const variables = new Map(experiment.variables.map((variable) => [variable.id, variable]));
+    return readings.flatMap((reading): Row[] => {
+      const unit = units.get(reading.unitId);
+      const variable = variables.get(reading.variableId);
+      if (!unit || !variable || (chosen.size > 0 && !chosen.has(unit.id))) return [];
+      return [
+        {
+          reading,
+          pot: unit.number,
+          treatment: treatments.get(unit.treatmentId) ?? '',
+          variable: variable.name,
+          text: findingText({ state: reading.state, value: reading.value ?? null }, variable),
+          status: reading.counts
+            ? 'yes'
+            : reading.setAside === null
+              ? 'corrected later'
+              : `set aside: ${reading.setAside}`,
+        },
+      ];
+    });
+  }, [experiment, readings, chosen]);
+  const table = useReactTable({
+    data: rows,
+    columns: COLUMNS,
+    state: { globalFilter: filter },
+    onGlobalFilterChange: setFilter,
+    globalFilterFn: (row, _, text: string) =>
+      `pot ${row.original.pot} ${row.original.treatment} ${row.original.variable} ${row.original.text} ${row.original.status} ${row.original.reading.observer} ${row.original.reading.observedOn} ${shortDay(row.original.reading.observedOn)}`
+        .toLowerCase()
+        .includes(text.toLowerCase()),
+    getCoreRowModel: getCoreRowModel(),
+    getSortedRowModel: getSortedRowModel(),
+    getFilteredRowModel: getFilteredRowModel(),
+    initialState: { sorting: [{ id: 'day', desc: true }] },
+  });
+  const shownRows = table.getRowModel().rows;
+  const scroller = useRef<HTMLDivElement>(null);
+  const virtual = useVirtualizer({
+    count: shownRows.length,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => ROW_PX,
+    overscan: 8,
+  });
+  return (
+    <section className="panel" aria-label="All readings">
+      <div className="chart-head">
+        <h3>All readings</h3>
+        <Form.Control
+          size="sm"
+          className="data-filter"
+          type="search"
+          placeholder="Filter: pot 3, set aside, Heron, dead …"
+          aria-label="Filter readings"
+          value={filter}
+          onChange={(event) => setFilter(event.target.value)}
+        />
+      </div>
+      <p className="quiet" role="status">
+        {shownRows.length} of {readings.length} readings
+      </p>
+      <div
+        ref={scroller}
+        className="data-scroll"
+        tabIndex={0}
+        role="region"
+        aria-label="Readings, scrollable"
+      >
+        <table className="data-table">
+          <thead>
+            {table.getHeaderGroups().map((group) => (
+              <tr key={group.id}>
+                {group.headers.map((header) => {
+                  const sorted = header.column.getIsSorted();
+                  return (
+                    <th
+                      key={header.id}
+                      scope="col"
+                      aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+                    >
+                      {header.column.getCanSort() ? (
+                        <button type="button" onClick={header.column.getToggleSortingHandler()}>
+                          {flexRender(header.column.columnDef.header, header.getContext())}
+                          {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
+                        </button>
+                      ) : (
+                        <span className="visually-hidden">Set aside</span>
+                      )}
+                    </th>
+                  );
+                })}
+              </tr>
+            ))}
+          </thead>
+          <tbody>
+            <Space height={virtual.getVirtualItems()[0]?.start ?? 0} />
+            {virtual.getVirtualItems().map((item) => {
+              const row = shownRows[item.index];
+              if (!row) return null;
+              return (
+                <tr key={row.id} ref={virtual.measureElement} data-index={item.index}>
+                  {row.getVisibleCells().map((cell) => (
+                    <td key={cell.id}>{flexRender(cell.column.columnDef.cell, cell.getContext())}</td>
+                  ))}
+                </tr>
+              );
+            })}
+            <Space height={virtual.getTotalSize() - (virtual.getVirtualItems().at(-1)?.end ?? 0)} />
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}
+
+/** Room for rows that are out of sight. */
+function Space({ height }: { height: number }) {
+  return height > 0 ? (
+    <tr aria-hidden="true">
+      <td colSpan={COLUMNS.length} style={{ height, padding: 0, border: 0 }} />
+    </tr>
+  ) : null;
+}

@@ -1,0 +1,110 @@
+import type { ExperimentCard } from '@bright-sprout/contract/experiments';
+import type { CropHabit } from '@bright-sprout/core/design';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { OpenFile } from '../imports/index.ts';
+import { experimentsQuery } from '../shared/api/index.ts';
+import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { DiscardButton } from './discard-button.tsx';
+import { jobStage, jobText } from './job-text.ts';
+import { StartForm } from './start-form.tsx';
+
+/** The experiments: every experiment on its own board, what is due today first. */
+export default function ExperimentsPage() {
+  const { data: cards, error } = useQuery(experimentsQuery);
+  const due = cards?.filter((card) => card.job.isDue).length ?? 0;
+  return (
+    <main className="experiments-page">
+      <div className="experiments-top">
+        <div>
+          <h1>{greeting(due, cards?.length)}</h1>
+          <StartForm />
+        </div>
+        <OpenFile />
+      </div>
+      <FailureNote error={error} />
+      {cards?.length === 0 && <NoExperiments />}
+      <ul className="boards">
+        {cards?.map((card) => (
+          <Board key={card.id} card={card} />
+        ))}
+      </ul>
+    </main>
+  );
+}
+
+function greeting(due: number, all: number | undefined): string {
+  if (all === undefined) return 'The shelf';
+  if (all === 0) return 'An empty shelf, and a question';
+  if (due === 0) return 'Nothing is due today';
+  return due === 1 ? 'One thing to do today' : `${due} things to do today`;
+}
+
+function Board({ card }: { card: ExperimentCard }) {
+  return (
+    <li className={card.job.isDue ? 'board is-due' : 'board'}>
+      <LineUp card={card} />
+      <div className="board-words">
+        <h2>
+          <Link to={`/experiments/${card.id}/${jobStage(card)}`}>{card.question}</Link>
+        </h2>
+        <p className="quiet">
+          {card.cropName} · {card.units} pots · sown{' '}
+          {card.status === 'draft' ? 'not yet' : shortDay(card.sowOn)} · lesson {shortDay(card.lessonOn)}
+        </p>
+        <ul className="treatment-key">
+          {card.treatments.map((treatment) => (
+            <li key={treatment.style}>
+              <TreatmentMark style={treatment.style} /> {treatment.name}
+            </li>
+          ))}
+        </ul>
+      </div>
+      <div className="board-job">
+        <p className={card.job.isDue ? 'job is-due' : 'job'}>{jobText(card)}</p>
+        <DiscardButton card={card} />
+      </div>
+    </li>
+  );
+}
+
+const LINE_UP_WIDTH = 300;
+const TALLEST = 92;
+const FULL_SCALE_MM = 90;
+
+/** The mean plant of each treatment, to one scale, standing on the board. */
+function LineUp({ card }: { card: ExperimentCard }) {
+  const tallest = Math.max(FULL_SCALE_MM, ...card.treatments.map((treatment) => treatment.meanHeightMm ?? 0));
+  const gap = LINE_UP_WIDTH / (card.treatments.length + 1);
+  return (
+    <svg className="line-up" viewBox={`0 0 ${LINE_UP_WIDTH} 142`} aria-hidden="true">
+      {card.treatments.map((treatment, index) => (
+        <g key={treatment.style} transform={`translate(${gap * (index + 1)} 106)`}>
+          <PotFromSide width={48} depth={36} />
+          <PlantFromSide
+            height={((treatment.meanHeightMm ?? 0) / tallest) * TALLEST}
+            habit={(card.habit ?? 'upright') as CropHabit}
+          />
+        </g>
+      ))}
+    </svg>
+  );
+}
+
+function NoExperiments() {
+  return (
+    <div className="empty-experiments">
+      <svg viewBox="0 0 300 110" aria-hidden="true">
+        <g transform="translate(150 60)">
+          <PotFromSide width={60} depth={44} />
+        </g>
+        <rect x="0" y="102" width="300" height="8" rx="2" fill="#d8c59c" />
+      </svg>
+      <p>
+        Write a question that plants can answer, such as “Does … make … taller?”, and choose a crop. The rest
+        of the plan is filled in for you to change. Or open a CSV file with readings that you have.
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,92 @@
+import {
+  type FoundWord,
+  type MeantWord,
+  type MeantZeros,
+  type WordMeaning,
+  type ZeroCount,
+  type ZeroMeaning,
+  type ZerosFound,
+} from '@bright-sprout/core/imports';
+import { Choice, choicesOf } from '../shared/ui/index.ts';
+
+const MEANING_WORDS: Record<WordMeaning, string> = {
+  nothing: 'nobody read it',
+  not_up: 'not up yet',
+  up: 'up, not measured',
+  dead: 'dead',
+  removed: 'removed',
+  not_read: 'not read, and noted so',
+};
+
+const ZERO_WORDS: Record<ZeroMeaning, string> = {
+  value: 'truly 0',
+  not_up: 'not up yet',
+  dead: 'dead',
+  not_read: 'not read',
+};
+
+const UNKNOWN = 'unknown';
+
+/** What words in place of values say, and heights of 0; each with how often it stands there. */
+export function MapWords({
+  found,
+  words,
+  zeros,
+  zerosFound,
+  onWords,
+  onZeros,
+}: {
+  found: readonly FoundWord[];
+  words: readonly MeantWord[];
+  zeros: MeantZeros;
+  zerosFound: ZerosFound | undefined;
+  onWords: (words: MeantWord[]) => void;
+  onZeros: (zeros: MeantZeros) => void;
+}) {
+  const hasZeros = zerosFound && zerosFound.before.count + zerosFound.after.count > 0;
+  if (found.length === 0 && !hasZeros) return null;
+  const set = (word: string, meaning: WordMeaning): void =>
+    onWords([...words.filter((own) => own.word !== word), { word, meaning }]);
+  return (
+    <div className="compare-controls" role="group" aria-label="What words and zeros mean">
+      {found.map(({ word, count, usual }) => {
+        const meaning = words.find((own) => own.word === word)?.meaning ?? usual;
+        return (
+          <Choice<WordMeaning | typeof UNKNOWN>
+            key={word}
+            label={`${word === '' ? 'Empty cells' : `“${word}”`} (${count}) means`}
+            value={meaning ?? UNKNOWN}
+            choices={[
+              ...(meaning === undefined ? ([[UNKNOWN, 'choose …']] as const) : []),
+              ...choicesOf(MEANING_WORDS),
+            ]}
+            onChange={(chosen) => {
+              if (chosen !== UNKNOWN) set(word, chosen);
+            }}
+          />
+        );
+      })}
+      {zerosFound && zerosFound.before.count > 0 && (
+        <Choice
+          label={`0 before a pot was up (${zeroText(zerosFound.before)}) means`}
+          value={zeros.before}
+          choices={choicesOf(ZERO_WORDS)}
+          onChange={(before) => onZeros({ ...zeros, before })}
+        />
+      )}
+      {zerosFound && zerosFound.after.count > 0 && (
+        <Choice
+          label={`0 after a pot was up (${zeroText(zerosFound.after)}) means`}
+          value={zeros.after}
+          choices={choicesOf(ZERO_WORDS)}
+          onChange={(after) => onZeros({ ...zeros, after })}
+        />
+      )}
+    </div>
+  );
+}
+
+function zeroText({ count, example }: ZeroCount): string {
+  const first = example ? `pot ${example.unit} on ${example.day}` : '';
+  return count === 1 ? first : `${count} times, first ${first}`;
+}

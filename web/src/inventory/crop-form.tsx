@@ -1,0 +1,152 @@
+import { CropRequest, type CropView, inventoryRoutes } from '@bright-sprout/contract/inventory';
+import { CROP_HABITS } from '@bright-sprout/core/design';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { type FieldPath, FormProvider, useForm } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { ApiFailure, call, cropsQuery } from '../shared/api/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { Entry } from './inputs.tsx';
+
+interface CropValues extends Omit<CropRequest, 'daysToEmergence'> {
+  daysToEmergence: { min: number | null; max: number | null };
+}
+
+const EMPTY: Omit<CropRequest, 'daysToEmergence'> = {
+  commonName: '',
+  scientificName: '',
+  propagule: 'seed',
+  emergence: null,
+  seedLengthMm: null,
+  seedThicknessMm: null,
+  sowingDepthMm: null,
+  lightToGerminate: 'either',
+  daysToRadicle: null,
+  daysToHarvestOrFlower: null,
+  temperatureC: { min: 8, best: 22, max: 32 },
+  germinationPercent: null,
+  spacingMm: null,
+  matureHeightMm: null,
+  heightAtDay21Mm: null,
+  habit: 'upright',
+  caution: '',
+};
+
+/** A crop of one's own: what is not known stays empty, and plans say so. */
+export function CropForm({
+  crop,
+  onDone,
+}: {
+  crop: CropView | undefined;
+  onDone: (id: string | undefined) => void;
+}) {
+  const queries = useQueryClient();
+  const newId = useRef(crop?.id ?? uuid());
+  const form = useForm<CropValues>({
+    resolver: (values, context, options) =>
+      classValidatorResolver(CropRequest)(request(values), context, options as never) as never,
+    defaultValues: {
+      ...EMPTY,
+      ...withoutId(crop),
+      daysToEmergence: crop?.daysToEmergence ?? { min: null, max: null },
+    },
+  });
+  const save = useMutation({
+    mutationFn: (values: CropValues) =>
+      call(inventoryRoutes.saveCrop, { params: { newCropId: newId.current }, body: request(values) }),
+    onSuccess: async ({ id }) => {
+      await queries.invalidateQueries(cropsQuery);
+      onDone(id);
+    },
+    onError: (error) => {
+      if (!(error instanceof ApiFailure)) return;
+      for (const { field, message } of error.body.fields)
+        form.setError(field as FieldPath<CropValues>, { message });
+    },
+  });
+  return (
+    <FormProvider {...form}>
+      <Form
+        noValidate
+        className="lot-form"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void form.handleSubmit(() => save.mutate(form.getValues()))();
+        }}
+      >
+        <h2>{crop ? `Change ${crop.commonName}` : 'A crop of your own'}</h2>
+        <div className="form-row">
+          <Entry<CropValues> name="commonName" label="Called" />
+          <Entry<CropValues> name="scientificName" label="Scientific name" />
+          <Form.Group controlId="crop-habit" className="plan-field">
+            <Form.Label>Grows as</Form.Label>
+            <Form.Select {...form.register('habit')}>
+              {CROP_HABITS.map((habit) => (
+                <option key={habit}>{habit}</option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        </div>
+        <div className="form-row">
+          <Entry<CropValues> name="seedLengthMm" label="Seed long" unit="mm" type="number" />
+          <Entry<CropValues> name="seedThicknessMm" label="thick" unit="mm" type="number" />
+          <Entry<CropValues> name="sowingDepthMm" label="Depth" unit="mm" type="number" />
+          <Entry<CropValues> name="germinationPercent" label="Come up" unit="%" type="number" />
+        </div>
+        <div className="form-row">
+          <Entry<CropValues> name="daysToEmergence.min" label="Up from day" type="number" />
+          <Entry<CropValues> name="daysToEmergence.max" label="to day" type="number" />
+          <Entry<CropValues> name="heightAtDay21Mm" label="At three weeks" unit="mm" type="number" />
+          <Entry<CropValues> name="matureHeightMm" label="Full grown" unit="mm" type="number" />
+        </div>
+        <div className="form-row">
+          <Entry<CropValues> name="temperatureC.min" label="Coldest" unit="°C" type="number" />
+          <Entry<CropValues> name="temperatureC.best" label="Best" unit="°C" type="number" />
+          <Entry<CropValues> name="temperatureC.max" label="Hottest" unit="°C" type="number" />
+          <Form.Group controlId="crop-light" className="plan-field">
+            <Form.Label>To come up</Form.Label>
+            <Form.Select {...form.register('lightToGerminate')}>
+              <option value="either">light or dark</option>
+              <option value="needs-light">needs light</option>
+              <option value="needs-dark">needs the dark</option>
+            </Form.Select>
+          </Form.Group>
+        </div>
+        <Entry<CropValues> name="caution" label="Caution" />
+        {!(save.error instanceof ApiFailure && save.error.body.fields.length > 0) && (
+          <FailureNote error={save.error} />
+        )}
+        {form.formState.errors.temperatureC?.message && (
+          <p className="field-problem">{form.formState.errors.temperatureC.message}</p>
+        )}
+        {form.formState.errors.daysToEmergence?.message && (
+          <p className="field-problem">{form.formState.errors.daysToEmergence.message}</p>
+        )}
+        <div className="button-row">
+          <Button type="submit" size="sm" disabled={save.isPending}>
+            Keep this crop
+          </Button>
+          <Button variant="light" size="sm" onClick={() => onDone(undefined)}>
+            Never mind
+          </Button>
+        </div>
+      </Form>
+    </FormProvider>
+  );
+}
+
+function withoutId(crop: CropView | undefined): Partial<CropRequest> {
+  if (!crop) return {};
+  const figures: Partial<CropView> = { ...crop };
+  delete figures.id;
+  delete figures.isOwn;
+  return figures;
+}
+
+function request({ daysToEmergence, ...values }: CropValues): CropRequest {
+  const { min, max } = daysToEmergence;
+  return { ...values, daysToEmergence: min === null || max === null ? null : { min, max } };
+}

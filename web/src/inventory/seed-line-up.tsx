@@ -1,0 +1,103 @@
+import type { CropView } from '@bright-sprout/contract/inventory';
+import { useEffect, useRef } from 'react';
+
+const PX_PER_MM = 6;
+const LEAST_WIDTH = 78;
+const SOIL_TOP = 116;
+const DEPTH_PX_PER_MM = 1.05;
+const HEIGHT = 230;
+const COLORS = ['#8a5a2b', '#a9793f', '#6e4a2a', '#c29a5b', '#59432c'];
+
+/** Every seed drawn to one true scale, above the soil at the depth it is sown. */
+export function SeedLineUp({
+  crops,
+  chosenId,
+  onChoose,
+}: {
+  crops: readonly CropView[];
+  chosenId: string | undefined;
+  onChoose: (id: string) => void;
+}) {
+  const row = useRef<HTMLDivElement>(null);
+  const bySize = [...crops].sort((a, b) => (a.seedLengthMm ?? Infinity) - (b.seedLengthMm ?? Infinity));
+  useEffect(() => {
+    const chosen = row.current?.querySelector(`[data-crop="${chosenId}"]`);
+    chosen?.scrollIntoView({ block: 'nearest', inline: 'center' });
+  }, [chosenId]);
+  const walk = (event: React.KeyboardEvent): void => {
+    const move = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0;
+    if (move === 0) return;
+    event.preventDefault();
+    const at = bySize.findIndex((crop) => crop.id === chosenId);
+    const next = bySize[Math.max(0, Math.min(bySize.length - 1, at + move))];
+    if (!next) return;
+    onChoose(next.id);
+    row.current?.querySelector<HTMLElement>(`[data-crop="${next.id}"]`)?.focus();
+  };
+  return (
+    <>
+      <div
+        ref={row}
+        className="seed-row"
+        role="radiogroup"
+        aria-label="Crops by the size of their seed"
+        onKeyDown={walk}
+      >
+        {bySize.map((crop, index) => (
+          <button
+            key={crop.id}
+            type="button"
+            role="radio"
+            data-crop={crop.id}
+            aria-checked={crop.id === chosenId}
+            tabIndex={crop.id === chosenId ? 0 : -1}
+            aria-label={label(crop)}
+            onClick={() => onChoose(crop.id)}
+          >
+            <Seed crop={crop} color={COLORS[index % COLORS.length] as string} />
+            <span>{crop.commonName}</span>
+          </button>
+        ))}
+      </div>
+      <p className="quiet seed-scale">
+        <i style={{ width: 10 * PX_PER_MM }} /> 1 cm for every seed. Below, how deep it goes at a scale of its
+        own: the larger the seed, the more strength for the way up.
+      </p>
+    </>
+  );
+}
+
+function Seed({ crop, color }: { crop: CropView; color: string }) {
+  const length = crop.seedLengthMm;
+  const thick = crop.seedThicknessMm ?? (length ?? 0) * 0.6;
+  const width = Math.max(LEAST_WIDTH, (length ?? 0) * PX_PER_MM + 12);
+  const depth = Math.min((crop.sowingDepthMm ?? 0) * DEPTH_PX_PER_MM, HEIGHT - SOIL_TOP - 28);
+  return (
+    <svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} aria-hidden="true">
+      <rect x="0" y={SOIL_TOP} width={width} height={HEIGHT - SOIL_TOP} fill="#6b4a33" />
+      {length !== null && (
+        <ellipse
+          cx={width / 2}
+          cy={SOIL_TOP - 6 - (thick * PX_PER_MM) / 2}
+          rx={(length * PX_PER_MM) / 2}
+          ry={(thick * PX_PER_MM) / 2}
+          fill={color}
+        />
+      )}
+      {crop.sowingDepthMm !== null && (
+        <>
+          <path d={`M${width / 2} ${SOIL_TOP}v${depth}`} stroke="#f5efe3" strokeDasharray="3 3" />
+          <circle cx={width / 2} cy={SOIL_TOP + depth} r="4" fill="#f5d9a6" />
+          <text x={width / 2} y={SOIL_TOP + depth + 20} fill="#fff" fontSize="13" textAnchor="middle">
+            {crop.sowingDepthMm === 0 ? 'surface' : `${crop.sowingDepthMm} mm`}
+          </text>
+        </>
+      )}
+    </svg>
+  );
+}
+
+function label(crop: CropView): string {
+  const size = crop.seedLengthMm === null ? 'size not known' : `${crop.seedLengthMm} mm long`;
+  return `${crop.commonName}, ${size}`;
+}

@@ -1,0 +1,148 @@
+import type { ClassView } from '@bright-sprout/contract/classes';
+import { planRoutes, type UnitTeamPart } from '@bright-sprout/contract/plans';
+import { dealtUnits } from '@bright-sprout/core/design';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
+import { call, classesQuery, experimentsQuery } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+import { useTeamBrush } from './team-brush.tsx';
+import { useGiveToClass } from './use-give-to-class.ts';
+
+/** Which class runs the experiment, and which team has which pot: dealt evenly, or by hand on the layout. */
+export function ClassSection() {
+  const { experiment } = useExperiment();
+  const { form } = usePlanEditor();
+  const brush = useTeamBrush();
+  const classes = useQuery(classesQuery).data;
+  const own = classes?.find((one) => one.id === experiment.classId);
+  const give = useGiveToClass();
+  const dealt = (teams: readonly { id: string }[]): UnitTeamPart[] => {
+    if (teams.length === 0) return [];
+    const turns = dealtUnits(
+      experiment.units.map((unit) => unit.treatmentId),
+      teams.length,
+    );
+    return experiment.units.map(({ id }, index) => ({
+      unitId: id,
+      teamId: teams[turns[index] ?? 0]?.id ?? null,
+    }));
+  };
+  const choose = (classId: string): void => {
+    const chosen = classes?.find((one) => one.id === classId);
+    brush.take(undefined);
+    give.mutate(
+      { classId: chosen?.id ?? null, units: dealt(chosen?.teams ?? []) },
+      {
+        onSuccess: (given) => {
+          // A class that is new to the plan brings its own days; the form must not write the old ones back.
+          if (given.plan) form.setValue('calendar', structuredClone(given.plan.calendar));
+        },
+      },
+    );
+  };
+  return (
+    <section className="class-section" aria-label="Class and teams">
+      <h2>Class and teams</h2>
+      {classes?.length === 0 ? (
+        <p className="quiet">
+          <Link to="/classes">Make a class</Link> to give pots to teams.
+        </p>
+      ) : (
+        <Form.Select
+          value={experiment.classId ?? ''}
+          aria-label="Class that runs it"
+          disabled={give.isPending}
+          onChange={({ target }) => choose(target.value)}
+        >
+          <option value="">no class</option>
+          {classes?.map(({ id, name, students }) => (
+            <option key={id} value={id}>
+              {name}, {students.length} students
+            </option>
+          ))}
+        </Form.Select>
+      )}
+      {own?.teams.length === 0 && (
+        <p className="quiet">
+          This class has no teams yet: <Link to="/classes">make some</Link>, then deal the pots.
+        </p>
+      )}
+      {own && own.teams.length > 0 && (
+        <>
+          <div
+            className="team-brushes"
+            role="group"
+            aria-label="Give pots by hand: choose a team, then pots on the sill"
+          >
+            {own.teams.map((team) => (
+              <Button
+                key={team.id}
+                size="sm"
+                variant={brush.team?.id === team.id ? 'primary' : 'light'}
+                aria-pressed={brush.team?.id === team.id}
+                onClick={() => brush.take(brush.team?.id === team.id ? undefined : team)}
+              >
+                {team.name} <small>{experiment.units.filter((unit) => unit.teamId === team.id).length}</small>
+              </Button>
+            ))}
+            <Button
+              size="sm"
+              variant="light"
+              disabled={give.isPending}
+              onClick={() => give.mutate({ classId: own.id, units: dealt(own.teams) })}
+            >
+              Deal evenly
+            </Button>
+          </div>
+          <p className="quiet" aria-live="polite">
+            {brush.team
+              ? `Choose the pots of ${brush.team.name} on the sill; choose the team again to stop.`
+              : '“Deal evenly” gives each team as even a share of each treatment as the pots allow. Or choose a team, then its pots on the sill.'}
+          </p>
+        </>
+      )}
+      <FailureNote error={give.error} />
+      {own && classes && <RunInAnother classes={classes.filter(({ id }) => id !== own.id)} />}
+    </section>
+  );
+}
+
+/** Lets another class run the same plan, so that the runs can be compared as one study. */
+function RunInAnother({ classes }: { classes: readonly ClassView[] }) {
+  const { experiment } = useExperiment();
+  const queries = useQueryClient();
+  const newId = useRef(uuid());
+  const navigate = useNavigate();
+  const run = useMutation({
+    mutationFn: (classId: string) =>
+      call(planRoutes.runInClass, {
+        params: { experimentId: experiment.id, newExperimentId: newId.current },
+        body: { classId },
+      }),
+    onSuccess: (made) => {
+      void queries.invalidateQueries({ queryKey: experimentsQuery.queryKey });
+      void navigate(`/experiments/${made.id}/plan`);
+    },
+  });
+  if (classes.length === 0 || !experiment.plan) return null;
+  return (
+    <div className="run-in-another">
+      <p className="quiet">
+        {experiment.studyId !== null && 'Run by several classes. '}The same plan in another class is a copy
+        with days of its own:
+      </p>
+      {classes.map(({ id, name }) => (
+        <Button key={id} size="sm" variant="light" disabled={run.isPending} onClick={() => run.mutate(id)}>
+          Run it in {name}, too
+        </Button>
+      ))}
+      <FailureNote error={run.error} />
+    </div>
+  );
+}

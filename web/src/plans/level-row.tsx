@@ -1,0 +1,249 @@
+import type { LevelPart, PlanRequest } from '@bright-sprout/contract/plans';
+import {
+  ASPECT_FIELDS,
+  type Aspect,
+  differingAspects,
+  DOSE_UNITS,
+  LIGHT_PLACES,
+} from '@bright-sprout/core/design';
+import { LIGHT_WORDS } from '@bright-sprout/core/words';
+import { X } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useFormContext } from 'react-hook-form';
+import { useSurroundings } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+
+/** One level: its name, what it sets, and whether it is the control. */
+export function LevelRow({
+  factor,
+  level,
+  onChange,
+}: {
+  factor: number;
+  level: number;
+  onChange: (levels: LevelPart[]) => void;
+}) {
+  const { plan, isPlanted, problem } = usePlanEditor();
+  const { register, getValues } = useFormContext<PlanRequest>();
+  const whole = plan.factors[factor];
+  const own = whole?.levels[level];
+  if (!whole || !own) return null;
+  const path = `factors.${factor}.levels.${level}` as const;
+  const label = plan.factors.length > 1 ? `Level ${level + 1} of change ${factor + 1}` : `Level ${level + 1}`;
+  const extra = differingAspects(whole).filter((aspect) => aspect !== whole.aspect);
+  const levels = (): LevelPart[] => getValues(`factors.${factor}.levels`);
+  const nameProblem = problem(`${path}.name`);
+  return (
+    <li>
+      {plan.factors.length === 1 ? <TreatmentMark style={level} size={18} /> : <span className="level-dot" />}
+      <Form.Control
+        {...register(`${path}.name`)}
+        aria-label={label}
+        isInvalid={nameProblem !== undefined}
+        autoComplete="off"
+      />
+      <span className="level-settings">
+        {[whole.aspect, ...extra].map((aspect) => (
+          <Setting key={aspect} path={path} aspect={aspect} label={label} disabled={isPlanted} />
+        ))}
+      </span>
+      <Form.Check
+        type="radio"
+        id={`control-${factor}-${level}`}
+        name={`control-${factor}`}
+        label="control"
+        checked={own.isControl}
+        disabled={isPlanted}
+        onChange={() => onChange(levels().map((one, at) => ({ ...one, isControl: at === level })))}
+      />
+      {!isPlanted && (
+        <Button
+          variant="light"
+          size="sm"
+          aria-label={`Remove ${label.toLowerCase()}`}
+          disabled={whole.levels.length === 2}
+          onClick={() => onChange(levels().filter((_, at) => at !== level))}
+        >
+          <X size={16} aria-hidden="true" />
+        </Button>
+      )}
+      {nameProblem && (
+        <span className="field-problem" role="alert">
+          {nameProblem}
+        </span>
+      )}
+    </li>
+  );
+}
+
+/** The entry for what an aspect is set to at a level; nothing for one that is only a name. */
+function Setting({
+  path,
+  aspect,
+  label,
+  disabled,
+}: {
+  path: `factors.${number}.levels.${number}`;
+  aspect: Aspect;
+  label: string;
+  disabled: boolean;
+}) {
+  const { register } = useFormContext<PlanRequest>();
+  const crops = useSurroundings()?.crops ?? [];
+  const field = ASPECT_FIELDS[aspect];
+  const number = { setValueAs: (value: unknown) => (value === '' || value == null ? null : Number(value)) };
+  const choice = { setValueAs: (value: unknown) => (value === '' ? null : value) };
+  switch (field) {
+    case null:
+      return null;
+    case 'waterMl':
+    case 'temperatureC':
+    case 'depthMm':
+    case 'plants':
+    case 'ageDays': {
+      const [unit, words] = UNITS[field];
+      return (
+        <span className="number-entry">
+          <Form.Control
+            {...register(`${path}.${field}`, number)}
+            type="number"
+            step="any"
+            disabled={disabled}
+            aria-label={`${label}: ${words}`}
+          />
+          <span>{unit}</span>
+        </span>
+      );
+    }
+    case 'light':
+      return (
+        <Form.Select
+          {...register(`${path}.light`, choice)}
+          disabled={disabled}
+          aria-label={`${label}: light`}
+        >
+          <option value="">as the others</option>
+          {LIGHT_PLACES.map((place) => (
+            <option key={place} value={place}>
+              {LIGHT_WORDS[place]}
+            </option>
+          ))}
+        </Form.Select>
+      );
+    case 'cropId':
+      return (
+        <Form.Select
+          {...register(`${path}.cropId`, choice)}
+          disabled={disabled}
+          aria-label={`${label}: crop`}
+        >
+          <option value="">the plan’s crop</option>
+          {crops.map(({ id, commonName }) => (
+            <option key={id} value={id}>
+              {commonName}
+            </option>
+          ))}
+        </Form.Select>
+      );
+    case 'isCovered':
+      return <CoverSetting path={path} label={label} disabled={disabled} />;
+    case 'medium':
+      return (
+        <Form.Control
+          {...register(`${path}.medium`, choice)}
+          disabled={disabled}
+          placeholder="what it grows in"
+          aria-label={`${label}: what it grows in`}
+        />
+      );
+    case 'dose':
+      return <DoseSetting path={path} label={label} disabled={disabled} />;
+  }
+}
+
+const UNITS = {
+  waterMl: ['mL', 'water in mL'],
+  temperatureC: ['°C', 'temperature'],
+  depthMm: ['mm', 'depth in mm'],
+  plants: ['plants', 'plants in a pot'],
+  ageDays: ['days', 'days old'],
+} as const;
+
+interface SettingProps {
+  readonly path: `factors.${number}.levels.${number}`;
+  readonly label: string;
+  readonly disabled: boolean;
+}
+
+function CoverSetting({ path, label, disabled }: SettingProps) {
+  const { setValue, watch } = useFormContext<PlanRequest>();
+  const { apply } = usePlanEditor();
+  const value = watch(`${path}.isCovered`);
+  return (
+    <Form.Select
+      value={value === null ? '' : String(value)}
+      disabled={disabled}
+      aria-label={`${label}: cover`}
+      onChange={({ target }) => {
+        setValue(`${path}.isCovered`, target.value === '' ? null : target.value === 'true');
+        apply({});
+      }}
+    >
+      <option value="">as the others</option>
+      <option value="true">covered</option>
+      <option value="false">open</option>
+    </Form.Select>
+  );
+}
+
+function DoseSetting({ path, label, disabled }: SettingProps) {
+  const { setValue, watch } = useFormContext<PlanRequest>();
+  const { apply } = usePlanEditor();
+  const dose = watch(`${path}.dose`);
+  const change = (changes: Partial<NonNullable<typeof dose>>): void => {
+    const next = {
+      material: dose?.material ?? 'what is added',
+      amount: dose?.amount ?? 0,
+      unit: dose?.unit ?? 'g',
+      ...changes,
+    };
+    setValue(`${path}.dose`, next, { shouldValidate: true });
+  };
+  return (
+    <span className="dose-entry">
+      <Form.Control
+        type="number"
+        step="any"
+        min={0}
+        value={dose && Number.isFinite(dose.amount) ? dose.amount : ''}
+        disabled={disabled}
+        aria-label={`${label}: amount a pot`}
+        onChange={({ target }) => change({ amount: target.value === '' ? 0 : Number(target.value) })}
+        onBlur={() => apply({})}
+      />
+      <Form.Select
+        value={dose?.unit ?? 'g'}
+        disabled={disabled}
+        aria-label={`${label}: unit`}
+        onChange={({ target }) => {
+          change({ unit: target.value as (typeof DOSE_UNITS)[number] });
+          apply({});
+        }}
+      >
+        {DOSE_UNITS.map((unit) => (
+          <option key={unit}>{unit}</option>
+        ))}
+      </Form.Select>
+      <Form.Control
+        value={dose?.material ?? ''}
+        disabled={disabled}
+        placeholder="of what"
+        aria-label={`${label}: material`}
+        onChange={({ target }) => change({ material: target.value })}
+        onBlur={() => apply({})}
+      />
+    </span>
+  );
+}

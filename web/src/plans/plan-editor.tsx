@@ -1,0 +1,202 @@
+import { PlanRequest } from '@bright-sprout/contract/plans';
+import { isSamePart, type Plan, type PlanPart } from '@bright-sprout/core/design';
+import { isCalendarDay } from '@bright-sprout/core/shared';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import {
+  createContext,
+  type ReactNode,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from 'react';
+import { FormProvider, get, useForm, type UseFormReturn, useWatch } from 'react-hook-form';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { fieldMessage } from '../shared/ui/index.ts';
+import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
+import { type PlanBase, type PlanChange, PlanConflict, useSavePlan } from './use-save-plan.ts';
+
+const AUTOSAVE_MS = 500;
+
+/** What the sections of a plan work with. */
+export interface PlanEditor {
+  readonly form: UseFormReturn<PlanRequest>;
+  /** The plan as it stands in the form, valid or not; a date that is none is as it was saved last. */
+  readonly plan: Plan;
+  /** True once seeds are in the soil, when only what the readings do not depend on may change. */
+  readonly isPlanted: boolean;
+  /** Makes a change that is no typing, and saves at once. */
+  readonly apply: (changes: Partial<Plan>) => void;
+  /** What is wrong with a field, by this device or the server. */
+  readonly problem: (field: string) => string | undefined;
+  readonly state: 'saved' | 'saving' | 'not-valid' | 'failed';
+  readonly error: unknown;
+  /** Parts that another window changed as well, and not alike. */
+  readonly conflict: readonly PlanPart[];
+  /** Says whose parts stand. */
+  readonly settle: (prefer: 'mine' | 'theirs') => void;
+}
+
+const Context = createContext<PlanEditor | undefined>(undefined);
+
+/** The editor of the plan that is open. */
+export function usePlanEditor(): PlanEditor {
+  const editor = useContext(Context);
+  if (!editor) throw new Error('usePlanEditor outside a PlanEditorProvider');
+  return editor;
+}
+
+/** Holds the plan while it is changed. Whatever is valid is saved as it is typed. */
+export function PlanEditorProvider({ plan, children }: { plan: Plan; children: ReactNode }) {
+  const { experiment } = useExperiment();
+  const save = useSavePlan(experiment.id);
+  const [unsaved] = useState(() => unsavedOf(experiment.id));
+  const base = useRef<PlanBase>(unsaved?.base ?? { version: experiment.version, plan });
+  const form = useForm<PlanRequest>({
+    resolver: classValidatorResolver(PlanRequest),
+    defaultValues: formValues(unsaved?.plan ?? plan),
+    mode: 'onChange',
+  });
+  const { control, formState, watch, handleSubmit, setValue, getValues } = form;
+  const { mutate } = save;
+  const submit = useCallback(
+    (change: Pick<PlanChange, 'layout' | 'prefer'> = {}): void =>
+      void handleSubmit((request) => {
+        const sent = planIn(request);
+        mutate({
+          base: () => base.current,
+          plan: sent,
+          onSaved: (saved) => {
+            base.current = saved;
+            takeOver(form, sent, saved.plan);
+          },
+          ...change,
+        });
+      })(),
+    [form, handleSubmit, mutate],
+  );
+  useEffect(() => {
+    if (unsaved) submit();
+  }, [unsaved, submit]);
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const now = (): void => {
+      timer = undefined;
+      submit();
+    };
+    const subscription = watch((_, { type }) => {
+      if (type === undefined) return;
+      clearTimeout(timer);
+      timer = setTimeout(now, AUTOSAVE_MS);
+    });
+    return () => {
+      subscription.unsubscribe();
+      if (timer === undefined) return;
+      clearTimeout(timer);
+      now();
+    };
+  }, [watch, submit]);
+  // What another window saved comes into a form that nothing was typed into since.
+  useEffect(() => {
+    if (!experiment.plan || experiment.version <= base.current.version || save.isPending) return;
+    const before = base.current.plan;
+    if (!isUntouched(before, planIn(getValues()))) return;
+    base.current = { version: experiment.version, plan: experiment.plan };
+    takeOver(form, before, experiment.plan);
+  }, [experiment.version, experiment.plan, save.isPending, form, getValues]);
+  const isSaved = save.isSuccess || save.isIdle;
+  useEffect(() => {
+    const keep = (): void => keepUnsaved(experiment.id, { base: base.current, plan: planIn(getValues()) });
+    if (!formState.isValid || !isSaved) keep();
+    else forgetUnsaved(experiment.id);
+    const subscription = watch(keep);
+    return () => subscription.unsubscribe();
+  }, [formState.isValid, isSaved, save.submittedAt, experiment.id, watch, getValues]);
+  const values = useWatch({ control }) as PlanRequest;
+  const { layoutSeed, layoutMethod } = experiment.plan ?? plan;
+  const { errors, isValid } = formState;
+  const editor = useMemo<PlanEditor>(
+    () => ({
+      form,
+      plan: {
+        ...values,
+        sowOn: isCalendarDay(values.sowOn) ? values.sowOn : plan.sowOn,
+        lessonOn: isCalendarDay(values.lessonOn) ? values.lessonOn : plan.lessonOn,
+        layoutSeed,
+        layoutMethod,
+      },
+      isPlanted: experiment.status !== 'draft',
+      apply: (changes) => {
+        for (const [name, value] of Object.entries(changes)) {
+          setValue(name as keyof PlanRequest, structuredClone(value) as never, {
+            shouldDirty: true,
+            shouldValidate: true,
+          });
+        }
+        const layout = {
+          ...(changes.layoutSeed === undefined ? {} : { layoutSeed: changes.layoutSeed }),
+          ...(changes.layoutMethod === undefined ? {} : { layoutMethod: changes.layoutMethod }),
+        };
+        submit({ layout });
+      },
+      conflict: save.error instanceof PlanConflict ? save.error.parts : [],
+      settle: (prefer) => submit({ prefer }),
+      problem: (field) => messageOf(get(errors, field)) ?? fieldMessage(save.error, field),
+      state: save.isPending ? 'saving' : !isValid ? 'not-valid' : save.isError ? 'failed' : 'saved',
+      error: save.error,
+    }),
+    [
+      form,
+      plan,
+      values,
+      layoutSeed,
+      layoutMethod,
+      experiment.status,
+      errors,
+      isValid,
+      save.error,
+      save.isPending,
+      save.isError,
+      setValue,
+      submit,
+    ],
+  );
+  return (
+    <FormProvider {...form}>
+      <Context.Provider value={editor}>{children}</Context.Provider>
+    </FormProvider>
+  );
+}
+
+/** A form's own copy of a plan: the version is the editor's. */
+function formValues(plan: Plan): PlanRequest {
+  return { ...(structuredClone(plan) as PlanRequest), version: 0 };
+}
+
+function planIn(values: PlanRequest): Plan {
+  const plan: Plan & { version?: number } = structuredClone(values);
+  delete plan.version;
+  return plan;
+}
+
+/** Brings what was saved into the form, but for parts that were typed on since they were sent. */
+function takeOver(form: UseFormReturn<PlanRequest>, sent: Plan, saved: Plan): void {
+  const now = planIn(form.getValues());
+  for (const part of Object.keys(saved) as PlanPart[]) {
+    if (isSamePart(now[part], saved[part]) || !isSamePart(now[part], sent[part])) continue;
+    form.setValue(part, structuredClone(saved[part]) as never, { shouldValidate: true });
+  }
+}
+
+function isUntouched(before: Plan, now: Plan): boolean {
+  return (Object.keys(before) as PlanPart[]).every(
+    (part) => part === 'layoutSeed' || part === 'layoutMethod' || isSamePart(before[part], now[part]),
+  );
+}
+
+function messageOf(error: unknown): string | undefined {
+  const message = (error as { message?: unknown } | undefined)?.message;
+  return typeof message === 'string' ? message : undefined;
+}

@@ -1,0 +1,198 @@
+import { inventoryRoutes } from '@bright-sprout/contract/inventory';
+import { type ContainerPart, type PlanRequest } from '@bright-sprout/contract/plans';
+import {
+  BRIGHT_SIDES,
+  CONTAINER_KINDS,
+  type ContainerKind,
+  placeCount,
+  treatmentsOf,
+  usualContainer,
+} from '@bright-sprout/core/design';
+import { CONTAINER_WORDS } from '@bright-sprout/core/words';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Plus, Save, X } from 'lucide-react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useFormContext } from 'react-hook-form';
+import { v7 as uuid } from 'uuid';
+import { call, containerSizesQuery } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
+import { AddUnit } from './add-unit.tsx';
+import { ClassSection } from './class-section.tsx';
+import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
+import { usePlanEditor } from './plan-editor.tsx';
+import { PlanField } from './plan-field.tsx';
+
+const SIDE_WORDS = {
+  top: 'at the top',
+  right: 'on the right',
+  bottom: 'at the bottom',
+  left: 'on the left',
+  none: 'nowhere',
+} as const;
+
+/** How many pots of each treatment, in which containers, laid out how. */
+export function PotsSection() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const { experiment } = useExperiment();
+  const treatments = treatmentsOf(plan).length;
+  const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
+  return (
+    <>
+      <div className="form-row">
+        <NumberInput
+          name="replicates"
+          label={treatments > 1 ? 'Pots of each treatment' : 'Pots'}
+          step={1}
+          disabled={isPlanted}
+        />
+        {!isPlanted && (
+          <div className="plan-field is-wide">
+            <p className="form-label">Laid out</p>
+            <div className="button-row">
+              {(['random', 'blocks'] as const).map((method) => (
+                <Button
+                  key={method}
+                  variant={plan.layoutMethod === method ? 'primary' : 'light'}
+                  aria-pressed={plan.layoutMethod === method}
+                  onClick={() => apply({ layoutMethod: method, layoutSeed: plan.layoutSeed })}
+                >
+                  {method === 'random' ? 'All by chance' : 'In complete blocks'}
+                </Button>
+              ))}
+            </div>
+          </div>
+        )}
+      </div>
+      <p className="quiet">
+        {plan.layoutMethod === 'blocks'
+          ? `Each run of ${treatments} neighbouring places holds every treatment once, so that what changes along the sill is shared by all.`
+          : plan.layoutMethod === 'by_hand'
+            ? 'Arranged by hand: the design check says when a treatment owns the bright side, a row or a column.'
+            : 'Each order is as likely as any other; the design check says when chance was unkind.'}
+      </p>
+      <h2>Containers</h2>
+      {plan.containers.map((_, index) => (
+        <ContainerEditor key={index} index={index} />
+      ))}
+      {!isPlanted && <AddContainer />}
+      {Number.isFinite(places * plan.replicates) && (
+        <p className="quiet">
+          {places} places for {treatments * plan.replicates} pots.
+        </p>
+      )}
+      <ClassSection />
+      {isPlanted && experiment.status !== 'finished' && <AddUnit />}
+    </>
+  );
+}
+
+function ContainerEditor({ index }: { index: number }) {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const { getValues } = useFormContext<PlanRequest>();
+  const sizes = useQueryClient();
+  const container = plan.containers[index];
+  const save = useMutation({
+    mutationFn: ({ kind, name, rows, columns, cellMl }: ContainerPart) =>
+      call(inventoryRoutes.saveContainerSize, {
+        params: { newSizeId: uuid() },
+        body: { name: name || `${CONTAINER_WORDS[kind]} ${rows} × ${columns}`, kind, rows, columns, cellMl },
+      }),
+    onSuccess: () => sizes.invalidateQueries(containerSizesQuery),
+  });
+  if (!container) return null;
+  const name = `containers.${index}` as const;
+  const changeKind = (kind: ContainerKind): void => {
+    const { name: called, brightSide } = getValues(name);
+    const containers = getValues('containers').map((one, at) =>
+      at === index ? { ...usualContainer(kind), name: called, brightSide } : one,
+    );
+    apply({ containers });
+  };
+  return (
+    <div className="container-editor">
+      <div className="form-row">
+        <PlanField id={`${name}.kind`} label={`Container ${index + 1}`} error={undefined}>
+          <Form.Select
+            value={container.kind}
+            disabled={isPlanted}
+            onChange={({ target }) => changeKind(target.value as ContainerKind)}
+          >
+            {CONTAINER_KINDS.map((kind) => (
+              <option key={kind} value={kind}>
+                {CONTAINER_WORDS[kind]}
+              </option>
+            ))}
+          </Form.Select>
+        </PlanField>
+        <TextInput name={`${name}.name`} label="Called" />
+        <NumberInput name={`${name}.rows`} label="Rows" step={1} disabled={isPlanted} />
+        <NumberInput name={`${name}.columns`} label="Columns" step={1} disabled={isPlanted} />
+        <NumberInput name={`${name}.cellMl`} label="Holds" unit="mL" disabled={isPlanted} />
+        <ChoiceInput
+          name={`${name}.brightSide`}
+          label="Brightest"
+          disabled={isPlanted}
+          options={BRIGHT_SIDES.map((side) => [side, SIDE_WORDS[side]] as const)}
+        />
+      </div>
+      {!isPlanted && (
+        <div className="button-row">
+          <Button
+            variant="light"
+            size="sm"
+            onClick={() => save.mutate(getValues(name))}
+            disabled={save.isPending}
+          >
+            <Save size={16} aria-hidden="true" /> {save.isSuccess ? 'Size kept' : 'Keep this size'}
+          </Button>
+          {plan.containers.length > 1 && (
+            <Button
+              variant="light"
+              size="sm"
+              onClick={() => apply({ containers: getValues('containers').filter((_, at) => at !== index) })}
+            >
+              <X size={16} aria-hidden="true" /> Take away
+            </Button>
+          )}
+        </div>
+      )}
+      <FailureNote error={save.error} />
+    </div>
+  );
+}
+
+function AddContainer() {
+  const { apply } = usePlanEditor();
+  const { getValues } = useFormContext<PlanRequest>();
+  const own = useQuery(containerSizesQuery).data ?? [];
+  const add = (value: string): void => {
+    const size = own.find((one) => one.id === value);
+    const usual = usualContainer((size?.kind ?? value) as ContainerKind);
+    const made = size
+      ? { ...usual, name: size.name, rows: size.rows, columns: size.columns, cellMl: size.cellMl }
+      : usual;
+    apply({ containers: [...getValues('containers'), made] });
+  };
+  return (
+    <Form.Group controlId="add-container" className="add-container">
+      <Form.Label>
+        <Plus size={16} aria-hidden="true" /> Another container
+      </Form.Label>
+      <Form.Select value="" onChange={(event) => add(event.target.value)}>
+        <option value="">Choose …</option>
+        {own.map(({ id, name, rows, columns }) => (
+          <option key={id} value={id}>
+            {name}, {rows} × {columns} (your own)
+          </option>
+        ))}
+        {CONTAINER_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {CONTAINER_WORDS[kind]}, {usualContainer(kind).rows} × {usualContainer(kind).columns}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+}

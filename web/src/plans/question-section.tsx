@@ -1,0 +1,234 @@
+import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
+import {
+  ALSO_READ,
+  type AlsoRead,
+  INVESTIGATION_KINDS,
+  type InvestigationKind,
+  type PlanMeasure,
+  startPlan,
+} from '@bright-sprout/core/design';
+import { KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
+import { seedFacts } from '@bright-sprout/core/design';
+import { useQuery } from '@tanstack/react-query';
+import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
+import { seedLotsQuery } from '../shared/api/index.ts';
+import { useSurroundings } from '../shared/experiment/index.ts';
+import { FactorsEditor } from './factors-editor.tsx';
+import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
+import { KeepPlan } from './keep-plan.tsx';
+import { usePlanEditor } from './plan-editor.tsx';
+import { PlanField } from './plan-field.tsx';
+import { PredictionEditor } from './prediction-editor.tsx';
+
+const MEASURES: readonly (PlanMeasure & { name: string })[] = [
+  ...MEASURING_SCALES.map(({ unit, step, name }) => ({
+    variable: 'height' as const,
+    unit,
+    step,
+    name: `height in ${name}`,
+  })),
+  { variable: 'seeds up', unit: 'seeds', step: 1, name: 'how many are up' },
+  { variable: 'leaves', unit: 'leaves', step: 1, name: 'leaves, counted' },
+  { variable: 'green cover', unit: '%', step: 1, name: 'green cover in %' },
+];
+
+/** The question, what is sown, what is changed and what is read. */
+export function QuestionSection() {
+  const { plan, isPlanted } = usePlanEditor();
+  return (
+    <>
+      <TextInput name="question" label="Question" className="question-input" />
+      <div className="form-row">
+        <KindChoice />
+        <CropChoice />
+        <LotChoice />
+      </div>
+      <SeedNote />
+      <FactorsEditor />
+      <div className="form-row">
+        <MeasureChoice />
+        <AlsoReadChoice />
+        {plan.measure.variable === 'height' && (
+          <ChoiceInput
+            name="plantRule"
+            label="Of each pot read"
+            disabled={isPlanted}
+            options={[
+              ['tallest', 'the tallest plant'],
+              ['tagged', 'one marked plant'],
+              ['mean', 'every plant, their mean'],
+            ]}
+          />
+        )}
+        {plan.kind === 'challenge' && (
+          <NumberInput name="referenceMm" label="The mark to pass" unit="mm" isOptional />
+        )}
+      </div>
+      <TextInput name="hypothesis" label="What we expect, and why" />
+      <PredictionEditor />
+      <KeepPlan />
+    </>
+  );
+}
+
+function KindChoice() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const change = (kind: InvestigationKind): void => {
+    const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
+    if (!crop || !surroundings) return;
+    const otherCrops = surroundings.crops.filter((one) => one.id !== crop.id && one.daysToEmergence);
+    const fresh = startPlan({ ...plan, kind, crop, otherCrops });
+    apply({
+      kind,
+      factors: fresh.factors,
+      leftOut: [],
+      replicates: fresh.replicates,
+      seedsPerUnit: fresh.seedsPerUnit,
+      plantsPerUnit: fresh.plantsPerUnit,
+      containers: fresh.containers,
+      measure: fresh.measure,
+      plantRule: fresh.plantRule,
+      goal: fresh.goal,
+      referenceMm: fresh.referenceMm,
+      conditions: {
+        ...plan.conditions,
+        hasSoil: fresh.conditions.hasSoil,
+        depthRule: fresh.conditions.depthRule,
+      },
+      steps: fresh.steps,
+      prediction: fresh.prediction,
+    });
+  };
+  return (
+    <PlanField id="kind" label="Kind" error={undefined}>
+      <Form.Select
+        id="kind"
+        value={plan.kind}
+        disabled={isPlanted || !surroundings}
+        title={KIND_WORDS[plan.kind].about}
+        onChange={(event) => change(event.target.value as InvestigationKind)}
+      >
+        {INVESTIGATION_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {KIND_WORDS[kind].name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
+  );
+}
+
+function CropChoice() {
+  const { isPlanted } = usePlanEditor();
+  const crops = useSurroundings()?.crops ?? [];
+  return (
+    <ChoiceInput
+      name="cropId"
+      label="Crop"
+      disabled={isPlanted}
+      options={crops.map(({ id, commonName }) => [id, commonName] as const)}
+    />
+  );
+}
+
+function LotChoice() {
+  const { plan, apply } = usePlanEditor();
+  const lots = useQuery(seedLotsQuery).data?.filter((lot) => lot.cropId === plan.cropId) ?? [];
+  const choose = (id: string): void => {
+    const lot = lots.find((one) => one.id === id);
+    apply({ lotId: lot?.id ?? null, seedsPerPacket: lot?.seedsPerPacket ?? plan.seedsPerPacket });
+  };
+  return (
+    <PlanField id="lotId" label="Packet" error={undefined}>
+      <Form.Select value={plan.lotId ?? ''} onChange={({ target }) => choose(target.value)}>
+        <option value="">{lots.length === 0 ? 'none in the drawer' : 'no packet chosen'}</option>
+        {lots.map(({ id, name }) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
+  );
+}
+
+/** What is to be expected of the seed in hand, and where that comes from. */
+function SeedNote() {
+  const { plan } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
+  if (!crop || !surroundings) return null;
+  const lot = surroundings.lots.find((one) => one.id === plan.lotId && one.cropId === crop.id);
+  const facts = seedFacts(crop, lot, plan.sowOn);
+  const days = facts.daysToEmergence;
+  return (
+    <p className="crop-facts">
+      <i>{crop.scientificName}</i>{' '}
+      {facts.rate &&
+        `${Math.round(facts.rate.share * 100)} of 100 come up (${RATE_WORDS[facts.rate.source]})`}
+      {days && ` · up in ${days.min}–${days.max} days`}
+      {crop.measuredSpread &&
+        ` · your own ${crop.measuredSpread.pots} pots differed by ${Math.round(crop.measuredSpread.cv * 100)} %`}
+      {crop.caution && <b className="caution">{crop.caution}</b>} <Link to="/inventory">Seed drawer</Link>
+    </p>
+  );
+}
+
+/** What is read beside the plan's measure; it may be added while the plants grow. */
+function AlsoReadChoice() {
+  const { plan, apply, problem } = usePlanEditor();
+  const toggle = (name: AlsoRead): void =>
+    apply({
+      alsoRead: plan.alsoRead.includes(name)
+        ? plan.alsoRead.filter((one) => one !== name)
+        : [...plan.alsoRead, name],
+    });
+  return (
+    <fieldset className="also-read">
+      <legend>And also</legend>
+      {ALSO_READ.filter((name) => name !== plan.measure.variable).map((name) => (
+        <Form.Check
+          key={name}
+          inline
+          type="checkbox"
+          id={`also-${name}`}
+          label={name}
+          checked={plan.alsoRead.includes(name)}
+          onChange={() => toggle(name)}
+        />
+      ))}
+      {problem('alsoRead') && <p className="field-problem">{problem('alsoRead')}</p>}
+    </fieldset>
+  );
+}
+
+function MeasureChoice() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const at = MEASURES.findIndex(
+    ({ variable, unit, step }) =>
+      variable === plan.measure.variable && unit === plan.measure.unit && step === plan.measure.step,
+  );
+  return (
+    <PlanField id="measure" label="We read" error={undefined}>
+      <Form.Select
+        id="measure"
+        value={at}
+        disabled={isPlanted}
+        onChange={(event) => {
+          const chosen = MEASURES[Number(event.target.value)];
+          if (!chosen) return;
+          const { variable, unit, step } = chosen;
+          apply({ measure: { variable, unit, step } });
+        }}
+      >
+        {MEASURES.map(({ name }, index) => (
+          <option key={name} value={index}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </PlanField>
+  );
+}

@@ -1,0 +1,80 @@
+import type { ExperimentView } from '@bright-sprout/contract/plans';
+import {
+  type Plan,
+  type PlannedUnit,
+  sowingDayOf,
+  treatmentsOf,
+  unitsProblem,
+} from '@bright-sprout/core/design';
+import type { Finding, ReviewedUnit } from '@bright-sprout/core/review';
+import type { SowingAdvice } from '@bright-sprout/core/calendar';
+import { calendarDay, type Outcome } from '@bright-sprout/core/shared';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { useExperiment, useSurroundings } from '../shared/experiment/index.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+import { planning } from './planning.ts';
+
+/** The design check of the plan as it stands; undefined until it was made. */
+export function useReview(): readonly Finding[] | undefined {
+  const { experiment } = useExperiment();
+  const { plan, state } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const units = reviewedUnits(plan, experiment);
+  const isReady = surroundings !== undefined && state !== 'not-valid';
+  const { data } = useQuery({
+    queryKey: ['review', plan, units, surroundings, experiment.status],
+    queryFn: () =>
+      planning().review({
+        plan,
+        units,
+        today: calendarDay(experiment.today),
+        isSown: experiment.status !== 'draft',
+        crops: surroundings?.crops ?? [],
+        lots: surroundings?.lots ?? [],
+      }),
+    enabled: isReady,
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    staleTime: Infinity,
+  });
+  return data;
+}
+
+/** Sowing days worked out backwards from the lesson; undefined until they are. */
+export function useAdvice(): Outcome<SowingAdvice> | undefined {
+  const { experiment } = useExperiment();
+  const { plan, state } = usePlanEditor();
+  const surroundings = useSurroundings();
+  const { data } = useQuery({
+    queryKey: ['advice', plan, surroundings, experiment.today],
+    queryFn: async (): Promise<Outcome<SowingAdvice>> =>
+      await planning().advice(plan, surroundings ?? { crops: [], lots: [] }, calendarDay(experiment.today)),
+    enabled: surroundings !== undefined && state !== 'not-valid',
+    placeholderData: keepPreviousData,
+    gcTime: 10_000,
+    staleTime: Infinity,
+  });
+  return data;
+}
+
+/** The units as they stand on the layout, while they are those of the plan. */
+function reviewedUnits(plan: Plan, experiment: ExperimentView): ReviewedUnit[] {
+  if (unitsProblem(plan) !== undefined) return [];
+  const treatments = treatmentsOf(plan);
+  if (experiment.treatments.length !== treatments.length) return [];
+  return experiment.units.map((unit): PlannedUnit & { team: string } => {
+    const treatment = experiment.treatments.findIndex((one) => one.id === unit.treatmentId);
+    const planned = treatments[treatment];
+    return {
+      number: unit.number,
+      treatment,
+      replicate: unit.replicate,
+      block: Number(unit.block) || 0,
+      container: experiment.containers.findIndex((one) => one.id === unit.containerId),
+      row: unit.row,
+      column: unit.column,
+      sowOn: planned ? sowingDayOf(plan, planned) : plan.sowOn,
+      team: unit.team,
+    };
+  });
+}

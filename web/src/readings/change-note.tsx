@@ -1,0 +1,46 @@
+import type { VariableView } from '@bright-sprout/contract/plans';
+import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
+import { calendarDay } from '@bright-sprout/core/shared';
+import { computedText, contrastWord, readText, undefinedWords } from '@bright-sprout/core/words';
+import { styleOf } from '../shared/experiment/index.ts';
+import { recentDay } from '../shared/ui/index.ts';
+
+/** The change since the last reading, while the plant is still there. */
+export function ChangeNote({
+  history,
+  day,
+  valueMm,
+  variable,
+}: {
+  history: readonly UnitDay[];
+  day: string;
+  valueMm: number;
+  variable: VariableView;
+}) {
+  const style = styleOf(variable);
+  const change = changeSinceLast(history, calendarDay(day), valueMm);
+  if (!change.defined) return <p className="note-change">{sentence(undefinedWords(change.reason))}</p>;
+  const { amount, days, perDay, since } = change.value;
+  const size = readText(Math.abs(amount), style);
+  const before = recentDay(since, day);
+  if (amount < 0) {
+    return (
+      <p className="note-change">
+        <b>
+          {size} {contrastWord(amount, style)}
+        </b>{' '}
+        than on {before}.
+      </p>
+    );
+  }
+  return (
+    <p className="note-change">
+      <b>{amount === 0 ? 'The same' : `${size} more`}</b> {amount === 0 ? 'as' : 'than'} on {before}
+      {amount > 0 && days > 1 && `, ${days} days: ${computedText(perDay, style)} a day`}.
+    </p>
+  );
+}
+
+function sentence(words: string): string {
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
+}

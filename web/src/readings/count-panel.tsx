@@ -1,0 +1,136 @@
+import type { UnitView } from '@bright-sprout/contract/plans';
+import { Minus, Plus } from 'lucide-react';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, fieldMessage } from '../shared/ui/index.ts';
+import { ChangeNote } from './change-note.tsx';
+import { ReadingsOfDay } from './readings-of-day.tsx';
+import { usePotReading } from './use-pot-reading.ts';
+
+const ASKED: Readonly<Record<string, string>> = {
+  'seeds up': 'How many have come up?',
+  leaves: 'How many leaves, without the seed leaves?',
+  'green cover': 'How much of the section is green, in %?',
+};
+const MOST_DOTS = 60;
+
+/** Counts what is up, or leaves, in one pot on one day. */
+export function CountPanel({
+  unit,
+  nextUnit,
+  onKept,
+}: {
+  unit: UnitView;
+  nextUnit: UnitView | undefined;
+  onKept: () => void;
+}) {
+  const { variable, day } = useExperiment();
+  const [text, setText] = useState('');
+  const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, () => {
+    setText('');
+    onKept();
+  });
+  const [isTouched, setIsTouched] = useState(false);
+  const most = variable.name === 'seeds up' ? (unit.seedsSown ?? undefined) : undefined;
+  const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
+  const problem = isTouched ? countProblem(value, variable.kind === 'count', most) : undefined;
+  const step = (by: number): void => setText(String(Math.max(0, Math.min(most ?? 999, (value ?? 0) + by))));
+  const submit = (event: React.SyntheticEvent): void => {
+    event.preventDefault();
+    setIsTouched(true);
+    if (value === undefined || countProblem(value, variable.kind === 'count', most)) return;
+    if (value === 0 && variable.name === 'seeds up') keep.save('not_up');
+    else keep.save('up', { value, unit: variable.unit, entered: text.trim() });
+  };
+  return (
+    <section className="panel count-panel" aria-label={`Read pot ${unit.number}`}>
+      <h2>Pot {unit.number}</h2>
+      <p className="reading-treatment">
+        <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
+      </p>
+      {cannotRead && <p className="note-attention">{cannotRead}</p>}
+      {cannotRead || !intent ? (
+        <ReadingsOfDay
+          readings={today}
+          variable={variable}
+          onIntent={cannotRead ? undefined : setIntent}
+          nextUnit={nextUnit}
+          onNext={onKept}
+        />
+      ) : (
+        <Form noValidate onSubmit={submit}>
+          <Form.Label htmlFor="count">{ASKED[variable.name] ?? `${variable.name}?`}</Form.Label>
+          {most !== undefined && most <= MOST_DOTS && (
+            <div className="seed-dots" role="group" aria-label={`${most} seeds were sown`}>
+              {Array.from({ length: most }, (_, index) => (
+                <button
+                  key={index}
+                  type="button"
+                  className={value !== undefined && index < value ? 'is-up' : ''}
+                  aria-label={`${index + 1} up`}
+                  onClick={() => setText(String(index + 1))}
+                />
+              ))}
+            </div>
+          )}
+          <div className="height-entry">
+            <Button variant="light" aria-label="One less" onClick={() => step(-1)}>
+              <Minus size={20} aria-hidden="true" />
+            </Button>
+            <Form.Control
+              id="count"
+              value={text}
+              inputMode="decimal"
+              autoComplete="off"
+              placeholder="–"
+              aria-describedby="count-note"
+              isInvalid={problem !== undefined}
+              onChange={(event) => setText(event.target.value)}
+            />
+            <Button variant="light" aria-label="One more" onClick={() => step(1)}>
+              <Plus size={20} aria-hidden="true" />
+            </Button>
+            <span>{most === undefined ? variable.unit : `of ${most}`}</span>
+          </div>
+          <div id="count-note" aria-live="polite">
+            {(problem ?? fieldMessage(keep.error, 'value')) && (
+              <p className="field-problem">{problem ?? fieldMessage(keep.error, 'value')}</p>
+            )}
+            {value !== undefined && problem === undefined && Number.isFinite(value) && (
+              <ChangeNote history={history} day={day} valueMm={value} variable={variable} />
+            )}
+          </div>
+          <div className="state-buttons">
+            <Button variant="light" onClick={() => keep.save('not_up')} disabled={keep.isPending}>
+              None up yet
+            </Button>
+            <Button variant="light" onClick={() => keep.save('dead')} disabled={keep.isPending}>
+              Dead
+            </Button>
+            <Button variant="light" onClick={() => keep.save('not_read')} disabled={keep.isPending}>
+              Not read
+            </Button>
+          </div>
+          {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
+          <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
+            {keep.isPending ? 'Keeping …' : nextUnit ? `Keep, next pot ${nextUnit.number}` : 'Keep'}
+          </Button>
+        </Form>
+      )}
+    </section>
+  );
+}
+
+function countProblem(
+  value: number | undefined,
+  isWhole: boolean,
+  most: number | undefined,
+): string | undefined {
+  if (value === undefined) return 'Type a number, or choose a state below.';
+  if (!Number.isFinite(value) || value < 0) return 'Type a number of 0 or more.';
+  if (isWhole && !Number.isInteger(value)) return 'Type a whole number.';
+  return most !== undefined && value > most ? `Only ${most} were sown in this pot.` : undefined;
+}

@@ -1,0 +1,156 @@
+import type { CareView } from '@bright-sprout/contract/care';
+import { careRoutes } from '@bright-sprout/contract/care';
+import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
+import type { UnitView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import Button from 'react-bootstrap/Button';
+import { addressOf, call, careQuery, journalQuery } from '../shared/api/index.ts';
+import { careText } from '../shared/experiment/index.ts';
+import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { SetAside, useAct } from './set-aside.tsx';
+
+/** Everything that happened to one pot: readings, corrections, what was set aside, care, pictures. */
+export function HistoryView({ unit }: { unit: UnitView }) {
+  const { experiment, readings } = useExperiment();
+  const care = useQuery(careQuery(experiment.id)).data ?? [];
+  const entries = useQuery(journalQuery(experiment.id)).data ?? [];
+  const events = [
+    ...readings
+      .filter((reading) => reading.unitId === unit.id)
+      .map((reading) => ({
+        at: `${reading.observedOn} ${reading.recordedAt}`,
+        day: reading.observedOn,
+        reading,
+      })),
+    ...care
+      .filter((event) => event.unitIds === null || event.unitIds.includes(unit.id))
+      .map((event) => ({ at: `${event.happenedOn} ${event.recordedAt}`, day: event.happenedOn, event })),
+    ...entries
+      .filter((entry) => entry.unitId === unit.id)
+      .map((entry) => ({ at: `${entry.happenedOn} ${entry.recordedAt}`, day: entry.happenedOn, entry })),
+  ].sort((a, b) => b.at.localeCompare(a.at));
+  return (
+    <section className="panel history-view" aria-label={`History of pot ${unit.number}`}>
+      <h2>
+        <TreatmentMark style={treatmentOf(experiment, unit).style} size={20} /> Pot {unit.number}
+      </h2>
+      <p className="quiet">
+        {unit.sownOn === null ? 'Not sown yet' : `Sown on ${shortDay(unit.sownOn)}`}
+        {unit.seedsSown !== null && `, ${unit.seedsSown} ${unit.seedsSown === 1 ? 'seed' : 'seeds'}`}
+        {unit.sowingNote && `: ${unit.sowingNote}`}
+      </p>
+      {events.length === 0 && <p>Nothing was noted of this pot yet.</p>}
+      <ol className="history">
+        {events.map((one) => (
+          <li key={one.at}>
+            <span className="history-day">{shortDay(one.day)}</span>
+            {'reading' in one && <ReadingLine reading={one.reading} />}
+            {'event' in one && <CareLine event={one.event} />}
+            {'entry' in one && <EntryLine entry={one.entry} />}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function ReadingLine({ reading }: { reading: ReadingView }) {
+  const { experiment } = useExperiment();
+  const variable = experiment.variables.find(({ id }) => id === reading.variableId);
+  const value = variable ? findingText({ state: reading.state, value: reading.value ?? null }, variable) : '';
+  const isCorrected = !reading.counts && reading.setAside === null;
+  return (
+    <Line
+      words={
+        <>
+          <b className={reading.counts ? '' : 'is-out'}>
+            {variable?.name}: {value}
+          </b>{' '}
+          <span className="quiet">
+            {reading.observer}
+            {reading.isReread && ', looked again'}
+            {isCorrected && ', corrected later'}
+            {reading.setAside !== null && `, set aside: ${reading.setAside}`}
+          </span>
+        </>
+      }
+      error={null}
+    >
+      <SetAside reading={reading} />
+    </Line>
+  );
+}
+
+function CareLine({ event }: { event: CareView }) {
+  const { experiment } = useExperiment();
+  const undo = useAct(() =>
+    call(careRoutes.undoCare, {
+      params: { experimentId: experiment.id, careId: event.id },
+      body: { isUndone: !event.isUndone },
+    }),
+  );
+  return (
+    <Line
+      words={
+        <>
+          <b className={event.isUndone ? 'is-out' : ''}>{careText(event)}</b>{' '}
+          <span className="quiet">
+            {event.observer}
+            {event.unitIds === null && ', all pots'}
+            {event.isUndone && ', taken back'}
+          </span>
+        </>
+      }
+      error={undo.error}
+    >
+      <Button size="sm" variant="light" onClick={() => undo.mutate()}>
+        {event.isUndone ? 'It was done' : 'Take it back'}
+      </Button>
+    </Line>
+  );
+}
+
+function EntryLine({ entry }: { entry: EntryView }) {
+  const { experiment } = useExperiment();
+  const params = { experimentId: experiment.id, entryId: entry.id };
+  const remove = useAct(() => call(journalRoutes.removeEntry, { params }));
+  return (
+    <Line
+      words={
+        <>
+          {entry.hasPicture && (
+            <img
+              src={addressOf(journalRoutes.picture, params)}
+              alt={`${entry.kind === 'photo' ? 'Photo' : 'Drawing'} by ${entry.observer}`}
+              loading="lazy"
+            />
+          )}
+          {entry.note && <q>{entry.note}</q>} <span className="quiet">{entry.observer}</span>
+        </>
+      }
+      error={remove.error}
+    >
+      <Button
+        size="sm"
+        variant="light"
+        onClick={() => window.confirm('Remove this for good, with its picture?') && remove.mutate()}
+      >
+        Remove
+      </Button>
+    </Line>
+  );
+}
+
+function Line({ words, error, children }: { words: ReactNode; error: unknown; children: ReactNode }) {
+  return (
+    <>
+      <span className="history-words">{words}</span>
+      {children}
+      <FailureNote error={error} />
+    </>
+  );
+}

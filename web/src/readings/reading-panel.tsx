@@ -1,0 +1,170 @@
+import type { UnitView } from '@bright-sprout/contract/plans';
+import { lastValueBefore } from '@bright-sprout/core/growth';
+import {
+  calendarDay,
+  fromMillimetres,
+  markText,
+  parseLength,
+  type ReadingState,
+} from '@bright-sprout/core/shared';
+import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { scaleOf, standingOn, useExperiment } from '../shared/experiment/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
+import { EntryNotes } from './entry-notes.tsx';
+import { lengthProblemText } from './length-problem.ts';
+import { ReadingDoubts } from './reading-doubts.tsx';
+import { ReadingsOfDay } from './readings-of-day.tsx';
+import { Ruler } from './ruler.tsx';
+import { rulerLength } from './ruler-marks.ts';
+import { useJustRead } from './use-just-read.ts';
+import { usePotReading } from './use-pot-reading.ts';
+
+/** Reads one pot on one day. */
+export function ReadingPanel({
+  unit,
+  nextUnit,
+  onKept,
+}: {
+  unit: UnitView;
+  nextUnit: UnitView | undefined;
+  onKept: () => void;
+}) {
+  const { experiment, findings, variable, day } = useExperiment();
+  const scale = scaleOf(variable);
+  const [text, setText] = useState('');
+  const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, () => {
+    setText('');
+    onKept();
+  });
+  const last = lastValueBefore(history, calendarDay(day));
+  const [isTouched, setIsTouched] = useState(false);
+  const [longer, setLonger] = useState(0);
+  const [isReread, setIsReread] = useState(false);
+  const justRead = useJustRead();
+
+  const parsed = parseLength(text, scale);
+  const valueMm = parsed.ok ? parsed.mm : undefined;
+  const lastAmount = fromMillimetres(last?.value ?? 0, scale.unit);
+  const { isGone, isCurrent, finding } = standingOn(findings, unit.id, day);
+  const readMm = isCurrent ? (finding?.value ?? undefined) : undefined;
+  const length = Math.max(
+    rulerLength(scale, Math.max(lastAmount, fromMillimetres(valueMm ?? readMm ?? 0, scale.unit) / 1.2)),
+    longer,
+  );
+
+  const save = (state: ReadingState): void => {
+    keep.save(
+      state,
+      state === 'up' && parsed.ok ? { value: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
+      isReread,
+    );
+  };
+  const submit = (event: React.SyntheticEvent): void => {
+    event.preventDefault();
+    setIsTouched(true);
+    if (parsed.ok) save('up');
+  };
+  const problem =
+    isTouched && !parsed.ok ? lengthProblemText(parsed.problem, scale) : fieldMessage(keep.error, 'value');
+
+  return (
+    <section className="panel reading-panel" aria-label={`Read pot ${unit.number}`}>
+      <Ruler
+        scale={scale}
+        length={length}
+        valueMm={valueMm ?? (intent && !cannotRead ? undefined : readMm)}
+        last={
+          last?.value == null
+            ? undefined
+            : { mm: last.value, label: `${recentDay(last.day, day)}: ${markText(last.value, scale)}` }
+        }
+        habit={experiment.crop?.habit ?? 'upright'}
+        isDisabled={!intent || cannotRead !== undefined}
+        onChange={(mm) => setText(markText(mm, scale))}
+      />
+      <div className="reading-side">
+        <h2>Pot {unit.number}</h2>
+        <p className="reading-treatment">
+          <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
+          {unit.team && <span className="quiet"> · {unit.team}</span>}
+        </p>
+        {cannotRead && <p className="note-attention">{cannotRead}</p>}
+        {cannotRead || !intent ? (
+          <ReadingsOfDay
+            readings={today}
+            variable={variable}
+            onIntent={cannotRead ? undefined : setIntent}
+            nextUnit={nextUnit}
+            onNext={onKept}
+          />
+        ) : (
+          <Form noValidate onSubmit={submit}>
+            {isGone && finding && (
+              <p className="note-attention">
+                Was {finding.state} on {recentDay(finding.day, day)}. Read it only if that was a mistake.
+              </p>
+            )}
+            {intent.kind === 'correct' && (
+              <p className="note-attention">
+                Correcting {intent.reading.entered || 'the reading'}: the old one is kept.
+              </p>
+            )}
+            <Form.Label htmlFor="height">How tall, from the soil line to the top of the stem?</Form.Label>
+            <div className="height-entry">
+              <Form.Control
+                id="height"
+                value={text}
+                inputMode="decimal"
+                autoComplete="off"
+                placeholder="–"
+                aria-describedby="height-note"
+                isInvalid={problem !== undefined}
+                onChange={(event) => setText(event.target.value)}
+              />
+              <span>{scale.unit}</span>
+            </div>
+            <div id="height-note" aria-live="polite">
+              {problem && <p className="field-problem">{problem}</p>}
+              {parsed.ok && (
+                <ReadingDoubts
+                  read={justRead(unit, parsed.mm)}
+                  variable={variable}
+                  onLookAgain={() => {
+                    setText('');
+                    setIsReread(true);
+                  }}
+                />
+              )}
+              <EntryNotes parsed={parsed} scale={scale} />
+            </div>
+            <div className="state-buttons">
+              <Button variant="light" onClick={() => save('not_up')} disabled={keep.isPending}>
+                Not up yet
+              </Button>
+              <Button variant="light" onClick={() => save('dead')} disabled={keep.isPending}>
+                Dead
+              </Button>
+              <Button variant="light" onClick={() => save('not_read')} disabled={keep.isPending}>
+                Not read
+              </Button>
+              <Button
+                variant="light"
+                onClick={() => setLonger(rulerLength(scale, length))}
+                disabled={keep.isPending}
+              >
+                Longer ruler
+              </Button>
+            </div>
+            {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
+            <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
+              {keep.isPending ? 'Keeping …' : nextUnit ? `Keep, next pot ${nextUnit.number}` : 'Keep'}
+            </Button>
+          </Form>
+        )}
+      </div>
+    </section>
+  );
+}

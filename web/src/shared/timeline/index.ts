@@ -1,0 +1,1 @@
+export { Timeline } from './timeline.tsx';

@@ -1,0 +1,210 @@
+import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
+import { SowingRequest, sowingRoutes } from '@bright-sprout/contract/sowing';
+import { deepText } from '@bright-sprout/core/words';
+import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { useMutation } from '@tanstack/react-query';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useState } from 'react';
+import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
+import { useKeepExperiment } from '../plans/index.ts';
+import { call } from '../shared/api/index.ts';
+import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/index.ts';
+import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
+import { FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
+import { useDepths } from './use-depths.ts';
+import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
+
+/** Sow: the steps of the day, ticks for each pot, and the day the seeds went in. */
+export default function SowStage() {
+  const { experiment } = useExperiment();
+  const label = usePotLabel();
+  const ticks = useTicks();
+  const [chosenId, setChosenId] = useState<string>();
+  const isSown = experiment.status !== 'draft';
+  const groups = sowingGroups(experiment);
+  const { crop, units, seedsPerUnit } = experiment;
+  const depthOf = useDepths();
+  const [depth = null, ...otherDepths] = new Set(units.map(depthOf));
+  const waiting = units.filter((unit) => unit.sownOn === null);
+  const chosen = units.find(({ id }) => id === chosenId);
+  const stateOf = (unit: UnitView): string => {
+    if (unit.sownOn !== null) return 'sown';
+    if (isReady(ticks, unit)) return 'ready';
+    const seeds = unit.seedsSown ?? seedsPerUnit;
+    return `${seeds} ${seeds === 1 ? 'seed' : 'seeds'}`;
+  };
+  return (
+    <div className="stage">
+      <div className="layout-column">
+        <UnitLayout
+          experiment={experiment}
+          label="The sill: pots to sow"
+          activeUnitId={chosenId}
+          renderUnit={(unit, tabIndex) => (
+            <button
+              type="button"
+              className={unit.id === chosenId ? 'pot is-chosen' : 'pot'}
+              data-unit={unit.id}
+              tabIndex={tabIndex}
+              aria-pressed={unit.id === chosenId}
+              aria-label={`${label(unit)}, ${unit.seedsSown ?? seedsPerUnit} seeds, ${stateOf(unit)}`}
+              onClick={() => setChosenId(unit.id === chosenId ? undefined : unit.id)}
+            >
+              <Pot unit={unit} unreadText={stateOf(unit)} />
+            </button>
+          )}
+          footer={<TreatmentKey treatments={experiment.treatments} />}
+        />
+        <p className="print-links">
+          Print <Link to="../print?sheet=labels">labels and kit cards</Link>,{' '}
+          <Link to="../print?sheet=rows">row markers</Link> or{' '}
+          <Link to="../print?sheet=recording">recording sheets</Link>.
+        </p>
+      </div>
+      <section className="panel" aria-label="Sow">
+        <h2>{isSown ? `Sown on ${longDay(experiment.sowOn)}` : 'Put the seeds in'}</h2>
+        {chosen && <UnitSowing unit={chosen} ticks={ticks} />}
+        {waiting.length > 0 && (
+          <>
+            <p>
+              <b>{units.length} labels</b>, {seedsPerUnit === 1 ? 'one seed' : `${seedsPerUnit} seeds`} a pot
+              {otherDepths.length > 0 ? ', each pot at its own depth' : deepText(depth)}:{' '}
+              <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>. Tap a pot
+              to tick it off, or to note what was different.
+            </p>
+            <SowingSteps />
+            <TickAll units={waiting} ticks={ticks} />
+          </>
+        )}
+        <aside className="caution-box">
+          {crop?.caution && <b>{capital(crop.caution)}. </b>}
+          Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and
+          seeds. Your school’s own rules come first.
+        </aside>
+        <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
+        {groups.map((group) => (
+          <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
+        ))}
+        {!isSown && <p className="quiet">From then on, pots and treatments stay as they are.</p>}
+      </section>
+    </div>
+  );
+}
+
+/** Marks the pots that are fully ticked as sown today, while others wait. */
+function ReadyForm({ units, all }: { units: readonly UnitView[]; all: number }) {
+  const { experiment } = useExperiment();
+  const keep = useKeepExperiment();
+  const sow = useMutation({
+    mutationFn: () =>
+      call(sowingRoutes.sowAll, {
+        params: { experimentId: experiment.id },
+        body: { sownOn: experiment.today, unitIds: units.map(({ id }) => id) },
+      }),
+    onSuccess: keep,
+  });
+  if (units.length === 0 || units.length === all) return null;
+  return (
+    <>
+      <Button variant="light" size="sm" disabled={sow.isPending} onClick={() => sow.mutate()}>
+        Mark the {units.length} ready {units.length === 1 ? 'pot' : 'pots'} as sown today
+      </Button>
+      <FailureNote error={sow.error} />
+    </>
+  );
+}
+
+/** Units that go in on one day. */
+interface SowingGroup {
+  readonly sowOn: string;
+  readonly units: readonly UnitView[];
+  readonly names: readonly string[];
+}
+
+/** The units by the day that the plan has for them. */
+function sowingGroups(experiment: ExperimentView): SowingGroup[] {
+  const dayOf = (unit: UnitView): string => unit.sowOn ?? experiment.sowOn;
+  const days = [...new Set(experiment.units.map(dayOf))].sort();
+  return days.map((sowOn) => {
+    const units = experiment.units.filter((unit) => dayOf(unit) === sowOn);
+    const names = new Set(units.map((unit) => treatmentOf(experiment, unit).name));
+    return { sowOn, units, names: [...names] };
+  });
+}
+
+/** Marks the units of one sowing day as sown, or puts their day right. */
+function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) {
+  const { experiment } = useExperiment();
+  const keep = useKeepExperiment();
+  const sownOn = group.units.every((unit) => unit.sownOn !== null) ? (group.units[0]?.sownOn ?? null) : null;
+  const { register, handleSubmit, formState } = useForm<SowingRequest>({
+    resolver: classValidatorResolver(SowingRequest),
+    values: { sownOn: sownOn ?? experiment.today },
+  });
+  const sow = useMutation({
+    mutationFn: (body: SowingRequest) =>
+      call(sowingRoutes.sowAll, {
+        params: { experimentId: experiment.id },
+        body: isOnly ? body : { ...body, unitIds: group.units.map(({ id }) => id) },
+      }),
+    onSuccess: keep,
+  });
+  const problem = formState.errors.sownOn?.message ?? fieldMessage(sow.error, 'sownOn');
+  const count = group.units.length;
+  const which = isOnly ? `All ${count} pots` : `${count} pots of ${group.names.join(', ')}`;
+  const id = `sownOn-${group.sowOn}`;
+  return (
+    <Form
+      noValidate
+      className={isOnly ? '' : 'sowing-group'}
+      onSubmit={(event) => void handleSubmit((body) => sow.mutate({ ...body }))(event)}
+    >
+      <Form.Group controlId={isOnly ? 'sownOn' : id} className="mb-3">
+        <Form.Label>
+          {sownOn !== null ? (isOnly ? 'Put the day right' : `${which}: sown`) : `${which} were sown on`}
+          {!isOnly && sownOn === null && <small> planned for {shortDay(group.sowOn)}</small>}
+        </Form.Label>
+        <Form.Control
+          {...register('sownOn')}
+          type="date"
+          max={experiment.today}
+          className="date-input"
+          isInvalid={!!problem}
+        />
+        {problem && (
+          <p className="field-problem" role="alert">
+            {problem}
+          </p>
+        )}
+      </Form.Group>
+      {!fieldMessage(sow.error, 'sownOn') && <FailureNote error={sow.error} />}
+      <div className="button-row">
+        <Button
+          type="submit"
+          size={sownOn !== null || !isOnly ? 'sm' : 'lg'}
+          variant={sownOn !== null ? 'light' : 'primary'}
+          disabled={sow.isPending}
+        >
+          {sownOn !== null
+            ? isOnly
+              ? 'Change the day for all pots'
+              : 'Change the day'
+            : isOnly
+              ? `Mark all ${count} pots as sown`
+              : 'Mark these pots as sown'}
+        </Button>
+        {isOnly && sownOn !== null && (
+          <Link className="btn btn-primary" to="../record">
+            Go to Record
+          </Link>
+        )}
+      </div>
+    </Form>
+  );
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}

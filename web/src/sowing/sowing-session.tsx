@@ -1,0 +1,201 @@
+import type { UnitView } from '@bright-sprout/contract/plans';
+import {
+  SOWING_ITEMS,
+  type SowingItem,
+  sowingRoutes,
+  type TickRequest,
+  type TickView,
+} from '@bright-sprout/contract/sowing';
+import { deepText } from '@bright-sprout/core/words';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { Check } from 'lucide-react';
+import { useEffect, useRef } from 'react';
+import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
+import { useForm } from 'react-hook-form';
+import { StepTimer, useKeepExperiment } from '../plans/index.ts';
+import { call, ticksQuery } from '../shared/api/index.ts';
+import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
+import { TreatmentMark } from '../shared/plants/index.ts';
+import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
+import { useDepths } from './use-depths.ts';
+
+const NO_TICKS: readonly TickView[] = [];
+
+const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
+  seeds: 'Seeds in',
+  depth: 'Depth right',
+  treatment: 'Treatment given',
+  label: 'Label in place',
+};
+
+/** What is ticked of each unit, kept up to date while tablets tick. */
+export function useTicks(): readonly TickView[] {
+  const { experiment } = useExperiment();
+  return useWithWaitingTicks(useQuery(ticksQuery(experiment.id)).data ?? NO_TICKS, experiment.id);
+}
+
+/** True when everything of a unit's sowing is ticked. */
+export function isReady(ticks: readonly TickView[], unit: UnitView): boolean {
+  return SOWING_ITEMS.every((item) => ticks.some((tick) => tick.unitId === unit.id && tick.item === item));
+}
+
+/** The steps of sowing day, large enough for the back of the room when they are thrown on the wall. */
+export function SowingSteps() {
+  const { experiment } = useExperiment();
+  const wall = useRef<HTMLDivElement>(null);
+  const steps = (experiment.plan?.steps ?? []).filter((step) => step.when === 'sowing');
+  useEffect(() => {
+    const element = wall.current;
+    return () => void (document.fullscreenElement === element && document.exitFullscreen());
+  }, []);
+  if (steps.length === 0) return null;
+  return (
+    <div ref={wall} className="sowing-wall">
+      <ol className="sowing-steps">
+        {steps.map((step) => (
+          <li key={step.id}>
+            {step.text} {step.minutes !== null && <StepTimer minutes={step.minutes} />}
+          </li>
+        ))}
+      </ol>
+      <Button variant="light" size="sm" onClick={() => void wall.current?.requestFullscreen()}>
+        Show the steps large
+      </Button>
+    </div>
+  );
+}
+
+/** Ticks of one unit, and what was different when it was sown. */
+export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly TickView[] }) {
+  const { experiment } = useExperiment();
+  const tick = useTick();
+  const depthOf = useDepths();
+  return (
+    <section className="unit-sowing" aria-label={`Sowing of pot ${unit.number}`}>
+      <h3>
+        <TreatmentMark style={treatmentOf(experiment, unit).style} size={18} /> Pot {unit.number}{' '}
+        <small>{treatmentOf(experiment, unit).name}</small>
+      </h3>
+      <p className="quiet">
+        {unit.seedsSown ?? experiment.seedsPerUnit} seeds{deepText(depthOf(unit))}
+      </p>
+      <div className="tick-row">
+        {SOWING_ITEMS.map((item) => {
+          const done = ticks.find((one) => one.unitId === unit.id && one.item === item);
+          return (
+            <button
+              key={item}
+              type="button"
+              className="tick"
+              aria-pressed={done !== undefined}
+              title={done && `by ${done.by}`}
+              onClick={() => tick.mutate({ unitIds: [unit.id], item, isDone: !done })}
+            >
+              <Check size={16} aria-hidden="true" /> {ITEM_WORDS[item]}
+            </button>
+          );
+        })}
+      </div>
+      <FailureNote error={tick.error} />
+      <ExceptionForm key={`${unit.id} ${unit.seedsSown} ${unit.sowingNote}`} unit={unit} />
+    </section>
+  );
+}
+
+/** Ticks an item for every pot at once. */
+export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: readonly TickView[] }) {
+  const { experiment } = useExperiment();
+  const tick = useTick();
+  const missing = (item: SowingItem): string[] =>
+    units
+      .filter((unit) => !ticks.some((one) => one.unitId === unit.id && one.item === item))
+      .map(({ id }) => id);
+  return (
+    <div className="tick-all" role="group" aria-label="Tick for all pots">
+      {SOWING_ITEMS.map((item) => {
+        const left = missing(item);
+        return (
+          <Button
+            key={item}
+            size="sm"
+            variant="light"
+            disabled={left.length === 0 || tick.isPending}
+            onClick={() => tick.mutate({ unitIds: left, item, isDone: true })}
+          >
+            {ITEM_WORDS[item]}: {units.length - left.length} of {units.length}
+          </Button>
+        );
+      })}
+      {experiment.classId !== null && experiment.sowOn > experiment.today && ticks.length === 0 && (
+        <p className="quiet">
+          Tablets sow from {shortDay(experiment.sowOn)} on, or as soon as something is ticked here.
+        </p>
+      )}
+    </div>
+  );
+}
+
+function useTick() {
+  const { experiment } = useExperiment();
+  const queries = useQueryClient();
+  const keep = useKeep();
+  return useMutation({
+    mutationFn: (body: TickRequest) =>
+      keep(
+        {
+          route: 'tick',
+          experimentId: experiment.id,
+          params: { experimentId: experiment.id },
+          body,
+          label: `Sowing: ${ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
+        },
+        (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks),
+      ),
+  });
+}
+
+/** A pot with four seeds, or one that was dropped: said here, so that nobody has to remember it. */
+function ExceptionForm({ unit }: { unit: UnitView }) {
+  const { experiment } = useExperiment();
+  const keepExperiment = useKeepExperiment();
+  const { register, handleSubmit, formState } = useForm({
+    defaultValues: { seedsSown: unit.seedsSown ?? experiment.seedsPerUnit, note: unit.sowingNote },
+  });
+  const keep = useMutation({
+    mutationFn: (body: { seedsSown: number; note: string }) =>
+      call(sowingRoutes.noteSowing, {
+        params: { experimentId: experiment.id },
+        body: { ...body, unitId: unit.id },
+      }),
+    onSuccess: keepExperiment,
+  });
+  const problem = fieldMessage(keep.error, 'seedsSown') ?? fieldMessage(keep.error, 'note');
+  return (
+    <Form
+      noValidate
+      className="form-row"
+      onSubmit={(event) => void handleSubmit((body) => keep.mutate(body))(event)}
+    >
+      <Form.Group controlId="really-sown" className="plan-field">
+        <Form.Label>Seeds really in</Form.Label>
+        <Form.Control
+          {...register('seedsSown', { valueAsNumber: true })}
+          type="number"
+          min={0}
+          isInvalid={problem !== undefined}
+        />
+      </Form.Group>
+      <Form.Group controlId="sowing-note" className="plan-field is-wide">
+        <Form.Label>Anything different?</Form.Label>
+        <Form.Control {...register('note')} maxLength={300} autoComplete="off" />
+      </Form.Group>
+      <Button type="submit" variant="light" size="sm" disabled={!formState.isDirty || keep.isPending}>
+        Note it
+      </Button>
+      {problem && <p className="field-problem">{problem}</p>}
+      {!problem && <FailureNote error={keep.error} />}
+    </Form>
+  );
+}

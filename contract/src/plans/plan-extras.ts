@@ -1,7 +1,7 @@
 import 'reflect-metadata';
-import { CONTAINER_KINDS, type ContainerKind, type InvestigationKind } from '@bright-sprout/core/design';
-import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
-import { IsCalendarDay, Trimmed, type Id } from '../shared/index.ts';
+import type { InvestigationKind } from '@bright-sprout/core/design';
+import { IsOptional, MaxLength } from 'class-validator';
+import { IsCalendarDay, Trimmed } from '../shared/index.ts';
 
 /** What changed of one task of the calendar, or one added by hand. */
 export class TaskRequest {

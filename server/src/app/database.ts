@@ -7,7 +7,8 @@ import { Ideas1700000000004 } from '../../migrations/1700000000004-ideas.ts';
 import { Uploads1700000000005 } from '../../migrations/1700000000005-uploads.ts';
 import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-correction.ts';
 import { StandardNames1700000000007 } from '../../migrations/1700000000007-standard-names.ts';
-import { CareEvent, Logger, LoggerSample } from '../care/index.ts';
+import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-units.ts';
+import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { Session, SignInAttempts, Teacher } from '../accounts/index.ts';
@@ -58,6 +59,7 @@ const ENTITIES = [
   Reading,
   SetAside,
   CareEvent,
+  CareUnit,
   Logger,
   LoggerSample,
   JournalEntry,
@@ -83,6 +85,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       Uploads1700000000005,
       OneCorrection1700000000006,
       StandardNames1700000000007,
+      CareUnits1700000000008,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

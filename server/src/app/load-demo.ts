@@ -16,7 +16,7 @@ import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { type DataSource, In } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CareEvent, LoggersService } from '../care/index.ts';
+import { insertCare, LoggersService } from '../care/index.ts';
 import { ClassesService } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { ImportsService } from '../imports/index.ts';
@@ -96,9 +96,10 @@ async function loadCare(
     id: uuid(),
     experimentId,
     unitIds: null,
+    undoneAt: null,
     recordedAt: new Date(`${event.happenedOn}T14:00:00Z`),
   }));
-  await app.get<DataSource>(getDataSourceToken()).getRepository(CareEvent).insert(events);
+  await app.get<DataSource>(getDataSourceToken()).transaction((manager) => insertCare(manager, events));
   await app.get(LoggersService).keep(experimentId, demoSamples(sowOn, today));
 }
 

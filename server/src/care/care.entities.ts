@@ -1,9 +1,18 @@
 import type { CareKind } from '@bright-sprout/contract/care';
 import type { Sensor } from '@bright-sprout/core/simulate';
-import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation, Unique } from 'typeorm';
+import {
+  Column,
+  Entity,
+  Index,
+  JoinColumn,
+  ManyToOne,
+  OneToMany,
+  PrimaryColumn,
+  type Relation,
+  Unique,
+} from 'typeorm';
 import { Student } from '../classes/index.ts';
-import { Experiment } from '../plans/index.ts';
-import { asJson } from '../shared/index.ts';
+import { Experiment, Unit } from '../plans/index.ts';
 
 /** Something done to units on a day. Rows are only ever added, and marked when they are taken back. */
 @Entity('care_event')
@@ -19,9 +28,12 @@ export class CareEvent {
   @JoinColumn({ name: 'experiment_id', foreignKeyConstraintName: 'fk_care_event_experiment' })
   experiment: Relation<Experiment>;
 
-  /** All units when `null`. */
-  @Column('text', { nullable: true, transformer: asJson })
-  unitIds: string[] | null;
+  /** Done to every unit; else to those of {@link CareUnit}. */
+  @Column('boolean', { default: false })
+  isForAll: boolean;
+
+  @OneToMany(() => CareUnit, (unit) => unit.event)
+  units: Relation<CareUnit>[];
 
   @Column('date')
   happenedOn: string;
@@ -52,6 +64,25 @@ export class CareEvent {
 
   @Column('datetime', { precision: 3, nullable: true })
   undoneAt: Date | null;
+}
+
+/** One unit that something was done to. */
+@Entity('care_unit')
+export class CareUnit {
+  @PrimaryColumn('uuid')
+  careEventId: string;
+
+  @ManyToOne(() => CareEvent, (event) => event.units, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'care_event_id', foreignKeyConstraintName: 'fk_care_unit_event' })
+  event: Relation<CareEvent>;
+
+  @Index('ix_care_unit_unit')
+  @PrimaryColumn('uuid')
+  unitId: string;
+
+  @ManyToOne(() => Unit, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'unit_id', foreignKeyConstraintName: 'fk_care_unit_unit' })
+  unit: Relation<Unit>;
 }
 
 /** The key that a logger of an experiment sends with. */

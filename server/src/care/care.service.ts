@@ -1,11 +1,11 @@
 import { type CareKind, type CareRequest, type CareView, SOIL_STATES } from '@bright-sprout/contract/care';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, In } from 'typeorm';
+import { DataSource, type EntityManager, In } from 'typeorm';
 import { Experiment, Unit } from '../plans/index.ts';
-import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
+import { ApiError, Clock, inTransaction, invalidField, isDuplicate, notFound } from '../shared/index.ts';
 import type { Observer } from '../readings/index.ts';
-import { CareEvent } from './care.entities.ts';
+import { CareEvent, CareUnit } from './care.entities.ts';
 
 /** The largest amount that a kind of care can have; kinds that are not listed have none. */
 const MOST: Partial<Record<CareKind, number>> = {
@@ -27,9 +27,11 @@ export class CareService {
 
   /** Everything done in an experiment in the order it was noted. */
   async all(experimentId: string): Promise<CareView[]> {
-    const events = await this.source
-      .getRepository(CareEvent)
-      .find({ where: { experimentId }, order: { recordedAt: 'ASC', id: 'ASC' } });
+    const events = await this.source.getRepository(CareEvent).find({
+      where: { experimentId },
+      relations: { units: { unit: true } },
+      order: { recordedAt: 'ASC', id: 'ASC', units: { unit: { number: 'ASC' } } },
+    });
     return events.map(careView);
   }
 
@@ -49,11 +51,10 @@ export class CareService {
       throw invalidField('happenedOn', `Sown on ${sowOn}; choose that day or a later one.`);
     const unitIds = request.unitIds ? [...new Set(request.unitIds)] : null;
     await this.#refuseForeign(experimentId, unitIds);
-    const events = this.source.getRepository(CareEvent);
     const event = {
       id,
       experimentId,
-      unitIds,
+      isForAll: unitIds === null,
       happenedOn,
       kind,
       amount,
@@ -64,14 +65,14 @@ export class CareService {
       undoneAt: null,
     };
     try {
-      await events.insert(event);
+      await inTransaction(this.source, (manager) => insertCare(manager, [{ ...event, unitIds }]));
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
-      const kept = await events.findOneBy({ id });
+      const kept = await this.#kept(id);
       if (kept?.experimentId !== experimentId || kept.kind !== kind) throw idInUse();
       return careView(kept);
     }
-    return careView(event);
+    return careView({ ...event, units: (unitIds ?? []).map((unitId) => ({ unitId })) });
   }
 
   /**
@@ -79,11 +80,15 @@ export class CareService {
    * @throws ApiError `not_found`
    */
   async undo(experimentId: string, id: string, isUndone: boolean): Promise<CareView> {
-    const events = this.source.getRepository(CareEvent);
-    await events.update({ id, experimentId }, { undoneAt: isUndone ? this.clock.now() : null });
-    const event = await events.findOneBy({ id, experimentId });
-    if (!event) throw notFound();
+    const undoneAt = isUndone ? this.clock.now() : null;
+    await this.source.getRepository(CareEvent).update({ id, experimentId }, { undoneAt });
+    const event = await this.#kept(id);
+    if (event?.experimentId !== experimentId) throw notFound();
     return careView(event);
+  }
+
+  #kept(id: string): Promise<CareEvent | null> {
+    return this.source.getRepository(CareEvent).findOne({ where: { id }, relations: { units: true } });
   }
 
   async #refuseForeign(experimentId: string, unitIds: readonly string[] | null): Promise<void> {
@@ -109,8 +114,33 @@ function idInUse(): ApiError {
   );
 }
 
-function careView(event: Omit<CareEvent, 'experiment' | 'student'>): CareView {
-  const { id, kind, happenedOn, unitIds, amount, note, observer } = event;
+/** An event to store, with the units that it was done to; `null` for all. */
+export type NewCare = Omit<
+  CareEvent,
+  'experiment' | 'student' | 'units' | 'isForAll' | 'studentId' | 'recordedAt'
+> &
+  Partial<Pick<CareEvent, 'studentId' | 'recordedAt'>> & { readonly unitIds: readonly string[] | null };
+
+/** Stores events with their units; within a transaction, as an event without its units would be another one. */
+export async function insertCare(manager: EntityManager, events: readonly NewCare[]): Promise<void> {
+  if (events.length === 0) return;
+  await manager.insert(
+    CareEvent,
+    events.map(({ unitIds, ...event }) => ({ ...event, isForAll: unitIds === null })),
+  );
+  const units = events.flatMap(({ id, unitIds }) =>
+    (unitIds ?? []).map((unitId) => ({ careEventId: id, unitId })),
+  );
+  if (units.length > 0) await manager.insert(CareUnit, units);
+}
+
+function careView(
+  event: Omit<CareEvent, 'experiment' | 'student' | 'units'> & {
+    readonly units: readonly { readonly unitId: string }[];
+  },
+): CareView {
+  const { id, kind, happenedOn, amount, note, observer } = event;
+  const unitIds = event.isForAll ? null : event.units.map(({ unitId }) => unitId);
   return {
     id,
     kind,

@@ -10,7 +10,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CareEvent } from '../care/index.ts';
+import { CareEvent, insertCare } from '../care/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { cleanPicture, JournalEntry } from '../journal/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
@@ -28,7 +28,7 @@ const MOST_WORDS = 500;
 export class BundleService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
-    private readonly exchange: ImportsService,
+    private readonly imports: ImportsService,
     private readonly uploads: UploadsService,
   ) {}
 
@@ -37,9 +37,11 @@ export class BundleService {
     const of = { where: { experimentId } };
     const [experiment, readings, units, care, entries, predictions, conclusions] = await Promise.all([
       this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
-      this.exchange.tidyRows(experimentId),
+      this.imports.tidyRows(experimentId),
       this.source.getRepository(Unit).findBy({ experimentId }),
-      this.source.getRepository(CareEvent).find({ ...of, order: { recordedAt: 'ASC' } }),
+      this.source
+        .getRepository(CareEvent)
+        .find({ ...of, relations: { units: true }, order: { recordedAt: 'ASC' } }),
       this.source
         .getRepository(JournalEntry)
         .createQueryBuilder('entry')
@@ -68,7 +70,10 @@ export class BundleService {
           happened_on: event.happenedOn,
           kind: event.kind,
           amount: event.amount === null ? '' : String(event.amount),
-          units: (event.unitIds ?? []).map((id) => numbers.get(id) ?? '').join(' '),
+          units: event.units
+            .flatMap(({ unitId }) => numbers.get(unitId) ?? [])
+            .sort((a, b) => a - b)
+            .join(' '),
           words: event.note,
           observer: nameOf(event),
           is_undone: String(event.undoneAt !== null),
@@ -99,7 +104,7 @@ export class BundleService {
    * @throws ApiError `unreadable_file`, `id_in_use`
    */
   async open(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
-    if (await this.exchange.isOpen(id, teacher)) return;
+    if (await this.imports.isOpen(id, teacher)) return;
     const bundle = readBundle(await this.uploads.whole(teacher.id, request));
     const result = readTidy(bundle.readings, bundle.title);
     if (!result.ok) throw unreadable(result.problems);
@@ -110,7 +115,7 @@ export class BundleService {
       pictures.set(name, await cleanPicture(Buffer.from(picture)));
     }
     const hypothesis = bundle.hypothesis.slice(0, 1000);
-    await this.exchange.insertOnce(
+    await this.imports.insertOnce(
       { id, teacherId: teacher.id, hypothesis, ...(status ? { status } : {}), ...(plan ? { plan } : {}) },
       result.experiment,
       teacher,
@@ -186,7 +191,7 @@ async function insertTables(
       },
     ];
   });
-  if (care.length > 0) await manager.insert(CareEvent, care);
+  await insertCare(manager, care);
   for (const entry of journal) await manager.insert(JournalEntry, entry);
   const guesses = tables.predictions.flatMap((row) => {
     const madeAt = instantOf(row.made_at);

@@ -1,6 +1,6 @@
 const swc = {
   '^.+\\.tsx?$': [
-    '@swc/jest',
+    '<rootDir>/scripts/jest-transform.mjs',
     {
       jsc: {
         target: 'es2022',

@@ -4,7 +4,19 @@ import swcJest from '@swc/jest';
  * Names that Jest looks up through an interceptor at every use, as tests run in a context of their own: figures took
  * three to eight times as long. A constant of each module is looked up once.
  */
-const GLOBALS = ['Math', 'Number', 'Array', 'Map', 'Set', 'Object', 'String', 'Float64Array', 'Infinity', 'NaN', 'Date'];
+const GLOBALS = [
+  'Math',
+  'Number',
+  'Array',
+  'Map',
+  'Set',
+  'Object',
+  'String',
+  'Float64Array',
+  'Infinity',
+  'NaN',
+  'Date',
+];
 
 /** The transformer of TypeScript, with the globals that figures use as constants of the module. */
 export default {
@@ -14,7 +26,9 @@ export default {
       ...swc,
       process(source, path, jest) {
         const result = swc.process(source, path, jest);
-        return path.includes('/core/src/') ? { ...result, code: `${constants(source)}${result.code}` } : result;
+        return path.includes('/core/src/')
+          ? { ...result, code: `${constants(source)}${result.code}` }
+          : result;
       },
       getCacheKey: (source, path, jest) => `${swc.getCacheKey(source, path, jest)}-constants-2`,
     };

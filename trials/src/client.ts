@@ -1,4 +1,4 @@
-import { MOST_PART_BYTES } from '@bright-sprout/contract/uploads';
+import { MOST_PART_BYTES } from '@bright-sprout/core/shared';
 import { v7 as uuid } from 'uuid';
 
 /** An answer with its body read. */

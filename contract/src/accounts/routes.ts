@@ -1,5 +1,5 @@
-import { json, route } from '../shared/index.ts';
-import { RegisterRequest, SignInRequest, type TeacherView } from './teacher.ts';
+import type { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';
+import { json, request, route } from '../shared/index.ts';
 
 /** Accounts and sessions. */
 export const accountRoutes = {
@@ -8,7 +8,7 @@ export const accountRoutes = {
     path: '/teachers',
     summary: 'Open an account and sign in',
     access: 'anyone',
-    body: RegisterRequest,
+    body: request<RegisterRequest>('RegisterRequest'),
     answer: json<TeacherView>(),
     maxBytes: 4_096,
   }),
@@ -17,7 +17,7 @@ export const accountRoutes = {
     path: '/session',
     summary: 'Sign in',
     access: 'anyone',
-    body: SignInRequest,
+    body: request<SignInRequest>('SignInRequest'),
     answer: json<TeacherView>(),
     maxBytes: 4_096,
   }),

@@ -1,14 +1,9 @@
+import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, Length, Matches } from 'class-validator';
 import { IsId, IsZone, NestedList, Trimmed, type Id } from '../shared/index.ts';
 import { ClassDaysPart } from './class-days.ts';
-
-/** The most characters of a display name. */
-export const MOST_NAME_CHARACTERS = 40;
-
-/** The most students of a class. */
-export const MOST_STUDENTS = 60;
 
 /** A class and when it meets. */
 export class ClassRequest extends ClassDaysPart {

@@ -1,9 +1,10 @@
+import { MOST_STUDENTS } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
 import { check, type WireClass } from '../shared/index.ts';
 import { GerminationTestPart, SeedLotRequest } from '../inventory/index.ts';
 import { TaskRequest } from '../plans/index.ts';
 import { JoinRequest } from '../student/index.ts';
-import { ClassRequest, MOST_STUDENTS, RosterRequest } from './index.ts';
+import { ClassRequest, RosterRequest } from './index.ts';
 
 const CLASS = {
   name: ' 5b ',

@@ -1,5 +1,5 @@
-import { json, route } from '../shared/index.ts';
-import { ClassRequest, type ClassView, RosterRequest } from './class.ts';
+import type { ClassRequest, ClassView, RosterRequest } from './class.ts';
+import { json, request, route } from '../shared/index.ts';
 
 /** Classes, teams and students. */
 export const classRoutes = {
@@ -15,7 +15,7 @@ export const classRoutes = {
     path: '/classes/:newClassId',
     summary: 'Keep a class, new or changed; its roster stays',
     access: 'teacher',
-    body: ClassRequest,
+    body: request<ClassRequest>('ClassRequest'),
     answer: json<ClassView>(),
   }),
   saveRoster: route({
@@ -23,7 +23,7 @@ export const classRoutes = {
     path: '/classes/:classId/roster',
     summary: 'Keep the whole roster; students left out are removed for good',
     access: 'owner',
-    body: RosterRequest,
+    body: request<RosterRequest>('RosterRequest'),
     answer: json<ClassView>(),
   }),
   newCode: route({

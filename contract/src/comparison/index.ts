@@ -1,7 +1,6 @@
-import { json, route } from '../shared/index.ts';
-
-import { ComparisonQuery, StudyQuery } from './query.ts';
 import type { ComparisonView, StudyView } from './views.ts';
+import type { ComparisonQuery, StudyQuery } from './query.ts';
+import { json, request, route } from '../shared/index.ts';
 
 export {
   COMPARISON_PARTS,
@@ -20,7 +19,7 @@ export const comparisonRoutes = {
     path: '/experiments/:experimentId/comparison',
     summary: 'Every figure of Compare in full precision: the answer, its words, and the parts asked for',
     access: 'owner',
-    query: ComparisonQuery,
+    query: request<ComparisonQuery>('ComparisonQuery'),
     answer: json<ComparisonView>(),
   }),
   study: route({
@@ -28,7 +27,7 @@ export const comparisonRoutes = {
     path: '/experiments/:experimentId/study',
     summary: 'All runs of the same plan pooled, classes as blocks',
     access: 'owner',
-    query: StudyQuery,
+    query: request<StudyQuery>('StudyQuery'),
     answer: json<StudyView>(),
   }),
 } as const;

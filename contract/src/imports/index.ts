@@ -1,7 +1,7 @@
-import { json, route } from '../shared/index.ts';
+import type { OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
+import type { UploadPart } from '../uploads/index.ts';
 import type { ExperimentView } from '../plans/index.ts';
-import { UploadPart } from '../uploads/index.ts';
-import { OpenFileRequest, OpenTableRequest, type SheetView } from './requests.ts';
+import { json, request, route } from '../shared/index.ts';
 
 export {
   MappedVariablePart,
@@ -41,7 +41,7 @@ export const importRoutes = {
     path: '/files/:newExperimentId',
     summary: 'Open a tidy CSV as an experiment under an id made on the device',
     access: 'teacher',
-    body: OpenFileRequest,
+    body: request<OpenFileRequest>('OpenFileRequest'),
     answer: json<ExperimentView>(),
   }),
   readSheets: route({
@@ -49,7 +49,7 @@ export const importRoutes = {
     path: '/files/sheets',
     summary: 'The cells of a spreadsheet as text; nothing is stored',
     access: 'teacher',
-    body: UploadPart,
+    body: request<UploadPart>('UploadPart'),
     answer: json<SheetView[]>(),
   }),
   openTable: route({
@@ -57,7 +57,7 @@ export const importRoutes = {
     path: '/files/:newExperimentId/table',
     summary: 'Open a foreign table by a mapping of its columns, whole or not at all',
     access: 'teacher',
-    body: OpenTableRequest,
+    body: request<OpenTableRequest>('OpenTableRequest'),
     maxBytes: 131_072,
     answer: json<ExperimentView>(),
   }),
@@ -66,7 +66,7 @@ export const importRoutes = {
     path: '/files/:newExperimentId/bundle',
     summary: 'Open a bundle of this or another server, whole or not at all',
     access: 'teacher',
-    body: OpenFileRequest,
+    body: request<OpenFileRequest>('OpenFileRequest'),
     answer: json<ExperimentView>(),
   }),
 } as const;

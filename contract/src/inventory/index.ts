@@ -1,7 +1,7 @@
-import { json, route } from '../shared/index.ts';
-import { ContainerSizeRequest, type ContainerSizeView } from './container-size.ts';
-import { CropRequest, type CropView } from './crop.ts';
-import { SeedLotRequest, type SeedLotView } from './seed-lot.ts';
+import type { SeedLotRequest, SeedLotView } from './seed-lot.ts';
+import type { CropRequest, CropView } from './crop.ts';
+import type { ContainerSizeRequest, ContainerSizeView } from './container-size.ts';
+import { json, request, route } from '../shared/index.ts';
 
 export { ContainerSizeRequest, type ContainerSizeView } from './container-size.ts';
 export {
@@ -27,7 +27,7 @@ export const inventoryRoutes = {
     path: '/crops/:newCropId',
     summary: 'Keep a crop of one’s own, new or changed',
     access: 'teacher',
-    body: CropRequest,
+    body: request<CropRequest>('CropRequest'),
     answer: json<CropView>(),
   }),
   seedLots: route({
@@ -42,7 +42,7 @@ export const inventoryRoutes = {
     path: '/seed-lots/:newLotId',
     summary: 'Keep a packet with its tests, new or changed',
     access: 'teacher',
-    body: SeedLotRequest,
+    body: request<SeedLotRequest>('SeedLotRequest'),
     answer: json<SeedLotView>(),
   }),
   removeSeedLot: route({
@@ -63,7 +63,7 @@ export const inventoryRoutes = {
     path: '/container-sizes/:newSizeId',
     summary: 'Keep a container size',
     access: 'teacher',
-    body: ContainerSizeRequest,
+    body: request<ContainerSizeRequest>('ContainerSizeRequest'),
     answer: json<ContainerSizeView>(),
   }),
   removeContainerSize: route({

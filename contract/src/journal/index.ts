@@ -1,56 +1,7 @@
-import { IsIn, IsOptional, MaxLength } from 'class-validator';
-import {
-  IsCalendarDay,
-  IsId,
-  NestedOrNull,
-  json,
-  route,
-  Trimmed,
-  type Day,
-  type Id,
-  type Instant,
-} from '../shared/index.ts';
-import { UploadPart } from '../uploads/index.ts';
+import type { EntryRequest, EntryView } from './requests.ts';
+import { json, request, route } from '../shared/index.ts';
 
-/** What an entry of the journal is. */
-export const ENTRY_KINDS = ['photo', 'drawing', 'note'] as const;
-export type EntryKind = (typeof ENTRY_KINDS)[number];
-
-/** The largest picture that is taken, in bytes; devices send far smaller ones. */
-export const MOST_PICTURE_BYTES = 2_000_000;
-
-/** A photo, a drawing or a sentence about a unit, or about all pots. */
-export class EntryRequest {
-  @IsOptional()
-  @IsId()
-  unitId: string | null;
-
-  @IsCalendarDay({ message: 'Give the day of the entry.' })
-  happenedOn: string;
-
-  @IsIn(ENTRY_KINDS)
-  kind: EntryKind;
-
-  @Trimmed()
-  @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
-  note: string;
-
-  /** The picture of a photo or drawing, sent before. */
-  @NestedOrNull(() => UploadPart)
-  picture: UploadPart | null;
-}
-
-/** An entry without its picture, which has an address of its own. */
-export interface EntryView {
-  id: Id;
-  unitId: Id | null;
-  happenedOn: Day;
-  kind: EntryKind;
-  note: string;
-  hasPicture: boolean;
-  observer: string;
-  recordedAt: Instant;
-}
+export { EntryRequest, type EntryView } from './requests.ts';
 
 /** The journal of an experiment. */
 export const journalRoutes = {
@@ -66,7 +17,7 @@ export const journalRoutes = {
     path: '/experiments/:experimentId/journal/:entryId',
     summary: 'Keep an entry under an id made on the device',
     access: 'owner',
-    body: EntryRequest,
+    body: request<EntryRequest>('EntryRequest'),
     answer: json<EntryView>(),
   }),
   removeEntry: route({

@@ -1,9 +1,6 @@
+import type { ChangedThing } from '@bright-sprout/core/shared';
 import type { ReadingView } from '../readings/index.ts';
 import { route } from '../shared/index.ts';
-
-/** What a change can be of. */
-export const CHANGED_THINGS = ['readings', 'care', 'journal', 'sowing'] as const;
-export type ChangedThing = (typeof CHANGED_THINGS)[number];
 
 /** How often a stream says `beat`, so that a reader notices one that is dead, in milliseconds. */
 export const BEAT_MS = 15_000;

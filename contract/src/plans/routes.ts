@@ -1,7 +1,4 @@
-import { json, route } from '../shared/index.ts';
-import type { ExperimentView } from './experiment-view.ts';
-import { TaskRequest, TemplateRequest, type TemplateView } from './plan-extras.ts';
-import {
+import type {
   ClassOfExperimentRequest,
   DescriptionRequest,
   FinishRequest,
@@ -11,6 +8,9 @@ import {
   StartRequest,
   UnitRequest,
 } from './plan-request.ts';
+import type { TaskRequest, TemplateRequest, TemplateView } from './plan-extras.ts';
+import type { ExperimentView } from './experiment-view.ts';
+import { json, request, route } from '../shared/index.ts';
 
 /** Plans. */
 export const planRoutes = {
@@ -26,7 +26,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/templates/:newTemplateId',
     summary: 'Keep the plan of an experiment as a template, without its data',
     access: 'owner',
-    body: TemplateRequest,
+    body: request<TemplateRequest>('TemplateRequest'),
     answer: json<TemplateView>(),
   }),
   removeTemplate: route({
@@ -47,7 +47,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/tasks/:taskKey',
     summary: 'Move or tick off a task of the calendar, or add one',
     access: 'owner',
-    body: TaskRequest,
+    body: request<TaskRequest>('TaskRequest'),
     answer: json<ExperimentView>(),
   }),
   giveToClass: route({
@@ -55,7 +55,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/class',
     summary: 'Say which class runs it and which team has which unit',
     access: 'owner',
-    body: ClassOfExperimentRequest,
+    body: request<ClassOfExperimentRequest>('ClassOfExperimentRequest'),
     answer: json<ExperimentView>(),
     maxBytes: 131_072,
   }),
@@ -64,7 +64,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/units/:newUnitId',
     summary: 'Add a unit in a free place after sowing',
     access: 'owner',
-    body: UnitRequest,
+    body: request<UnitRequest>('UnitRequest'),
     answer: json<ExperimentView>(),
   }),
   calendar: route({
@@ -79,7 +79,7 @@ export const planRoutes = {
     path: '/experiments/:newExperimentId',
     summary: 'Start a draft under an id made on the device',
     access: 'teacher',
-    body: StartRequest,
+    body: request<StartRequest>('StartRequest'),
     answer: json<ExperimentView>(),
   }),
   experiment: route({
@@ -94,7 +94,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/plan',
     summary: 'Change the plan; treatments and units of a draft follow',
     access: 'owner',
-    body: PlanRequest,
+    body: request<PlanRequest>('PlanRequest'),
     answer: json<ExperimentView>(),
     maxBytes: 262_144,
   }),
@@ -103,7 +103,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/description',
     summary: 'Change the question, the prediction or the lesson date at any time',
     access: 'owner',
-    body: DescriptionRequest,
+    body: request<DescriptionRequest>('DescriptionRequest'),
     answer: json<ExperimentView>(),
   }),
   arrange: route({
@@ -111,7 +111,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/layout',
     summary: 'Arrange the treatments of a draft by hand',
     access: 'owner',
-    body: LayoutRequest,
+    body: request<LayoutRequest>('LayoutRequest'),
     answer: json<ExperimentView>(),
     maxBytes: 131_072,
   }),
@@ -120,7 +120,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/finish',
     summary: 'Close an experiment, or open it again',
     access: 'owner',
-    body: FinishRequest,
+    body: request<FinishRequest>('FinishRequest'),
     answer: json<ExperimentView>(),
   }),
   discard: route({
@@ -140,7 +140,7 @@ export const planRoutes = {
     path: '/experiments/:experimentId/runs/:newExperimentId',
     summary: 'Let another class run the same plan: a copy that belongs to the same study',
     access: 'owner',
-    body: RunRequest,
+    body: request<RunRequest>('RunRequest'),
     answer: json<ExperimentView>(),
   }),
 } as const;

@@ -1,18 +1,17 @@
-import { json, route } from '../shared/index.ts';
-import {
+import type {
   ConclusionRequest,
-  type ConclusionView,
+  ConclusionView,
   PredictionRequest,
-  type PredictionView,
+  PredictionView,
   StudentConclusionRequest,
-  type StudentIdeasView,
+  StudentIdeasView,
   StudentPredictionRequest,
 } from './requests.ts';
+import { json, request, route } from '../shared/index.ts';
 
 export {
   ConclusionRequest,
   type ConclusionView,
-  MOST_CLAIM_CHARACTERS,
   PredictionRequest,
   type PredictionView,
   StudentConclusionRequest,
@@ -34,7 +33,7 @@ export const predictionRoutes = {
     path: '/experiments/:experimentId/predictions/:predictionId',
     summary: 'Count a guess that was made in class, without a name',
     access: 'owner',
-    body: PredictionRequest,
+    body: request<PredictionRequest>('PredictionRequest'),
   }),
   removePrediction: route({
     method: 'DELETE',
@@ -54,7 +53,7 @@ export const predictionRoutes = {
     path: '/experiments/:experimentId/conclusions/:conclusionId',
     summary: 'Keep a claim with its evidence and reasoning',
     access: 'owner',
-    body: ConclusionRequest,
+    body: request<ConclusionRequest>('ConclusionRequest'),
     answer: json<ConclusionView>(),
   }),
   studentIdeas: route({
@@ -69,14 +68,14 @@ export const predictionRoutes = {
     path: '/device/predictions/:predictionId',
     summary: 'A guess of the student who chose a tile',
     access: 'student',
-    body: StudentPredictionRequest,
+    body: request<StudentPredictionRequest>('StudentPredictionRequest'),
   }),
   keepOwnConclusion: route({
     method: 'PUT',
     path: '/device/conclusions/:conclusionId',
     summary: 'A conclusion of the student who chose a tile',
     access: 'student',
-    body: StudentConclusionRequest,
+    body: request<StudentConclusionRequest>('StudentConclusionRequest'),
     answer: json<ConclusionView>(),
   }),
 } as const;

@@ -1,9 +1,7 @@
+import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
 import { Length, MaxLength } from 'class-validator';
 import { IsId, NestedOrNull, Trimmed, type Id, type Instant } from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
-
-/** The most characters of a claim, and of the reasoning. */
-export const MOST_CLAIM_CHARACTERS = 600;
 
 /** A guess, as one of the plan's choices. */
 export class PredictionRequest {

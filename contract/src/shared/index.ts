@@ -18,6 +18,8 @@ export {
   OWNED_PARAMS,
   type OwnedParam,
   type ParamsOf,
+  request,
+  type JsonRequest,
   route,
   type Route,
   type WireClass,

@@ -17,6 +17,13 @@ export const MOST_BODY_BYTES = 32_768;
 /** HTTP methods in use. A PUT is safe to repeat; every create is a PUT with an id made on the device. */
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 
+/** Stands for the class of a request. */
+export interface JsonRequest<Body extends object = object> {
+  readonly name: string;
+  /** Never set: it only carries the type. */
+  readonly type?: Body;
+}
+
 /** Stands for the type of an answer. */
 export interface JsonAnswer<Answer extends object = object> {
   /** Never set: it only carries the type, in a list of one so that its name is kept. */
@@ -34,8 +41,8 @@ export interface Route<
   readonly path: Path;
   readonly summary: string;
   readonly access: Access;
-  readonly body?: WireClass<Body>;
-  readonly query?: WireClass<Query>;
+  readonly body?: JsonRequest<Body>;
+  readonly query?: JsonRequest<Query>;
   /** Type of the JSON answer; absent for an answer without content or one that is a file. */
   readonly answer?: JsonAnswer<Answer>;
   /** Media type of an answer that is a file. */
@@ -61,6 +68,14 @@ export function route<
   Answer extends object = never,
 >(definition: Route<Path, Body, Query, Answer>): Route<Path, Body, Query, Answer> {
   return definition;
+}
+
+/**
+ * A body or a query of a class, by its name: who only calls an operation needs neither the class nor its checks. A test
+ * holds each name to the class that the operation is checked by.
+ */
+export function request<Body extends object>(name: string): JsonRequest<Body> {
+  return { name };
 }
 
 /** An answer that is JSON of a type; its schema is made from that type when the application is built. */

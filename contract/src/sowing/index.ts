@@ -1,72 +1,8 @@
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsOptional,
-  Max,
-  MaxLength,
-  Min,
-} from 'class-validator';
+import type { SowingNoteRequest, SowingRequest, TickRequest, TickView } from './requests.ts';
 import type { ExperimentView } from '../plans/index.ts';
-import { IsCalendarDay, IsId, json, route, Trimmed, type Id } from '../shared/index.ts';
+import { json, request, route } from '../shared/index.ts';
 
-/** Marks every unit as sown on a day. */
-export class SowingRequest {
-  @IsCalendarDay({ message: 'Give the day the seeds went in.' })
-  sownOn: string;
-
-  /** The units sown; all of them when left out. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
-  @ArrayMaxSize(500)
-  @IsId({ each: true })
-  unitIds?: string[];
-}
-
-/** What is ticked for each unit on sowing day. */
-export const SOWING_ITEMS = ['seeds', 'depth', 'treatment', 'label'] as const;
-export type SowingItem = (typeof SOWING_ITEMS)[number];
-
-/** Ticks one item for some units, or takes the tick away. */
-export class TickRequest {
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
-  @ArrayMaxSize(500)
-  @IsId({ each: true })
-  unitIds: string[];
-
-  @IsIn(SOWING_ITEMS)
-  item: SowingItem;
-
-  @IsBoolean()
-  isDone: boolean;
-}
-
-/** What was different when one unit was sown. */
-export class SowingNoteRequest {
-  @IsId()
-  unitId: string;
-
-  @Min(0, { message: 'Give 0 seeds or more.' })
-  @Max(1000, { message: 'Give at most 1000 seeds.' })
-  @IsInt({ message: 'Give a whole number of seeds.' })
-  seedsSown: number;
-
-  @Trimmed()
-  @MaxLength(300, { message: 'Keep the note under 300 characters.' })
-  note: string;
-}
-
-/** A tick as it is kept. */
-export interface TickView {
-  unitId: Id;
-  item: SowingItem;
-  by: string;
-}
+export { SowingNoteRequest, SowingRequest, TickRequest, type TickView } from './requests.ts';
 
 /** Sowing. */
 export const sowingRoutes = {
@@ -75,7 +11,7 @@ export const sowingRoutes = {
     path: '/experiments/:experimentId/sowing',
     summary: 'Mark all units, or some of them, as sown on a day',
     access: 'owner',
-    body: SowingRequest,
+    body: request<SowingRequest>('SowingRequest'),
     answer: json<ExperimentView>(),
   }),
   ticks: route({
@@ -90,7 +26,7 @@ export const sowingRoutes = {
     path: '/experiments/:experimentId/sowing/ticks',
     summary: 'Tick an item of the sowing for some units, or take the tick away',
     access: 'owner',
-    body: TickRequest,
+    body: request<TickRequest>('TickRequest'),
     answer: json<TickView[]>(),
   }),
   noteSowing: route({
@@ -98,7 +34,7 @@ export const sowingRoutes = {
     path: '/experiments/:experimentId/sowing/notes',
     summary: 'Note what was different when a unit was sown',
     access: 'owner',
-    body: SowingNoteRequest,
+    body: request<SowingNoteRequest>('SowingNoteRequest'),
     answer: json<ExperimentView>(),
   }),
 } as const;

@@ -1,9 +1,8 @@
+import type { SowingItem } from '@bright-sprout/core/shared';
 import type { Id } from '../shared/index.ts';
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
 import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator';
-
-import type { SowingItem } from '../sowing/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {

@@ -28,3 +28,24 @@ export { isInstant } from './instant.ts';
 export { defined, notDefined, type Outcome, type UndefinedReason, valueOr } from './outcome.ts';
 export { type RandomGenerator, randomGenerator, shuffled } from './random.ts';
 export { READING_STATES, type ReadingState } from './reading-state.ts';
+export {
+  CARE_KINDS,
+  type CareKind,
+  CHANGED_THINGS,
+  type ChangedThing,
+  ENTRY_KINDS,
+  type EntryKind,
+  LATE_WORDS,
+  SOIL_STATES,
+  SOWING_ITEMS,
+  type SowingItem,
+} from './codes.ts';
+export {
+  MOST_CLAIM_CHARACTERS,
+  MOST_DEVICE_SAMPLES,
+  MOST_FILE_BYTES,
+  MOST_NAME_CHARACTERS,
+  MOST_PART_BYTES,
+  MOST_PICTURE_BYTES,
+  MOST_STUDENTS,
+} from './limits.ts';

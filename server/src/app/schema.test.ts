@@ -1,8 +1,10 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
 import { ERROR_STATUS, type Route } from '@bright-sprout/contract/shared';
+import { ModulesContainer } from '@nestjs/core';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { DataSource } from 'typeorm';
+import { ROUTE_KEY } from '../shared/index.ts';
 import { migrate } from './migrate.ts';
 import { startTestServer, type TestServer } from './testing/server.ts';
 
@@ -67,6 +69,30 @@ describe('the description of the API', () => {
     for (const route of Object.values(ROUTES) as Route[]) expect(route.summary.length).toBeGreaterThan(5);
     for (const status of Object.values(ERROR_STATUS)) expect(status).toBeGreaterThanOrEqual(400);
   });
+});
+
+test('each request is checked by the class that its route names', () => {
+  const named: string[] = [];
+  for (const module of server.app.get(ModulesContainer).values()) {
+    for (const { metatype } of module.controllers.values()) {
+      const prototype = (metatype as { prototype: Record<string, object> }).prototype;
+      for (const method of Object.getOwnPropertyNames(prototype)) {
+        const route = Reflect.getMetadata(ROUTE_KEY, prototype[method]!) as Route | undefined;
+        const types = (Reflect.getMetadata('design:paramtypes', prototype, method) ?? []) as {
+          name: string;
+        }[];
+        for (const name of [route?.body?.name, route?.query?.name]) {
+          if (name === undefined) continue;
+          expect([name, types.map((type) => type.name).includes(name)]).toEqual([name, true]);
+          named.push(name);
+        }
+      }
+    }
+  }
+  const routes = Object.values(ROUTES) as Route[];
+  expect(named.sort()).toEqual(
+    routes.flatMap(({ body, query }) => [body, query].flatMap((one) => one?.name ?? [])).sort(),
+  );
 });
 
 describe('errors', () => {

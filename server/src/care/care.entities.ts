@@ -1,4 +1,4 @@
-import type { CareKind } from '@bright-sprout/contract/care';
+import type { CareKind } from '@bright-sprout/core/shared';
 import type { Sensor } from '@bright-sprout/core/simulate';
 import {
   Column,

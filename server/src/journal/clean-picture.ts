@@ -1,4 +1,4 @@
-import { MOST_PICTURE_BYTES } from '@bright-sprout/contract/journal';
+import { MOST_PICTURE_BYTES } from '@bright-sprout/core/shared';
 import pLimit from 'p-limit';
 import sharp from 'sharp';
 import { ApiError } from '../shared/index.ts';

@@ -1,4 +1,4 @@
-import type { EntryKind } from '@bright-sprout/contract/journal';
+import type { EntryKind } from '@bright-sprout/core/shared';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Student } from '../classes/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';

@@ -1,4 +1,5 @@
-import type { ChangedThing, ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
+import type { ChangedThing } from '@bright-sprout/core/shared';
+import type { ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { Injectable, type OnModuleDestroy } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';

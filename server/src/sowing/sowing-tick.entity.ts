@@ -1,4 +1,4 @@
-import type { SowingItem } from '@bright-sprout/contract/sowing';
+import type { SowingItem } from '@bright-sprout/core/shared';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Student } from '../classes/index.ts';
 import { Unit } from '../plans/index.ts';

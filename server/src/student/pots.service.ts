@@ -1,7 +1,7 @@
-import { LATE_WORDS, type ReadingView } from '@bright-sprout/contract/readings';
+import { type ReadingView } from '@bright-sprout/contract/readings';
 import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
-import { calendarDay } from '@bright-sprout/core/shared';
+import { LATE_WORDS, calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';

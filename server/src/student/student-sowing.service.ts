@@ -1,4 +1,5 @@
-import type { SowingItem, TickView } from '@bright-sprout/contract/sowing';
+import type { SowingItem } from '@bright-sprout/core/shared';
+import type { TickView } from '@bright-sprout/contract/sowing';
 import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
 import { sowingDepth } from '@bright-sprout/core/amounts';
 import { treatmentsOf } from '@bright-sprout/core/design';

@@ -1,10 +1,8 @@
-import { accountRoutes, RegisterRequest, SignInRequest } from '@bright-sprout/contract/accounts';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
+import { accountRoutes, type RegisterRequest, type SignInRequest } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { useForm } from 'react-hook-form';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
@@ -38,35 +36,21 @@ export function SignInPage() {
 
 function SignInForm() {
   const queries = useQueryClient();
-  const { register, handleSubmit, formState } = useForm<SignInRequest>({
-    resolver: classValidatorResolver(SignInRequest),
-    defaultValues: { email: '', password: '' },
-  });
   const signIn = useMutation({
     mutationFn: (body: SignInRequest) => call(accountRoutes.signIn, { body }),
     onSuccess: (teacher) => queries.setQueryData(sessionQuery.queryKey, teacher),
   });
   return (
-    <Form noValidate onSubmit={(event) => void handleSubmit((body) => signIn.mutate({ ...body }))(event)}>
-      <Field id="email" label="E-mail" error={formState.errors.email?.message}>
-        <Form.Control
-          {...register('email')}
-          id="email"
-          type="email"
-          autoComplete="username"
-          isInvalid={!!formState.errors.email}
-        />
-      </Field>
-      <Field id="password" label="Password" error={formState.errors.password?.message}>
-        <Form.Control
-          {...register('password')}
-          id="password"
-          type="password"
-          autoComplete="current-password"
-          isInvalid={!!formState.errors.password}
-        />
-      </Field>
-      <FailureNote error={signIn.error} />
+    <Form noValidate onSubmit={(event) => signIn.mutate(entriesOf(event, ['email', 'password']))}>
+      <Field id="email" label="E-mail" type="email" autoComplete="username" error={signIn.error} />
+      <Field
+        id="password"
+        label="Password"
+        type="password"
+        autoComplete="current-password"
+        error={signIn.error}
+      />
+      <Failure error={signIn.error} fields={['email', 'password']} />
       <Button type="submit" size="lg" className="w-100" disabled={signIn.isPending}>
         {signIn.isPending ? 'Signing in …' : 'Sign in'}
       </Button>
@@ -74,52 +58,29 @@ function SignInForm() {
   );
 }
 
+const OF_ACCOUNT = ['displayName', 'email', 'password'] as const;
+
 function RegisterForm() {
   const queries = useQueryClient();
-  const { register, handleSubmit, formState } = useForm<RegisterRequest>({
-    resolver: classValidatorResolver(RegisterRequest),
-    defaultValues: {
-      email: '',
-      displayName: '',
-      password: '',
-      timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC',
-    },
-  });
   const open = useMutation({
-    mutationFn: (body: RegisterRequest) => call(accountRoutes.register, { body }),
+    mutationFn: (body: Omit<RegisterRequest, 'timeZone'>) =>
+      call(accountRoutes.register, {
+        body: { ...body, timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' },
+      }),
     onSuccess: (teacher) => queries.setQueryData(sessionQuery.queryKey, teacher),
   });
-  const { errors } = formState;
-  const emailProblem = errors.email?.message ?? fieldMessage(open.error, 'email');
   return (
-    <Form noValidate onSubmit={(event) => void handleSubmit((body) => open.mutate({ ...body }))(event)}>
-      <Field id="displayName" label="Name your students know you by" error={errors.displayName?.message}>
-        <Form.Control
-          {...register('displayName')}
-          id="displayName"
-          autoComplete="name"
-          isInvalid={!!errors.displayName}
-        />
-      </Field>
-      <Field id="email" label="E-mail" error={emailProblem}>
-        <Form.Control
-          {...register('email')}
-          id="email"
-          type="email"
-          autoComplete="username"
-          isInvalid={!!emailProblem}
-        />
-      </Field>
-      <Field id="password" label="Password, at least 10 characters" error={errors.password?.message}>
-        <Form.Control
-          {...register('password')}
-          id="password"
-          type="password"
-          autoComplete="new-password"
-          isInvalid={!!errors.password}
-        />
-      </Field>
-      {!fieldMessage(open.error, 'email') && <FailureNote error={open.error} />}
+    <Form noValidate onSubmit={(event) => open.mutate(entriesOf(event, OF_ACCOUNT))}>
+      <Field id="displayName" label="Name your students know you by" autoComplete="name" error={open.error} />
+      <Field id="email" label="E-mail" type="email" autoComplete="username" error={open.error} />
+      <Field
+        id="password"
+        label="Password, at least 10 characters"
+        type="password"
+        autoComplete="new-password"
+        error={open.error}
+      />
+      <Failure error={open.error} fields={OF_ACCOUNT} />
       <Button type="submit" size="lg" className="w-100" disabled={open.isPending}>
         Open an account
       </Button>
@@ -127,23 +88,45 @@ function RegisterForm() {
   );
 }
 
+/** What was typed, by the names of the fields; the server checks it, as it must in any case. */
+function entriesOf<Name extends string>(
+  event: React.SubmitEvent<HTMLFormElement>,
+  names: readonly Name[],
+): Record<Name, string> {
+  event.preventDefault();
+  const data = new FormData(event.currentTarget);
+  return Object.fromEntries(
+    names.map((name) => {
+      const typed = data.get(name);
+      return [name, typeof typed === 'string' ? typed : ''];
+    }),
+  ) as Record<Name, string>;
+}
+
+/** What is not said at one of the fields. */
+function Failure({ error, fields }: { error: unknown; fields: readonly string[] }) {
+  return fields.some((field) => fieldMessage(error, field)) ? null : <FailureNote error={error} />;
+}
+
 function Field({
   id,
   label,
   error,
-  children,
+  ...input
 }: {
   id: string;
   label: string;
-  error: string | undefined;
-  children: React.ReactNode;
+  type?: string;
+  autoComplete: string;
+  error: unknown;
 }) {
+  const problem = fieldMessage(error, id);
   return (
     <Form.Group className="mb-3" controlId={id}>
       <Form.Label>{label}</Form.Label>
-      {children}
-      <Form.Control.Feedback type="invalid" className={error ? 'd-block' : ''}>
-        {error}
+      <Form.Control {...input} name={id} isInvalid={problem !== undefined} />
+      <Form.Control.Feedback type="invalid" className={problem ? 'd-block' : ''}>
+        {problem}
       </Form.Control.Feedback>
     </Form.Group>
   );

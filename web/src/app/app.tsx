@@ -1,23 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useEffect } from 'react';
+import { lazy, Suspense } from 'react';
 import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
 import { AccountMenu, SignInPage } from '../accounts/index.ts';
 import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
 import { MakerProvider, ownerTeacher, useOutboxOf, WaitingNote } from '../shared/outbox/index.ts';
 import { FailureNote, Logo, StageBoundary } from '../shared/ui/index.ts';
 import { ShortcutHelp } from './shortcut-help.tsx';
-
-const loadExperiments = () => import('../experiments/experiments-page.tsx');
-const loadClasses = () => import('../classes/classes-page.tsx');
-const loadInventory = () => import('../inventory/inventory-page.tsx');
-const loadFrame = () => import('./experiment-frame.tsx');
-const loadPlan = () => import('../plans/plan-stage.tsx');
-const loadSow = () => import('../sowing/sow-stage.tsx');
-const loadRecord = () => import('../readings/record-stage.tsx');
-const loadCompare = () => import('../comparison/compare-stage.tsx');
+import {
+  loadClasses,
+  loadCompare,
+  loadExperiments,
+  loadFrame,
+  loadInventory,
+  loadPlan,
+  loadPrint,
+  loadRecord,
+  loadSow,
+  useFetchedAhead,
+} from './stages.ts';
 
 const ComparePrint = lazy(() => import('../comparison/compare-print.tsx'));
-const loadPrint = () => import('../print/print-page.tsx');
 
 const ExperimentsPage = lazy(loadExperiments);
 const PrintPage = lazy(loadPrint);
@@ -29,18 +31,9 @@ const SowStage = lazy(loadSow);
 const RecordStage = lazy(loadRecord);
 const CompareStage = lazy(loadCompare);
 
-const IDLE_MS = 1500;
-
-/** Fetches the stages once the first page stands, so that going from one to another waits for nothing. */
-function useStagesAhead(isSignedIn: boolean): void {
-  useEffect(() => {
-    if (!isSignedIn) return;
-    const timer = setTimeout(() => {
-      for (const load of [loadFrame, loadPlan, loadSow, loadRecord, loadCompare]) void load();
-    }, IDLE_MS);
-    return () => clearTimeout(timer);
-  }, [isSignedIn]);
-}
+/** What is opened from the list of experiments. */
+const OPENED_NEXT = [loadFrame, loadPlan, loadSow, loadRecord] as const;
+const NOTHING = [] as const;
 
 const StudentApp = lazy(() => import('../student/student-app.tsx'));
 
@@ -73,7 +66,7 @@ export function App() {
 /** The sign-in, or the experiments. */
 function TeacherApp() {
   const session = useQuery(sessionQuery);
-  useStagesAhead(session.data !== undefined);
+  useFetchedAhead(session.data ? OPENED_NEXT : NOTHING);
   useOutboxOf(session.data && ownerTeacher(session.data.id));
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!session.data) {

@@ -13,6 +13,7 @@ import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../s
 import { Timeline } from '../shared/timeline/index.ts';
 import { FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
 import { hearOfExperiment } from './hear-changes.ts';
+import { loadCompare, useFetchedAhead } from './stages.ts';
 
 /** The frame of an experiment: question, stages, the timeline of days, and the stage that is open. */
 export default function ExperimentFrame() {
@@ -25,6 +26,10 @@ export default function ExperimentFrame() {
   return <Frame experiment={plan.data} readings={readings.data} />;
 }
 
+/** Compared once there is something to compare. */
+const COMPARED = [loadCompare] as const;
+const NOTHING = [] as const;
+
 function Frame({
   experiment,
   readings: stored,
@@ -33,6 +38,7 @@ function Frame({
   readings: readonly ReadingView[];
 }) {
   const readings = useWithWaiting(stored, experiment.id);
+  useFetchedAhead(readings.length > 0 ? COMPARED : NOTHING);
   useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), hearOfExperiment, 'experiment');
   const [search, setSearch] = useSearchParams();
   const [first] = experiment.variables;

@@ -1,10 +1,5 @@
-import {
-  CARE_KINDS,
-  type CareKind,
-  type CareRequest,
-  careRoutes,
-  SOIL_STATES,
-} from '@bright-sprout/contract/care';
+import { CARE_KINDS, type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
+import { type CareRequest, careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Camera } from 'lucide-react';

@@ -1,7 +1,6 @@
 import { careRoutes } from '@bright-sprout/contract/care';
 import { SENSOR_UNITS, SENSORS } from '@bright-sprout/core/simulate';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import Papa from 'papaparse';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { call, sensorDaysQuery } from '../shared/api/index.ts';
@@ -27,6 +26,7 @@ export function LoggerPanel() {
   });
   const open = useMutation({
     mutationFn: async (taken: File) => {
+      const { default: Papa } = await import('papaparse');
       const { data } = Papa.parse<string[]>(await taken.text(), { skipEmptyLines: 'greedy' });
       const { samples, problems } = readLoggerRows(data);
       if (problems.length > 0) {

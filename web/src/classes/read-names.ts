@@ -1,4 +1,4 @@
-import { MOST_NAME_CHARACTERS } from '@bright-sprout/contract/classes';
+import { MOST_NAME_CHARACTERS } from '@bright-sprout/core/shared';
 
 /** What a pasted list of names came to; every line is in one of the three. */
 export interface NamesRead {

@@ -1,10 +1,5 @@
-import {
-  classRoutes,
-  type ClassView,
-  MOST_NAME_CHARACTERS,
-  MOST_STUDENTS,
-  type RosterRequest,
-} from '@bright-sprout/contract/classes';
+import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
+import { classRoutes, type ClassView, type RosterRequest } from '@bright-sprout/contract/classes';
 import { dealtTeams } from '@bright-sprout/core/design';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Shuffle, X } from 'lucide-react';

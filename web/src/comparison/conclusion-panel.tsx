@@ -1,4 +1,4 @@
-import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/contract/predictions';
+import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
 import { claimDoubts, claimDoubtWords } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';

@@ -4,7 +4,7 @@ import Table from 'react-bootstrap/Table';
 import { ApiFailure } from '../shared/api/index.ts';
 
 /** Lists what has to be mended in a file that was not opened. */
-export function FileProblems({
+export default function FileProblems({
   error,
   fileName,
   onClose,

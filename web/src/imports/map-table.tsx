@@ -22,7 +22,7 @@ import { MapColumns } from './map-columns.tsx';
 import { MapSettings } from './map-settings.tsx';
 import { MapVariables } from './map-variables.tsx';
 import { MapWords } from './map-words.tsx';
-import type { ForeignTable } from './open-file.tsx';
+import type { ForeignTable } from './read-picked.ts';
 
 const MOST_LISTED = 12;
 

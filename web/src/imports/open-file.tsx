@@ -1,34 +1,16 @@
-import { importRoutes } from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
-import { MOST_FILE_BYTES } from '@bright-sprout/contract/uploads';
-import { MOST_TABLE_COLUMNS, MOST_TIDY_ROWS } from '@bright-sprout/core/imports';
+
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { FolderOpen } from 'lucide-react';
-import Papa from 'papaparse';
 import { lazy, Suspense, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { ApiFailure, call, experimentQuery, sendFile, experimentsQuery } from '../shared/api/index.ts';
-import { FileProblems } from './file-problems.tsx';
-
-/** Long enough for the header of any table. */
-const HEADER_CHARACTERS = 1_000_000;
+import { experimentQuery, experimentsQuery } from '../shared/api/index.ts';
+import type { ForeignTable, PickedFile } from './read-picked.ts';
 
 const MapTable = lazy(() => import('./map-table.tsx'));
-
-/** A file as it was picked, with the id that its experiment will have. */
-interface PickedFile {
-  readonly id: string;
-  readonly file: File;
-}
-
-/** A table that is not ours, to be mapped. */
-export interface ForeignTable {
-  readonly id: string;
-  readonly fileName: string;
-  readonly sheets: readonly { readonly name: string; readonly rows: readonly (readonly string[])[] }[];
-}
+const FileProblems = lazy(() => import('./file-problems.tsx'));
 
 /** Opens a tidy CSV or a bundle at once, and any other table after a look at what its columns mean. */
 export function OpenFile() {
@@ -42,7 +24,8 @@ export function OpenFile() {
     void navigate(`/experiments/${experiment.id}/compare`);
   };
   const open = useMutation({
-    mutationFn: readPicked,
+    // Fetched with a file to read: most visits open none.
+    mutationFn: async (picked: PickedFile) => (await import('./read-picked.ts')).readPicked(picked),
     onSuccess: (result) => {
       if ('sheets' in result) setForeign(result);
       else opened(result);
@@ -66,7 +49,11 @@ export function OpenFile() {
           event.target.value = '';
         }}
       />
-      <FileProblems error={open.error} fileName={open.variables?.file.name ?? ''} onClose={open.reset} />
+      {open.error && (
+        <Suspense fallback={null}>
+          <FileProblems error={open.error} fileName={open.variables.file.name} onClose={open.reset} />
+        </Suspense>
+      )}
       {foreign && (
         <Suspense fallback={null}>
           <MapTable table={foreign} onOpened={opened} onClose={() => setForeign(undefined)} />
@@ -74,74 +61,4 @@ export function OpenFile() {
       )}
     </>
   );
-}
-
-async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | ForeignTable> {
-  if (file.size > MOST_FILE_BYTES) throw tooLarge();
-  if (file.size === 0) throw emptyTable();
-  const params = { newExperimentId: id };
-  const fileName = file.name;
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  if (/\.zip$/i.test(fileName)) {
-    return call(importRoutes.openBundle, { params, body: { fileName, ...(await sendFile(bytes)) } });
-  }
-  if (/\.xlsx$/i.test(fileName)) {
-    const sheets = await call(importRoutes.readSheets, { body: await sendFile(bytes) });
-    return { id, fileName, sheets };
-  }
-  const text = textOf(bytes);
-  if (isOurs(text)) {
-    return call(importRoutes.openTidy, { params, body: { fileName, ...(await sendFile(bytes)) } });
-  }
-  const first = Papa.parse<string[]>(text.slice(0, HEADER_CHARACTERS), { preview: 1 }).data[0] ?? [];
-  if (first.length > MOST_TABLE_COLUMNS) throw tooWide(first.length);
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: MOST_TIDY_ROWS + 2 });
-  if (data.length < 2) throw emptyTable();
-  return { id, fileName, sheets: [{ name: fileName, rows: data }] };
-}
-
-/** The text of a file: UTF-8 or UTF-16, else as older programs of the west write it. */
-function textOf(bytes: Uint8Array): string {
-  if (bytes[0] === 0xff && bytes[1] === 0xfe) return new TextDecoder('utf-16le').decode(bytes);
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return new TextDecoder('windows-1252').decode(bytes);
-  }
-}
-
-/** A tidy table has the columns that one cannot do without; others are mapped by hand. */
-function isOurs(text: string): boolean {
-  const columns = (Papa.parse<string[]>(text.slice(0, HEADER_CHARACTERS), { preview: 1 }).data[0] ?? []).map(
-    (cell) => cell.trim(),
-  );
-  const has = (...names: string[]): boolean => names.some((name) => columns.includes(name));
-  const hasTreatment = has('treatment') || columns.some((column) => column.startsWith('factor:'));
-  return (
-    has('unit') && hasTreatment && (has('observed') || (has('sown') && has('day'))) && has('value', 'state')
-  );
-}
-
-function emptyTable(): ApiFailure {
-  return new ApiFailure({
-    code: 'unreadable_file',
-    message: 'This file has no rows of values. The first row names the columns, the values are below it.',
-    fields: [],
-  });
-}
-
-function tooWide(columns: number): ApiFailure {
-  return new ApiFailure({
-    code: 'unreadable_file',
-    message: `This table has ${columns} columns; up to ${MOST_TABLE_COLUMNS} can be opened. Keep only the columns with readings.`,
-    fields: [],
-  });
-}
-
-function tooLarge(): ApiFailure {
-  return new ApiFailure({
-    code: 'too_large',
-    message: 'This file is too large: files of up to 30 MB can be opened.',
-    fields: [],
-  });
 }

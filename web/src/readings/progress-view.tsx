@@ -1,5 +1,6 @@
+import { LATE_WORDS } from '@bright-sprout/core/shared';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
-import { LATE_WORDS, type ReadingView, readingRoutes } from '@bright-sprout/contract/readings';
+import { type ReadingView, readingRoutes } from '@bright-sprout/contract/readings';
 import { agreementOf } from '@bright-sprout/core/statistics';
 import { computedText, undefinedWords } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';

@@ -1,11 +1,6 @@
+import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import type { UnitView } from '@bright-sprout/contract/plans';
-import {
-  SOWING_ITEMS,
-  type SowingItem,
-  sowingRoutes,
-  type TickRequest,
-  type TickView,
-} from '@bright-sprout/contract/sowing';
+import { sowingRoutes, type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
 import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';

@@ -1,9 +1,5 @@
-import {
-  SOWING_ITEMS,
-  type SowingItem,
-  type TickRequest,
-  type TickView,
-} from '@bright-sprout/contract/sowing';
+import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
+import { type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { deepText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';

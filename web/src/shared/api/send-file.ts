@@ -1,5 +1,6 @@
+import { MOST_PART_BYTES } from '@bright-sprout/core/shared';
 import type { Route } from '@bright-sprout/contract/shared';
-import { MOST_PART_BYTES, uploadRoutes } from '@bright-sprout/contract/uploads';
+import { uploadRoutes } from '@bright-sprout/contract/uploads';
 import { v7 as uuid } from 'uuid';
 import { ApiFailure, send } from './call.ts';
 

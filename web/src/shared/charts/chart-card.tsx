@@ -1,5 +1,4 @@
 import { Download, Table2 } from 'lucide-react';
-import Papa from 'papaparse';
 import { useState } from 'react';
 import Table from 'react-bootstrap/Table';
 import type { FigureData } from './figure-base.ts';
@@ -45,7 +44,7 @@ export default function ChartCard({ title, label, figure, table, note, className
           <button type="button" className="pill" onClick={() => void downloadPicture(figure, 'svg', name)}>
             SVG
           </button>
-          <button type="button" className="pill" onClick={() => downloadTable(table, name)}>
+          <button type="button" className="pill" onClick={() => void downloadTable(table, name)}>
             CSV
           </button>
         </div>
@@ -91,7 +90,8 @@ function plain(cell: string | number): string | number {
     : cell;
 }
 
-function downloadTable({ columns, rows }: ChartTable, name: string): void {
+async function downloadTable({ columns, rows }: ChartTable, name: string): Promise<void> {
+  const { default: Papa } = await import('papaparse');
   const text = Papa.unparse([columns.map(plain), ...rows.map((row) => row.map(plain))]);
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type: 'text/csv' }));

@@ -1,4 +1,5 @@
-import { type CareKind, type CareRequest, SOIL_STATES } from '@bright-sprout/contract/care';
+import { type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
+import { type CareRequest } from '@bright-sprout/contract/care';
 
 /** What was done, as a person would say it. */
 export const CARE_WORDS: Readonly<Record<CareKind, string>> = {

@@ -1,0 +1,45 @@
+import { ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
+import { IsIn, IsOptional, MaxLength } from 'class-validator';
+import {
+  IsCalendarDay,
+  IsId,
+  NestedOrNull,
+  Trimmed,
+  type Day,
+  type Id,
+  type Instant,
+} from '../shared/index.ts';
+import { UploadPart } from '../uploads/index.ts';
+
+/** A photo, a drawing or a sentence about a unit, or about all pots. */
+export class EntryRequest {
+  @IsOptional()
+  @IsId()
+  unitId: string | null;
+
+  @IsCalendarDay({ message: 'Give the day of the entry.' })
+  happenedOn: string;
+
+  @IsIn(ENTRY_KINDS)
+  kind: EntryKind;
+
+  @Trimmed()
+  @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
+  note: string;
+
+  /** The picture of a photo or drawing, sent before. */
+  @NestedOrNull(() => UploadPart)
+  picture: UploadPart | null;
+}
+
+/** An entry without its picture, which has an address of its own. */
+export interface EntryView {
+  id: Id;
+  unitId: Id | null;
+  happenedOn: Day;
+  kind: EntryKind;
+  note: string;
+  hasPicture: boolean;
+  observer: string;
+  recordedAt: Instant;
+}

@@ -1,0 +1,16 @@
+import { MOST_FILE_BYTES, MOST_PART_BYTES } from '@bright-sprout/core/shared';
+import { IsInt, Max, Min } from 'class-validator';
+import { IsId } from '../shared/index.ts';
+
+/** A file that was sent in parts before, to be used now. */
+export class UploadPart {
+  /** Id made on the device, under which its parts were kept. */
+  @IsId()
+  uploadId: string;
+
+  /** Bytes of the whole file: a part that is missing is noticed. */
+  @IsInt()
+  @Min(1, { message: 'This file is empty.' })
+  @Max(MOST_FILE_BYTES, { message: 'Files of up to 30 MB can be opened.' })
+  size: number;
+}

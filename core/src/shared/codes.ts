@@ -1,0 +1,32 @@
+/** What people do to plants, or find in their soil. */
+export const CARE_KINDS = [
+  'watered',
+  'turned',
+  'moved',
+  'uncovered',
+  'thinned',
+  'potted_on',
+  'treated',
+  'ph',
+  'soil',
+  'note',
+] as const;
+export type CareKind = (typeof CARE_KINDS)[number];
+
+/** Soil by touch, the driest first; a care event of kind `soil` has the place in this list from 0. */
+export const SOIL_STATES = ['dry', 'moist', 'soggy'] as const;
+
+/** What an entry of the journal is. */
+export const ENTRY_KINDS = ['photo', 'drawing', 'note'] as const;
+export type EntryKind = (typeof ENTRY_KINDS)[number];
+
+/** What is ticked for each unit on sowing day. */
+export const SOWING_ITEMS = ['seeds', 'depth', 'treatment', 'label'] as const;
+export type SowingItem = (typeof SOWING_ITEMS)[number];
+
+/** What a change can be of. */
+export const CHANGED_THINGS = ['readings', 'care', 'journal', 'sowing'] as const;
+export type ChangedThing = (typeof CHANGED_THINGS)[number];
+
+/** Why a reading is set aside that arrives long after its day was closed. */
+export const LATE_WORDS = 'arrived after this day was closed';

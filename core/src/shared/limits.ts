@@ -1,0 +1,20 @@
+/** The most values that a device sends at once. */
+export const MOST_DEVICE_SAMPLES = 250;
+
+/** The largest picture that is taken, in bytes; devices send far smaller ones. */
+export const MOST_PICTURE_BYTES = 2_000_000;
+
+/** The most characters of a display name. */
+export const MOST_NAME_CHARACTERS = 40;
+
+/** The most students of a class. */
+export const MOST_STUDENTS = 60;
+
+/** The most characters of a claim, and of the reasoning. */
+export const MOST_CLAIM_CHARACTERS = 600;
+
+/** The most bytes of a file that go in one request; a device on a slow line sends smaller parts. */
+export const MOST_PART_BYTES = 524_288;
+
+/** The largest file that is taken, in bytes. */
+export const MOST_FILE_BYTES = 30_000_000;

@@ -8,7 +8,7 @@ test('wrong sign-in: words, and what was typed stays', async ({ app: page }) => 
   await expect(page.getByLabel('E-mail')).toHaveValue('nobody@school.example');
 });
 
-test('fields are checked before they are sent', async ({ app: page }) => {
+test('wrong fields are told at their places', async ({ app: page }) => {
   await page.getByRole('button', { name: /Open an account/ }).click();
   await page.getByLabel(/Password/).fill('short');
   await page.getByRole('button', { name: 'Open an account', exact: true }).click();

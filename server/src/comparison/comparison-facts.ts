@@ -1,9 +1,11 @@
-import type { ComparedGroup, ComparedUnit } from '@bright-sprout/core/comparison';
+import type { ComparedUnit, Design } from '@bright-sprout/core/comparison';
+import { type Plan, treatmentsOf } from '@bright-sprout/core/design';
 import type { ReadingFact } from '@bright-sprout/core/growth';
 import { type CalendarDay, calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
+import { designOf, type LevelRow, type TreatmentLevelRow, type UnitRow } from './design-of.ts';
 
 /** A variable as a comparison needs it. */
 export interface ComparedVariable {
@@ -19,12 +21,26 @@ export interface ComparisonFacts {
   /** Undefined when the experiment has no such variable. */
   readonly variable: ComparedVariable | undefined;
   readonly sowOn: CalendarDay;
-  readonly treatments: readonly ComparedGroup[];
   readonly units: readonly ComparedUnit[];
+  readonly design: Design;
+  readonly plantRule: Plan['plantRule'] | null;
+  /** What the packet states, 0–1; `null` when there is no packet. */
+  readonly packetRate: number | null;
   /** Readings that no correction supersedes, in the order they were made. */
   readonly readings: readonly ReadingFact[];
   /** The same of every variable; empty unless it was asked for. */
   readonly all: readonly AnyReading[];
+  /** Days of the readings of the variable that are set aside. */
+  readonly setAsideDays: readonly string[];
+}
+
+interface VariableRow extends ComparedVariable {
+  readonly sowOn: string;
+  readonly cropName: string;
+  /** JSON. */
+  readonly plan: string | null;
+  /** JSON. */
+  readonly lot: string | null;
 }
 
 /** A reading of any variable, with who made it. */
@@ -36,15 +52,29 @@ export interface AnyReading extends ReadingFact {
 }
 
 const VARIABLE = `
-  SELECT v.id, v.name, v.kind, v.unit, v.step, e.sow_on AS sowOn
+  SELECT v.id, v.name, v.kind, v.unit, v.step, e.sow_on AS sowOn, e.crop_name AS cropName, e.plan_document AS plan,
+         l.figures AS lot
   FROM experiment e JOIN variable v ON v.experiment_id = e.id
+  LEFT JOIN seed_lot l ON l.id = JSON_VALUE(e.plan_document, '$.lotId')
   WHERE e.id = ? AND (v.id = ? OR (? IS NULL AND v.position = 0))`;
 
 const TREATMENTS = `
   SELECT id, name, is_control AS isControl FROM treatment WHERE experiment_id = ? ORDER BY position`;
 
 const UNITS = `
-  SELECT id, number, treatment_id AS groupId, sown_on AS sownOn FROM unit WHERE experiment_id = ? ORDER BY number`;
+  SELECT u.id, u.number, u.treatment_id AS groupId, u.sown_on AS sownOn, u.block, u.team, u.seeds_sown AS seedsSown,
+         c.position AS container
+  FROM unit u JOIN container c ON c.id = u.container_id WHERE u.experiment_id = ? ORDER BY u.number`;
+
+const LEVELS = `
+  SELECT f.id AS factorId, f.name AS factor, l.id, l.name
+  FROM factor f JOIN level l ON l.factor_id = f.id WHERE f.experiment_id = ? ORDER BY f.position, l.position`;
+
+const TREATMENT_LEVELS = `
+  SELECT k.treatment_id AS treatmentId, k.level_id AS levelId
+  FROM treatment t JOIN treatment_level k ON k.treatment_id = t.id WHERE t.experiment_id = ?`;
+
+const CROPS = 'SELECT id, common_name AS name FROM crop WHERE id IN (?)';
 
 const COUNTS = 'AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)';
 const NOT_SET_ASIDE =
@@ -66,9 +96,10 @@ const allReadingsSql = (setAside: SetAsideRule): string => `
   ORDER BY r.recorded_at, r.id`;
 
 const SET_ASIDE = `
-  SELECT COUNT(*) AS count
+  SELECT r.observed_on AS day
   FROM set_aside s STRAIGHT_JOIN reading r ON r.id = s.reading_id STRAIGHT_JOIN unit u ON u.id = r.unit_id
-  WHERE u.experiment_id = ? AND r.variable_id = ? AND r.observed_on <= ? AND s.lifted_at IS NULL ${COUNTS}`;
+  JOIN variable v ON v.id = r.variable_id
+  WHERE u.experiment_id = ? AND (v.id = ? OR (? IS NULL AND v.position = 0)) AND s.lifted_at IS NULL ${COUNTS}`;
 
 /** Whether readings that were set aside count. */
 export type SetAsideRule = 'left_out' | 'included';
@@ -89,29 +120,46 @@ export class ComparisonFactsService {
     withAll: boolean,
   ): Promise<ComparisonFacts> {
     const wanted = variableId ?? null;
-    const [variables, treatments, units, found] = await Promise.all([
-      this.source.query<(ComparedVariable & { sowOn: string })[]>(VARIABLE, [experimentId, wanted, wanted]),
+    const [variables, treatments, units, levels, links, aside, found] = await Promise.all([
+      this.source.query<VariableRow[]>(VARIABLE, [experimentId, wanted, wanted]),
       this.source.query<{ id: string; name: string; isControl: number }[]>(TREATMENTS, [experimentId]),
-      this.source.query<ComparedUnit[]>(UNITS, [experimentId]),
+      this.source.query<UnitRow[]>(UNITS, [experimentId]),
+      this.source.query<LevelRow[]>(LEVELS, [experimentId]),
+      this.source.query<TreatmentLevelRow[]>(TREATMENT_LEVELS, [experimentId]),
+      this.source.query<{ day: string }[]>(SET_ASIDE, [experimentId, wanted, wanted]),
       withAll
         ? this.source.query<AnyReading[]>(allReadingsSql(setAside), [experimentId])
         : this.source.query<ReadingFact[]>(readingsSql(setAside), [wanted, wanted, experimentId]),
     ]);
     const [variable] = variables;
     const all = withAll ? (found as AnyReading[]) : [];
+    const plan = variable?.plan ? (JSON.parse(variable.plan) as Plan) : null;
+    const groups = treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 }));
+    const rows = { plan, cropName: variable?.cropName ?? '', treatments: groups, units, levels, links };
     return {
       variable,
       sowOn: calendarDay(variable?.sowOn ?? '2000-01-01'),
-      treatments: treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 })),
       units,
+      design: designOf(rows, await this.#cropNames(plan)),
+      plantRule: plan?.plantRule ?? null,
+      packetRate: packetRate(variable?.lot),
       readings: withAll ? all.filter((reading) => reading.variableId === variable?.id) : found,
       all,
+      setAsideDays: aside.map(({ day }) => day),
     };
   }
 
-  /** Readings of a variable that are set aside, up to a day. */
-  async countSetAside(experimentId: string, variableId: string, day: string): Promise<number> {
-    const [row] = await this.source.query<{ count: string }[]>(SET_ASIDE, [experimentId, variableId, day]);
-    return Number(row?.count ?? 0);
+  /** Names of the crops of a plan by id, where it has more than one. */
+  async #cropNames(plan: Plan | null): Promise<ReadonlyMap<string, string>> {
+    const ids = [...new Set(plan ? treatmentsOf(plan).map(({ settings }) => settings.cropId) : [])];
+    if (ids.length === 0 || (ids.length === 1 && ids[0] === plan?.cropId)) return new Map();
+    const crops = await this.source.query<{ id: string; name: string }[]>(CROPS, [ids]);
+    return new Map(crops.map(({ id, name }) => [id, name]));
   }
+}
+
+/** What a packet states of its rate, 0–1; `null` when there is no packet. */
+function packetRate(lot: string | null | undefined): number | null {
+  const percent = lot ? (JSON.parse(lot) as { germinationPercent: number | null }).germinationPercent : null;
+  return percent === null ? null : percent / 100;
 }

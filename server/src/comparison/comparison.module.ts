@@ -2,7 +2,6 @@ import { Module } from '@nestjs/common';
 import { ComparisonController } from './comparison.controller.ts';
 import { ComparisonFactsService } from './comparison-facts.ts';
 import { ComparisonService } from './comparison.service.ts';
-import { DesignService } from './design.service.ts';
 import { StudyService } from './study.service.ts';
 import { PlansModule } from '../plans/index.ts';
 
@@ -10,6 +9,6 @@ import { PlansModule } from '../plans/index.ts';
 @Module({
   imports: [PlansModule],
   controllers: [ComparisonController],
-  providers: [ComparisonService, ComparisonFactsService, DesignService, StudyService],
+  providers: [ComparisonService, ComparisonFactsService, StudyService],
 })
 export class ComparisonModule {}

@@ -21,8 +21,12 @@ import { calendarDay } from '@bright-sprout/core/shared';
 import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { notFound } from '../shared/index.ts';
-import { type AnyReading, type ComparedVariable, ComparisonFactsService } from './comparison-facts.ts';
-import { DesignService, type KnownDesign } from './design.service.ts';
+import {
+  type AnyReading,
+  type ComparedVariable,
+  type ComparisonFacts,
+  ComparisonFactsService,
+} from './comparison-facts.ts';
 
 const EMPTY: Pick<ComparisonView, ComparisonPart> = {
   treatments: null,
@@ -34,21 +38,15 @@ const EMPTY: Pick<ComparisonView, ComparisonPart> = {
 /** Comparisons, computed by the core from the readings that still count. */
 @Injectable()
 export class ComparisonService {
-  constructor(
-    private readonly facts: ComparisonFactsService,
-    private readonly designs: DesignService,
-  ) {}
+  constructor(private readonly facts: ComparisonFactsService) {}
 
   /** Compares groups of units on the day asked for, else on the last day that most were read. */
   async compare(experimentId: string, query: ComparisonQuery): Promise<ComparisonView> {
     const setAside = query.setAside ?? 'left_out';
     const parts = partsOf(query);
     const by = query.groupBy ?? 'treatment';
-    const [{ variable, sowOn, ...facts }, known] = await Promise.all([
-      this.facts.of(experimentId, query.variableId, setAside, parts.size > 0),
-      this.designs.of(experimentId),
-    ]);
-    const { all } = facts;
+    const facts = await this.facts.of(experimentId, query.variableId, setAside, parts.size > 0);
+    const { variable, sowOn, all, design } = facts;
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
     const findings = unitDays(facts.readings);
@@ -56,8 +54,8 @@ export class ComparisonService {
       query.day === undefined
         ? (lastDayMostRead(findings, facts.units.length) ?? sowOn)
         : calendarDay(query.day);
-    const sorted = grouped(known.design, by);
-    const readings = query.per === 'per_pot' ? unitDays(perPot(facts.readings, known.design)) : findings;
+    const sorted = grouped(design, by);
+    const readings = query.per === 'per_pot' ? unitDays(perPot(facts.readings, design)) : findings;
     const comparison = compareTreatments({
       treatments: sorted.groups,
       units: sorted.units,
@@ -65,7 +63,7 @@ export class ComparisonService {
       day,
       rule: query.rule ?? 'only-up',
       summary: query.summary ?? 'day',
-      design: known.design,
+      design,
       by,
       isOrdinal: variable.kind === 'score',
       countsSeeds: variable.name === 'seeds up',
@@ -79,15 +77,15 @@ export class ComparisonService {
     return {
       ...comparison,
       ...EMPTY,
-      ...partsView(parts, { comparison, known, sorted, variable, all, query }),
-      design: parts.size > 0 ? { factors: known.design.factors, treatments: known.design.treatments } : null,
+      ...partsView(parts, { comparison, known: facts, sorted, variable, all, query }),
+      design: parts.size > 0 ? { factors: design.factors, treatments: design.treatments } : null,
       variableId: variable.id,
       readDays,
-      setAside: await this.facts.countSetAside(experimentId, variable.id, day),
+      setAside: facts.setAsideDays.filter((aside) => aside <= day).length,
       names: sorted.groups,
       words: {
         ...words,
-        counting: [countingWords(comparison, known.plantRule), ...overLevels(known, query)].join(' '),
+        counting: [countingWords(comparison, facts.plantRule), ...overLevels(facts, query)].join(' '),
       },
     };
   }
@@ -101,7 +99,7 @@ function partsOf({ parts }: ComparisonQuery): Set<ComparisonPart> {
 
 interface PartsInput {
   readonly comparison: Comparison;
-  readonly known: KnownDesign;
+  readonly known: ComparisonFacts;
   readonly sorted: Grouped;
   readonly variable: ComparedVariable;
   readonly all: readonly AnyReading[];
@@ -157,7 +155,7 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
 }
 
 /** Says what a sorting by one of several factors takes together. */
-function overLevels(known: KnownDesign, { groupBy }: ComparisonQuery): string[] {
+function overLevels(known: ComparisonFacts, { groupBy }: ComparisonQuery): string[] {
   const { factors } = known.design;
   if (factors.length < 2 || !groupBy?.startsWith('factor-')) return [];
   const others = factors.filter((_, at) => groupBy !== `factor-${at}`).map((factor) => factor.name);

@@ -1,13 +1,14 @@
 import type { LeftOutReason, TreatmentGroup } from '../comparison/index.ts';
+import { STATE_WORDS } from './code-words.ts';
 import { type ComparisonSpeech, listed, nameOf, potCount } from './speech.ts';
 
 /** Why a pot is left out. */
 export const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
-  not_up: 'not up yet',
+  not_up: STATE_WORDS.not_up,
   up_without_value: 'up but not measured',
-  dead: 'dead',
-  removed: 'removed',
-  not_read: 'not read',
+  dead: STATE_WORDS.dead,
+  removed: STATE_WORDS.removed,
+  not_read: STATE_WORDS.not_read,
   read_long_ago: 'last read too long ago',
   too_few_values: 'read too few times',
 };

@@ -1,3 +1,4 @@
+import { CARE_WORDS, careText } from '@bright-sprout/core/words';
 import { CARE_KINDS, type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
 import { type CareRequest, careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
@@ -9,7 +10,7 @@ import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { addressOf, call, careQuery, journalQuery } from '../shared/api/index.ts';
-import { CARE_WORDS, careText, useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
 import { useKeep } from '../shared/outbox/index.ts';
 import { smallPicture } from '../shared/pictures/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';

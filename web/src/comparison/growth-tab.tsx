@@ -1,5 +1,5 @@
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
-import { computedText, growthWords, summaryStyle, undefinedWords } from '@bright-sprout/core/words';
+import { careText, computedText, growthWords, summaryStyle, undefinedWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useMemo, useState } from 'react';
 import {
@@ -15,7 +15,7 @@ import {
   RoomChart,
 } from '../shared/charts/index.ts';
 import { careQuery, sensorDaysQuery } from '../shared/api/index.ts';
-import { careText, useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { type ShownComparison, useChoices, useComparison } from './compare-context.tsx';
 import { PlainTable, Sentences } from './parts.tsx';

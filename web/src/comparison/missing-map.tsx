@@ -1,3 +1,4 @@
+import { STATE_WORDS } from '@bright-sprout/core/words';
 import { useMemo } from 'react';
 import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
@@ -6,7 +7,7 @@ import { useChoices } from './compare-context.tsx';
 
 const KEY = [
   { state: 'value', words: 'value' },
-  { state: 'not_up', words: 'not up yet' },
+  { state: 'not_up', words: STATE_WORDS.not_up },
   { state: 'dead', words: 'dead or removed' },
   { state: 'gone', words: 'nothing left to read' },
   { state: 'aside', words: 'set aside' },

@@ -7,22 +7,23 @@ import {
   type ZeroMeaning,
   type ZerosFound,
 } from '@bright-sprout/core/imports';
+import { STATE_WORDS } from '@bright-sprout/core/words';
 import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const MEANING_WORDS: Record<WordMeaning, string> = {
   nothing: 'nobody read it',
-  not_up: 'not up yet',
+  not_up: STATE_WORDS.not_up,
   up: 'up, not measured',
-  dead: 'dead',
-  removed: 'removed',
+  dead: STATE_WORDS.dead,
+  removed: STATE_WORDS.removed,
   not_read: 'not read, and noted so',
 };
 
 const ZERO_WORDS: Record<ZeroMeaning, string> = {
   value: 'truly 0',
-  not_up: 'not up yet',
-  dead: 'dead',
-  not_read: 'not read',
+  not_up: STATE_WORDS.not_up,
+  dead: STATE_WORDS.dead,
+  not_read: STATE_WORDS.not_read,
 };
 
 const UNKNOWN = 'unknown';

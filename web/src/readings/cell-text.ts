@@ -1,6 +1,7 @@
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { scoresOf } from '@bright-sprout/core/design';
 import { parseLength, type ReadingState } from '@bright-sprout/core/shared';
+import { STATE_WORDS } from '@bright-sprout/core/words';
 import { scaleOf } from '../shared/experiment/index.ts';
 import { lengthProblemText } from './length-problem.ts';
 import type { EnteredValue } from './use-keep-reading.ts';
@@ -11,10 +12,10 @@ export const STATE_KEYS: readonly {
   readonly state: ReadingState;
   readonly words: string;
 }[] = [
-  { key: 'n', state: 'not_up', words: 'not up yet' },
-  { key: 'd', state: 'dead', words: 'dead' },
-  { key: 'r', state: 'removed', words: 'removed' },
-  { key: 'x', state: 'not_read', words: 'not read' },
+  { key: 'n', state: 'not_up', words: STATE_WORDS.not_up },
+  { key: 'd', state: 'dead', words: STATE_WORDS.dead },
+  { key: 'r', state: 'removed', words: STATE_WORDS.removed },
+  { key: 'x', state: 'not_read', words: STATE_WORDS.not_read },
 ];
 
 /** What a cell of the fast sheet says. */

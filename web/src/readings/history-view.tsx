@@ -1,3 +1,4 @@
+import { careText } from '@bright-sprout/core/words';
 import type { CareView } from '@bright-sprout/contract/care';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
@@ -7,7 +8,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { addressOf, call, careQuery, journalQuery } from '../shared/api/index.ts';
-import { careText } from '../shared/experiment/index.ts';
+
 import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';

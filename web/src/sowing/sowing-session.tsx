@@ -1,7 +1,7 @@
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { sowingRoutes, type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
-import { deepText } from '@bright-sprout/core/words';
+import { SOWING_ITEM_WORDS, deepText } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Check } from 'lucide-react';
 import { useEffect, useRef } from 'react';
@@ -17,13 +17,6 @@ import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 import { useDepths } from './use-depths.ts';
 
 const NO_TICKS: readonly TickView[] = [];
-
-const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
-  seeds: 'Seeds in',
-  depth: 'Depth right',
-  treatment: 'Treatment given',
-  label: 'Label in place',
-};
 
 /** What is ticked of each unit, kept up to date while tablets tick. */
 export function useTicks(): readonly TickView[] {
@@ -88,7 +81,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
               title={done && `by ${done.by}`}
               onClick={() => tick.mutate({ unitIds: [unit.id], item, isDone: !done })}
             >
-              <Check size={16} aria-hidden="true" /> {ITEM_WORDS[item]}
+              <Check size={16} aria-hidden="true" /> {SOWING_ITEM_WORDS[item]}
             </button>
           );
         })}
@@ -119,7 +112,7 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
             disabled={left.length === 0 || tick.isPending}
             onClick={() => tick.mutate({ unitIds: left, item, isDone: true })}
           >
-            {ITEM_WORDS[item]}: {units.length - left.length} of {units.length}
+            {SOWING_ITEM_WORDS[item]}: {units.length - left.length} of {units.length}
           </Button>
         );
       })}
@@ -144,7 +137,7 @@ function useTick() {
           experimentId: experiment.id,
           params: { experimentId: experiment.id },
           body,
-          label: `Sowing: ${ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
+          label: `Sowing: ${SOWING_ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
         },
         (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks),
       ),

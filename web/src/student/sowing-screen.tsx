@@ -1,7 +1,7 @@
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import { type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
-import { deepText } from '@bright-sprout/core/words';
+import { SOWING_ITEM_WORDS, deepText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { ArrowLeft, Check } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -11,13 +11,6 @@ import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { sowingQuery } from './queries.ts';
 import type { AtDevice } from './use-keep-own.ts';
-
-const ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
-  seeds: 'Seeds in',
-  depth: 'Depth right',
-  treatment: 'Treatment given',
-  label: 'Label in place',
-};
 
 /** Sowing day on a tablet: the steps, and ticks for the team's own pots. */
 export function SowingScreen({
@@ -40,7 +33,7 @@ export function SowingScreen({
           experimentId: sowing.experimentId,
           params: {},
           body,
-          label: `${at.displayName}: ${ITEM_WORDS[body.item]}`,
+          label: `${at.displayName}: ${SOWING_ITEM_WORDS[body.item]}`,
         },
         (ticks) =>
           queries.setQueryData(sowingQuery.queryKey, (known = []) => withTicks(known, sowing, ticks)),
@@ -111,7 +104,7 @@ function PotTicks({
               aria-pressed={isDone}
               onClick={() => onTick(item, !isDone)}
             >
-              <Check size={20} aria-hidden="true" /> {ITEM_WORDS[item]}
+              <Check size={20} aria-hidden="true" /> {SOWING_ITEM_WORDS[item]}
             </button>
           );
         })}

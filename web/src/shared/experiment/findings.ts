@@ -2,7 +2,7 @@ import type { ExperimentView, UnitView, VariableView } from '@bright-sprout/cont
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay, type LengthScale, type LengthUnit } from '@bright-sprout/core/shared';
-import { readText, type ValueStyle, variableStyle } from '@bright-sprout/core/words';
+import { STATE_WORDS, readText, type ValueStyle, variableStyle } from '@bright-sprout/core/words';
 
 /** What is known of each unit: its findings in day order. */
 export type Findings = ReadonlyMap<string, readonly UnitDay[]>;
@@ -56,14 +56,6 @@ export function scaleOf(variable: VariableView): LengthScale {
 export function styleOf(variable: VariableView): ValueStyle {
   return variableStyle(variable);
 }
-
-const STATE_WORDS = {
-  not_up: 'not up yet',
-  up: 'up',
-  dead: 'dead',
-  removed: 'removed',
-  not_read: 'not read',
-} as const;
 
 /** A finding in a few words: `6.2 cm`, `not up yet`, `dead`. */
 export function findingText(finding: Pick<UnitDay, 'state' | 'value'>, variable: VariableView): string {

@@ -1,4 +1,3 @@
-export { CARE_WORDS, careText } from './care-text.ts';
 export { ExperimentProvider, type OpenExperiment, treatmentOf, useExperiment } from './context.tsx';
 export {
   type Findings,

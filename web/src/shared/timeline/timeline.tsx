@@ -2,11 +2,11 @@ import type { CareView } from '@bright-sprout/contract/care';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { type TimelineDay, timelineDays, type ScheduledTask } from '@bright-sprout/core/calendar';
 import { type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
-import { TASK_WORDS } from '@bright-sprout/core/words';
+import { CARE_WORDS, TASK_WORDS } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef } from 'react';
 import { careQuery } from '../api/index.ts';
-import { CARE_WORDS, treatmentOf, useCalendar, useExperiment } from '../experiment/index.ts';
+import { treatmentOf, useCalendar, useExperiment } from '../experiment/index.ts';
 import { treatmentStyle } from '../plants/index.ts';
 import { longDay, monthOf } from '../ui/index.ts';
 

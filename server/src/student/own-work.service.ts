@@ -29,7 +29,12 @@ export interface OwnUnit {
   readonly teamId: string | null;
 }
 
-type OwnUnitRow = OwnUnit & { readonly hasTeams: number };
+/** A unit of the class on a day, before it is known whose it is. */
+export interface UnitOnDay extends OwnUnit {
+  readonly hasTeams: number;
+  /** When the day was closed; `null` while it is open. */
+  readonly closedAt: Date | null;
+}
 
 /** A student of a class who is at a device, or chose a picture on it before. Every save begins with it: one statement. */
 const STUDENT_AT_DEVICE = `
@@ -38,11 +43,12 @@ const STUDENT_AT_DEVICE = `
   WHERE s.id = ? AND s.class_id = ?
     AND (s.id = ? OR EXISTS (SELECT 1 FROM device_student d WHERE d.device_id = ? AND d.student_id = s.id))`;
 
-/** A unit of an experiment that a class runs, and whether any of its units belong to teams. */
+/** A unit of an experiment that a class runs, whether any of its units belong to teams, and whether a day is closed. */
 const UNIT_OF_CLASS = `
-  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId,
+  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId, d.closed_at AS closedAt,
          EXISTS (SELECT 1 FROM unit t WHERE t.experiment_id = u.experiment_id AND t.team_id IS NOT NULL) AS hasTeams
   FROM unit u JOIN experiment e ON e.id = u.experiment_id AND e.class_id = ?
+  LEFT JOIN closed_day d ON d.experiment_id = u.experiment_id AND d.day = ?
   WHERE u.id = ?`;
 
 /** Who made something, and on which day of the class. */
@@ -69,15 +75,21 @@ export class OwnWorkService {
    * @throws ApiError `no_student`, `invalid_fields`
    */
   async of(device: JoinedDevice, made: MadeOnDevicePart | undefined): Promise<OwnWork> {
-    const student = await this.student(device, made?.studentId);
+    const time = this.timeOf(device, made);
+    return workAt(device, await this.student(device, made?.studentId), time);
+  }
+
+  /**
+   * When something was made.
+   * @throws ApiError `invalid_fields`
+   */
+  timeOf(device: JoinedDevice, made: MadeOnDevicePart | undefined): Pick<OwnWork, 'day' | 'madeAt'> {
     const passed = made ? Math.max(0, Date.parse(made.sentAt) - Date.parse(made.madeAt)) : 0;
     if (passed > LATEST_DAYS * DAY_MS) {
       throw invalidField('made', `This waited more than ${LATEST_DAYS} days. Show it to your teacher.`);
     }
     const madeAt = new Date(this.clock.now().getTime() - passed);
-    const { displayName, id: studentId } = student;
-    const observer = { displayName, studentId, timeZone: device.timeZone };
-    return { student, observer, madeAt, day: dayInZone(madeAt.getTime(), device.timeZone) };
+    return { madeAt, day: dayInZone(madeAt.getTime(), device.timeZone) };
   }
 
   /**
@@ -99,15 +111,27 @@ export class OwnWorkService {
     return student;
   }
 
+  /** A unit of the class as it stands on a day; undefined when the class has no such unit. */
+  async unitOn(device: JoinedDevice, unitId: string, day: string): Promise<UnitOnDay | undefined> {
+    const [unit] = await this.source.query<UnitOnDay[]>(UNIT_OF_CLASS, [device.classId, day, unitId]);
+    return unit;
+  }
+
   /**
    * The unit, when it is one of the student's own.
    * @throws ApiError `not_found`
    */
   async unit(device: JoinedDevice, student: KnownStudent, unitId: string): Promise<OwnUnit> {
-    const [unit] = await this.source.query<OwnUnitRow[]>(UNIT_OF_CLASS, [device.classId, unitId]);
-    const isOwn = unit && (student.teamId === null || unit.hasTeams === 0 || unit.teamId === student.teamId);
-    if (!isOwn) throw notFound();
-    return unit;
+    return this.own(await this.unitOn(device, unitId, this.clock.today(device.timeZone)), student);
+  }
+
+  /**
+   * Refuses a unit that is not one of the student's own.
+   * @throws ApiError `not_found`
+   */
+  own(unit: UnitOnDay | undefined, { teamId }: KnownStudent): UnitOnDay {
+    if (unit && (teamId === null || unit.hasTeams === 0 || unit.teamId === teamId)) return unit;
+    throw notFound();
   }
 
   /**
@@ -144,14 +168,31 @@ export class OwnWorkService {
    *   decides
    * @throws ApiError `day_closed`
    */
-  async refuseClosed(experimentId: string, { day, madeAt }: OwnWork): Promise<{ isLate: boolean }> {
-    const closedAt = await this.readings.closedAt(experimentId, day);
+  async refuseClosed(experimentId: string, work: OwnWork): Promise<{ isLate: boolean }> {
+    return this.refuseAfter(await this.readings.closedAt(experimentId, work.day), work);
+  }
+
+  /**
+   * The same, once it is known when the day was closed.
+   * @throws ApiError `day_closed`
+   */
+  refuseAfter(closedAt: Date | null | undefined, { madeAt }: OwnWork): { isLate: boolean } {
     if (!closedAt) return { isLate: false };
     if (madeAt > closedAt) {
       throw new ApiError('day_closed', 'Your teacher closed this day. Show your teacher what you read.');
     }
     return { isLate: this.clock.now().getTime() - closedAt.getTime() > ON_ITS_WAY_MS };
   }
+}
+
+/** What a student of a device did at a time. */
+export function workAt(
+  { timeZone }: JoinedDevice,
+  student: KnownStudent,
+  time: Pick<OwnWork, 'day' | 'madeAt'>,
+): OwnWork {
+  const observer = { displayName: student.displayName, studentId: student.id, timeZone };
+  return { student, observer, ...time };
 }
 
 /** The units of a student's team; all of them when no team has any, or the student has no team. */

@@ -9,7 +9,7 @@ import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable 
 import { Reading, ReadingsService } from '../readings/index.ts';
 import { Clock, invalidField } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
-import { type KnownStudent, OwnWorkService, ownUnits } from './own-work.service.ts';
+import { type KnownStudent, OwnWorkService, ownUnits, workAt } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
 
 const BY_ITSELF = 'Bright Sprout';
@@ -46,15 +46,20 @@ export class PotsService {
    */
   async keep(device: JoinedDevice, readingId: string, request: StudentReadingRequest): Promise<ReadingView> {
     const { made, ...reading } = request;
-    const work = await this.work.of(device, made);
+    const time = this.work.timeOf(device, made);
+    const [student, found] = await Promise.all([
+      this.work.student(device, made?.studentId),
+      this.work.unitOn(device, reading.unitId, time.day),
+    ]);
+    const work = workAt(device, student, time);
     if (!made && reading.observedOn !== work.day) {
       throw invalidField(
         'observedOn',
         `Students read on the day itself, and today is ${work.day}. Ask your teacher.`,
       );
     }
-    const unit = await this.work.unit(device, work.student, reading.unitId);
-    const { isLate } = await this.work.refuseClosed(unit.experimentId, work);
+    const unit = this.work.own(found, work.student);
+    const { isLate } = this.work.refuseAfter(unit.closedAt, work);
     if (reading.supersedesId) {
       const corrected = await this.source.getRepository(Reading).findOneBy({ id: reading.supersedesId });
       if (corrected?.studentId !== work.student.id || corrected.observedOn !== work.day) {

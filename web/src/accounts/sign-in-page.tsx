@@ -11,7 +11,7 @@ import { FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
 export function SignInPage() {
   const [isNew, setIsNew] = useState(false);
   return (
-    <main className="device">
+    <main className="joining">
       <div className="joining-picture" aria-hidden="true">
         <Seedlings />
       </div>

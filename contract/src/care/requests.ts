@@ -1,4 +1,4 @@
-import { CARE_KINDS, type CareKind, MOST_DEVICE_SAMPLES, SOIL_STATES } from '@bright-sprout/core/shared';
+import { CARE_KINDS, type CareKind, MOST_DEVICE_SAMPLES } from '@bright-sprout/core/shared';
 import 'reflect-metadata';
 import { type Sensor, SENSORS } from '@bright-sprout/core/simulate';
 import {
@@ -41,7 +41,7 @@ export class CareRequest {
   @IsId({ each: true })
   unitIds: string[] | null;
 
-  /** mL of water for each unit, a pH, or a place in {@link SOIL_STATES}. */
+  /** mL of water for each unit, a pH, or a place among the soil states. */
   @IsOptional()
   @Min(0, { message: 'Give an amount of 0 or more.' })
   @Max(10_000, { message: 'Give at most 10 000.' })

@@ -10,7 +10,6 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import type { ExperimentView } from '../plans/index.ts';
 import { IsCalendarDay, IsId, OnlyWith, Trimmed, type Day, type Id, type Instant } from '../shared/index.ts';
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */

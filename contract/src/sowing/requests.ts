@@ -11,7 +11,6 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import type { ExperimentView } from '../plans/index.ts';
 import { IsCalendarDay, IsId, Trimmed, type Id } from '../shared/index.ts';
 
 /** Marks every unit as sown on a day. */

@@ -1,17 +1,15 @@
 import 'reflect-metadata';
 import type { ReadingLevel } from '@bright-sprout/core/words';
 import type { CropHabit } from '@bright-sprout/core/design';
-import { MOST_PART_BYTES, type ReadingState } from '@bright-sprout/core/shared';
+import type { ReadingState } from '@bright-sprout/core/shared';
 import { IsOptional, Length, Matches } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
-import { CareRequest, type CareView } from '../care/index.ts';
-import { EntryRequest, type EntryView } from '../journal/index.ts';
+import { CareRequest } from '../care/index.ts';
+import { EntryRequest } from '../journal/index.ts';
 import type { VariableView } from '../plans/index.ts';
 import { ReadingRequest, type ReadingView } from '../readings/index.ts';
 import { IsId, IsInstant, NestedOrNull, Trimmed, type Day, type Id } from '../shared/index.ts';
-import { TickRequest, type TickView } from '../sowing/index.ts';
-
-import { PracticeRequest, type PracticeView, type StudentSowingView } from './work.ts';
+import { TickRequest } from '../sowing/index.ts';
 
 /** The code on the board. */
 export class JoinRequest {

@@ -1,4 +1,4 @@
-import { MOST_FILE_BYTES, MOST_PART_BYTES } from '@bright-sprout/core/shared';
+import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import { IsInt, Max, Min } from 'class-validator';
 import { IsId } from '../shared/index.ts';
 

@@ -23,10 +23,11 @@ export async function testAll(root: string): Promise<number> {
     console.error(`\n${error.message}\n\n0 passed, 1 failed`);
     return 1;
   }
+  const looks = sourceChecks(root, ['lint', 'format']);
   // The threads of the server's tests run what is built.
   const types = await sourceChecks(root, ['types']);
   const [checks, units] = await Promise.all([
-    sourceChecks(root, ['lint', 'format']),
+    looks,
     jestTests(root, ['--testPathIgnorePatterns', ...IGNORED, ALONE], BUILT_THREADS),
   ]);
   const alone = await jestTests(root, [ALONE], BUILT_THREADS);

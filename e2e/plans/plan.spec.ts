@@ -60,6 +60,25 @@ test('shuffle, swap by keyboard, swap by drag, and take it all back', async ({ t
   await expect.poll(() => layout(page)).toEqual(first);
 });
 
+test('a plan that was left before it was saved is said on the other stages, and saved by opening it', async ({
+  teacher: page,
+}) => {
+  await startPlan(page);
+  await page.getByLabel('Level 2', { exact: true }).fill('With a collar');
+  await page.goto(page.url().replace(/\/plan.*/, '/sow'));
+  const note = page.getByRole('alert').filter({ hasText: 'typed last on the plan' });
+  await expect(note).toBeVisible();
+  await note.getByRole('link', { name: 'Open the plan' }).click();
+  await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('With a collar');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Sow/ }).click();
+  await expect(page.getByText('With a collar').first()).toBeVisible();
+  await expect(note).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByText('With a collar').first()).toBeVisible();
+  await expect(note).toHaveCount(0);
+});
+
 test('bad plans are met with words, and good ones survive a reload', async ({ teacher: page }) => {
   await startPlan(page);
   await openPart(page, 'Pots');

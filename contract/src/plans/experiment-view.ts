@@ -3,10 +3,9 @@ import 'reflect-metadata';
 import type { BrightSide } from '@bright-sprout/core/design';
 import type { VariableKind } from '@bright-sprout/core/imports';
 import type { ExperimentStatus } from '@bright-sprout/core/calendar';
-
 import type { CropView } from '../inventory/index.ts';
 import type { TaskView } from './plan-extras.ts';
-import { type PlanDocument } from './plan-request.ts';
+import type { PlanDocument } from './plan-request.ts';
 
 /** A factor and the names of its levels. */
 export interface FactorView {

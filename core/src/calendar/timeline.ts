@@ -5,7 +5,7 @@ import { type ClassDays, isClassDay, SCHOOL_DAYS } from './class-days.ts';
 export const LONGEST_PLAN_DAYS = 366;
 
 /** The most days a timeline shows, whatever the dates of readings from a file. */
-const LONGEST_RIBBON_DAYS = 1200;
+const LONGEST_TIMELINE_DAYS = 1200;
 
 /** One notch of the timeline of days. */
 export interface TimelineDay {
@@ -34,7 +34,7 @@ export interface TimelinePlan {
 export function timelineDays(plan: TimelinePlan): TimelineDay[] {
   const start = [plan.sowOn, ...plan.readDays].reduce(earlier);
   const planned = [plan.lessonOn, ...plan.readDays].reduce(later);
-  const end = earlier(later(planned, addDays(start, 1)), addDays(start, LONGEST_RIBBON_DAYS));
+  const end = earlier(later(planned, addDays(start, 1)), addDays(start, LONGEST_TIMELINE_DAYS));
   const rules = plan.classDays ?? SCHOOL_DAYS;
   return daysFromTo(start, end).map((day) => {
     const age = daysBetween(plan.sowOn, day);

@@ -10,7 +10,7 @@ import {
   sowingDayOf,
   treatmentsOf,
 } from '../design/index.ts';
-import { type CalendarDay, type LengthScale, type Outcome } from '../shared/index.ts';
+import type { CalendarDay, LengthScale, Outcome } from '../shared/index.ts';
 import { type GrowthSetting, growthSetting } from '../simulate/index.ts';
 import { emergenceWindow } from './emergence.ts';
 

@@ -9,7 +9,7 @@ import {
   MISSED_READINGS,
   NO_EFFECT,
   POT_SHARE,
-  SILL_SLOPE,
+  POSITION_SLOPE,
   layoutPlaceOf,
   usualSpread,
 } from './index.ts';
@@ -67,7 +67,7 @@ describe('a classroom', () => {
     const ends = rooms.map(
       (room) => room.growthAt({ along: 0.5, away: 0 }) - room.growthAt({ along: -0.5, away: 0 }),
     );
-    expect(Math.abs(Math.sqrt(varianceOf(ends)) - SILL_SLOPE)).toBeLessThan(0.01);
+    expect(Math.abs(Math.sqrt(varianceOf(ends)) - POSITION_SLOPE)).toBeLessThan(0.01);
     expect(Math.abs(meanOf(ends))).toBeLessThan(0.01);
     expect(rooms[0]?.growthAt({ along: 0, away: 0 })).toBe(1);
   });

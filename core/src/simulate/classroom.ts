@@ -29,7 +29,7 @@ export interface Classroom {
  * From one end of a container to the other, plants differ by about this share of their height (SD over rooms): light
  * falls off and glass is cold, and which way it tells differs from room to room.
  */
-export const SILL_SLOPE = 0.12;
+export const POSITION_SLOPE = 0.12;
 /** Systematic error of a team, as a share of its ruler's step (SD): the eye too high, zero not at the soil. */
 export const TEAM_ERROR = 1 / 3;
 /** Units that one team reads. */
@@ -39,7 +39,7 @@ export const MISSED_READINGS = 0.03;
 
 /** Draws a classroom; the same chance gives the same one. */
 export function classroomFrom(chance: RandomGenerator, scale: LengthScale): Classroom {
-  const slopes = { along: SILL_SLOPE * chance.normal(), away: SILL_SLOPE * chance.normal() };
+  const slopes = { along: POSITION_SLOPE * chance.normal(), away: POSITION_SLOPE * chance.normal() };
   const stepMm = toMillimetres(scale.step, scale.unit);
   const errors = new Map<number, number>();
   return {

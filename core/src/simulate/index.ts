@@ -12,7 +12,7 @@ export {
   classroomFrom,
   MISSED_READINGS,
   type LayoutPlace,
-  SILL_SLOPE,
+  POSITION_SLOPE,
   layoutPlaceOf,
   TEAM_ERROR,
   UNITS_A_TEAM,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe as suite, expect, test } from '@jest/globals';
-import { type Outcome } from '../shared/index.ts';
+import type { Outcome } from '../shared/index.ts';
 import {
   binomialTest,
   brownForsythe,

@@ -1,5 +1,5 @@
 import { type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
-import { type CareRequest, type CareView } from '@bright-sprout/contract/care';
+import type { CareRequest, CareView } from '@bright-sprout/contract/care';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager, In } from 'typeorm';

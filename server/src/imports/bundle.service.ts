@@ -1,6 +1,5 @@
 import { CARE_KINDS, ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
 import type { OpenFileRequest } from '@bright-sprout/contract/imports';
-
 import { PlanDocument } from '@bright-sprout/contract/plans';
 import { check } from '@bright-sprout/contract/shared';
 import type { Plan } from '@bright-sprout/core/design';

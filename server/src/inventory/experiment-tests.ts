@@ -10,7 +10,7 @@ export interface ExperimentTestRow {
  * Seeds sown and up in the finished packet tests of a teacher, by lot. A unit counts by the last reading that
  * was not corrected; "not up" counts as 0, a unit never read is left out.
  */
-export const SHELF_TESTS = `
+export const EXPERIMENT_TESTS = `
   SELECT lotId, MAX(observed_on) AS observedOn, SUM(seeds_sown) AS sown, SUM(up) AS up
   FROM (
     SELECT JSON_VALUE(e.plan_document, '$.lotId') AS lotId, e.id AS experimentId, u.seeds_sown, r.observed_on,

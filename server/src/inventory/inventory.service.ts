@@ -15,7 +15,7 @@ import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, invalidField, invalidFields } from '../shared/index.ts';
 import { Crop } from './crop.entity.ts';
 import { ContainerSize, SeedLot } from './inventory.entities.ts';
-import { SHELF_TESTS, type ExperimentTestRow } from './experiment-tests.ts';
+import { EXPERIMENT_TESTS, type ExperimentTestRow } from './experiment-tests.ts';
 import { TREATMENT_SPREADS, type TreatmentSpreadRow } from './treatment-spreads.ts';
 import { cropView } from './crop-view.ts';
 
@@ -90,7 +90,7 @@ export class InventoryService {
     const lots = await this.source
       .getRepository(SeedLot)
       .find({ where: { teacherId: teacher.id }, relations: { crop: true }, order: { createdAt: 'DESC' } });
-    const tests = await this.source.query<ExperimentTestRow[]>(SHELF_TESTS, [teacher.id]);
+    const tests = await this.source.query<ExperimentTestRow[]>(EXPERIMENT_TESTS, [teacher.id]);
     return lots.map((lot) => ({
       id: lot.id,
       cropId: lot.cropId,

@@ -5,7 +5,7 @@ import {
   startPlan,
   usualContainer,
 } from '@bright-sprout/core/design';
-import { type CalendarDay, type LengthUnit } from '@bright-sprout/core/shared';
+import type { CalendarDay, LengthUnit } from '@bright-sprout/core/shared';
 import type { StoredPlan } from './experiment-store.ts';
 
 /**

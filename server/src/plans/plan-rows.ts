@@ -7,14 +7,14 @@ import {
 } from '@bright-sprout/core/design';
 import { seedsIn } from '@bright-sprout/core/amounts';
 import { v7 as uuid } from 'uuid';
-import {
-  type Container,
-  type Factor,
-  type Level,
-  type Treatment,
-  type TreatmentLevel,
-  type Unit,
-  type Variable,
+import type {
+  Container,
+  Factor,
+  Level,
+  Treatment,
+  TreatmentLevel,
+  Unit,
+  Variable,
 } from './design.entities.ts';
 import type { PlanRows, StoredPlan } from './experiment-store.ts';
 

@@ -1,4 +1,4 @@
-import { type ReadingView } from '@bright-sprout/contract/readings';
+import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { LATE_WORDS, calendarDay } from '@bright-sprout/core/shared';

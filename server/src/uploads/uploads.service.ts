@@ -1,5 +1,5 @@
 import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
-import { type UploadPart } from '@bright-sprout/contract/uploads';
+import type { UploadPart } from '@bright-sprout/contract/uploads';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, LessThan } from 'typeorm';

@@ -33,7 +33,6 @@ const CompareStage = lazy(loadCompare);
 
 /** What is opened from the list of experiments. */
 const OPENED_NEXT = [loadFrame, loadPlan, loadSow, loadRecord] as const;
-const NOTHING = [] as const;
 
 const StudentApp = lazy(() => import('../student/student-app.tsx'));
 
@@ -66,7 +65,7 @@ export function App() {
 /** The sign-in, or the experiments. */
 function TeacherApp() {
   const session = useQuery(sessionQuery);
-  useFetchedAhead(session.data ? OPENED_NEXT : NOTHING);
+  useFetchedAhead(session.data && OPENED_NEXT);
   useOutboxOf(session.data && ownerTeacher(session.data.id));
   if (session.isPending) return <p className="visually-hidden">Opening …</p>;
   if (!session.data) {

@@ -4,9 +4,10 @@ import type { ReadingView } from '@bright-sprout/contract/readings';
 import { lastDayMostRead } from '@bright-sprout/core/growth';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
-import { Suspense, useMemo } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams, useSearchParams } from 'react-router';
 import { useChanges } from '../shared/live/index.ts';
+import { unsavedOf } from '../plans/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
 import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
@@ -28,7 +29,6 @@ export default function ExperimentFrame() {
 
 /** Compared once there is something to compare. */
 const COMPARED = [loadCompare] as const;
-const NOTHING = [] as const;
 
 function Frame({
   experiment,
@@ -38,7 +38,7 @@ function Frame({
   readings: readonly ReadingView[];
 }) {
   const readings = useWithWaiting(stored, experiment.id);
-  useFetchedAhead(readings.length > 0 ? COMPARED : NOTHING);
+  useFetchedAhead(readings.length > 0 ? COMPARED : undefined);
   useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), hearOfExperiment, 'experiment');
   const [search, setSearch] = useSearchParams();
   const [first] = experiment.variables;
@@ -84,6 +84,7 @@ function Frame({
         </header>
         <Timeline />
         <main className="frame-work">
+          <UnsavedPlan experimentId={experiment.id} />
           {isLookingBack && (
             <p className="day-note" role="status">
               Shown: {shortDay(day)}, the last day that most pots were read.
@@ -177,6 +178,23 @@ function firstDay(
   const isOver = experiment.status === 'finished' || experiment.today > experiment.lessonOn;
   const days = readings.map((reading) => reading.observedOn).sort();
   return isOver ? (days.at(-1) ?? experiment.sowOn) : experiment.today;
+}
+
+/**
+ * Says that a page was left before the plan on it was saved: the other stages still show the plan of before. Opening the
+ * plan saves what was typed.
+ */
+function UnsavedPlan({ experimentId }: { experimentId: string }) {
+  const [isWaiting, setIsWaiting] = useState(() => unsavedOf(experimentId) !== undefined);
+  const isPlan = useLocation().pathname.endsWith('/plan');
+  if (isWaiting && isPlan) setIsWaiting(false);
+  if (!isWaiting || isPlan) return null;
+  return (
+    <p className="day-note note-attention" role="alert">
+      What was typed last on the plan is on this device, and is not in what you see here yet.{' '}
+      <Link to={`/experiments/${experimentId}/plan`}>Open the plan: it is saved there</Link>
+    </p>
+  );
 }
 
 function CannotOpen({ error }: { error: unknown }) {

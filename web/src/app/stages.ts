@@ -14,10 +14,10 @@ export const loadPrint = () => import('../print/print-page.tsx');
 const IDLE_MS = 1500;
 
 /** Fetches stages once the page stands, so that going from one to another waits for nothing. */
-export function useFetchedAhead(loads: readonly (() => Promise<unknown>)[]): void {
+export function useFetchedAhead(loads: readonly (() => Promise<unknown>)[] | undefined): void {
   useEffect(() => {
     const timer = setTimeout(() => {
-      for (const load of loads) void load();
+      for (const load of loads ?? []) void load();
     }, IDLE_MS);
     return () => clearTimeout(timer);
   }, [loads]);

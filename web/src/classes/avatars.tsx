@@ -78,13 +78,13 @@ export const AVATARS: Readonly<Record<string, LucideIcon>> = {
   egg: Egg,
 };
 
-export const TILE_NAMES = Object.keys(AVATARS);
+export const AVATAR_NAMES = Object.keys(AVATARS);
 
 /** The first picture that nobody has; pictures begin again when all are taken. */
 export function freeAvatar(taken: readonly string[]): string {
   return (
-    TILE_NAMES.find((name) => !taken.includes(name)) ??
-    (TILE_NAMES[taken.length % TILE_NAMES.length] as string)
+    AVATAR_NAMES.find((name) => !taken.includes(name)) ??
+    (AVATAR_NAMES[taken.length % AVATAR_NAMES.length] as string)
   );
 }
 

@@ -10,7 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, classesQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { readNames } from './read-names.ts';
-import { freeAvatar, Avatar, TILE_NAMES } from './avatars.tsx';
+import { freeAvatar, Avatar, AVATAR_NAMES } from './avatars.tsx';
 
 const TEAM_NAMES = [
   'Otters',
@@ -177,7 +177,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
                 value={student.avatar}
                 onChange={({ target }) => change(student.id, { avatar: target.value })}
               >
-                {TILE_NAMES.map((name) => (
+                {AVATAR_NAMES.map((name) => (
                   <option key={name}>{name}</option>
                 ))}
               </select>

@@ -4,7 +4,7 @@ import type { ComparedGroup, GroupBy, NotUpRule, Summary } from '@bright-sprout/
 import { comparisonWords, type ReadingLevel, summaryStyle, type ValueStyle } from '@bright-sprout/core/words';
 import { replaceEqualDeep, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
-import { type ShownGroup } from '../shared/charts/index.ts';
+import type { ShownGroup } from '../shared/charts/index.ts';
 import { comparisonQuery } from '../shared/api/index.ts';
 import { styleOf, useExperiment } from '../shared/experiment/index.ts';
 

@@ -1,11 +1,11 @@
-import {
-  type FoundWord,
-  type MeantWord,
-  type MeantZeros,
-  type WordMeaning,
-  type ZeroCount,
-  type ZeroMeaning,
-  type ZerosFound,
+import type {
+  FoundWord,
+  MeantWord,
+  MeantZeros,
+  WordMeaning,
+  ZeroCount,
+  ZeroMeaning,
+  ZerosFound,
 } from '@bright-sprout/core/imports';
 import { STATE_WORDS } from '@bright-sprout/core/words';
 import { Choice, choicesOf } from '../shared/ui/index.ts';

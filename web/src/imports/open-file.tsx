@@ -1,5 +1,4 @@
 import type { ExperimentView } from '@bright-sprout/contract/plans';
-
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { FolderOpen } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';

@@ -1,2 +1,3 @@
 export { StepTimer } from './step-timer.tsx';
+export { unsavedOf } from './unsaved.ts';
 export { useKeepExperiment } from './use-save-plan.ts';

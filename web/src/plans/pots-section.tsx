@@ -1,5 +1,5 @@
 import { inventoryRoutes } from '@bright-sprout/contract/inventory';
-import { type ContainerPart, type PlanRequest } from '@bright-sprout/contract/plans';
+import type { ContainerPart, PlanRequest } from '@bright-sprout/contract/plans';
 import {
   BRIGHT_SIDES,
   CONTAINER_KINDS,

@@ -8,7 +8,6 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import Button from 'react-bootstrap/Button';
 import { addressOf, call, careQuery, journalQuery } from '../shared/api/index.ts';
-
 import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';

@@ -1,5 +1,5 @@
 import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
-import { type StudentIdeasView } from '@bright-sprout/contract/predictions';
+import type { StudentIdeasView } from '@bright-sprout/contract/predictions';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';

@@ -1,5 +1,5 @@
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
-import { type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
+import type { TickRequest, TickView } from '@bright-sprout/contract/sowing';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { SOWING_ITEM_WORDS, deepText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';

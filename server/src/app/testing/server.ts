@@ -1,7 +1,6 @@
 import { MOST_PART_BYTES } from '@bright-sprout/core/shared';
 import { randomBytes } from 'node:crypto';
 import type { NestExpressApplication } from '@nestjs/platform-express';
-
 import mysql from 'mysql2/promise';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';

@@ -75,12 +75,31 @@ const ORDER = {
 
 /** Packages that each package may not import. */
 const CLOSED = {
+  words: ['core', 'contract', 'demo', 'server', 'web', 'scripts'],
   core: ['contract', 'demo', 'server', 'web', 'scripts'],
   contract: ['demo', 'server', 'web', 'scripts'],
   demo: ['server', 'web', 'scripts'],
   server: ['web'],
   web: ['server', 'demo', 'scripts'],
 };
+
+const NO_TEXT = 'a text that a person reads stands in a catalogue: see words/src/en';
+const NOT_FOR_PERSONS = ':not(NewExpression[callee.name=/Error$/] > *):not(TSLiteralType > *):not(ImportDeclaration > *):not(Property[key.name="family"] > *)';
+
+/** Sentences, labels and titles outside the catalogues. */
+const TEXTS = [
+  { selector: 'JSXText[value=/[A-Za-z]{2}/]', message: NO_TEXT },
+  {
+    selector:
+      'JSXAttribute[name.name=/^(label|title|placeholder|alt|hint|aria-label|caption)$/] > Literal[value=/[A-Za-z]{2}/]',
+    message: NO_TEXT,
+  },
+  { selector: `Literal[value=/^[A-Z“][a-z’]+,? [A-Za-z“(0-9]/]${NOT_FOR_PERSONS}`, message: NO_TEXT },
+  {
+    selector: `TemplateElement[value.raw=/(^|[^A-Za-z])[A-Z]?[a-z]{2,} [a-z]{2,} [a-z]{2,}/]:not(NewExpression[callee.name=/Error$/] TemplateElement)`,
+    message: NO_TEXT,
+  },
+];
 
 function featureRules() {
   return Object.entries(ORDER).flatMap(([name, order]) => {
@@ -164,6 +183,7 @@ export default tseslint.config(
           selector: 'NewExpression[callee.name="Date"][arguments.length=0]',
           message: 'take the day as an argument',
         },
+        ...TEXTS,
       ],
     },
   },
@@ -184,12 +204,32 @@ export default tseslint.config(
           selector: 'CallExpression[callee.object.name="outbox"][callee.property.name="put"]',
           message: 'what is made in class goes through useKeep, which loses nothing',
         },
+        ...TEXTS,
       ],
       ...reactHooks.configs.recommended.rules,
       // Both speak of the drag and form packages' own refs and subscriptions.
       'react-hooks/refs': 'off',
       'react-hooks/incompatible-library': 'off',
     },
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    ignores: [
+      '**/*.test.ts',
+      'server/src/app/{load-demo,migrate,openapi,outlive-errors}.ts',
+      'server/src/imports/bundle.ts',
+    ],
+    rules: { 'no-restricted-syntax': ['error', ...TEXTS] },
+  },
+  {
+    // Content that a teacher changes, what an operator or a developer reads, and what describes a file to a machine.
+    files: [
+      'core/src/calibration/**',
+      'core/src/design/starting-crops.ts',
+      'core/src/templates/starting-templates.ts',
+      '{web,server}/src/**/testing/**',
+    ],
+    rules: { 'no-restricted-syntax': 'off' },
   },
   {
     files: ['**/*.test.{ts,tsx}', 'server/src/app/testing/**', 'e2e/**'],

@@ -1,10 +1,12 @@
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
+import { readTexts } from './read-texts.ts';
 
-export default defineConfig({
+export default defineConfig(({ mode }) => ({
   root: import.meta.dirname,
   plugins: [
+    readTexts(mode === 'made-up'),
     react(),
     VitePWA({
       registerType: 'autoUpdate',
@@ -29,7 +31,12 @@ export default defineConfig({
       },
     }),
   ],
-  resolve: { conditions: ['brightsprout-src', 'module', 'browser', 'production'] },
+  resolve: {
+    conditions: ['brightsprout-src', 'module', 'browser', 'production'],
+    alias: {
+      '@formatjs/icu-messageformat-parser': '@formatjs/icu-messageformat-parser/no-parser.js',
+    },
+  },
   css: {
     preprocessorOptions: {
       scss: {
@@ -38,5 +45,10 @@ export default defineConfig({
       },
     },
   },
-  build: { outDir: 'dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 2000 },
-});
+  build: {
+    outDir: mode === 'made-up' ? 'dist-made-up' : 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 2000,
+  },
+}));

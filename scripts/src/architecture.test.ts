@@ -3,7 +3,7 @@ import { dirname, join, resolve } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 
 const ROOT = dirname(dirname(import.meta.dirname));
-const PACKAGES = ['core', 'contract', 'demo', 'server', 'web'];
+const PACKAGES = ['words', 'core', 'contract', 'demo', 'server', 'web'];
 
 function sourceFiles(folder: string): string[] {
   return readdirSync(folder, { withFileTypes: true, recursive: true })

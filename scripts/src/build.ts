@@ -5,6 +5,7 @@ import { runToEnd } from './processes.ts';
 import { Trouble } from './tools.ts';
 
 const SOURCES = [
+  'words/src',
   'core/src',
   'contract/src',
   'demo/src',
@@ -14,6 +15,7 @@ const SOURCES = [
   'web/public',
   'web/index.html',
   'web/vite.config.ts',
+  'web/read-texts.ts',
   'tsconfig.base.json',
   'package-lock.json',
 ];

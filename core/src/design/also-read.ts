@@ -1,11 +1,12 @@
+import { say } from '@bright-sprout/words/design';
 /** What may be read of each unit beside what the plan measures. */
 export const ALSO_READ = ['seeds up', 'leaves', 'stage', 'colour', 'vigour'] as const;
 export type AlsoRead = (typeof ALSO_READ)[number];
 
 /** Scores in rising order; a score's value is its place from 1. */
 const SCORES: Readonly<Record<string, readonly string[]>> = {
-  stage: ['seed leaves', 'first true leaf', 'more leaves', 'bud', 'flower', 'pod or fruit'],
-  colour: ['brown', 'yellow', 'pale green', 'green', 'dark green'],
+  stage: [say('seedLeaves'), say('firstTrueLeaf'), say('moreLeaves'), 'bud', 'flower', say('podOrFruit')],
+  colour: ['brown', 'yellow', say('paleGreen'), 'green', say('darkGreen')],
   vigour: ['limp', 'weak', 'fair', 'strong'],
 };
 

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/design';
 import type { CalendarDay } from '../shared/index.ts';
 import { type ContainerKind, usualContainer } from './container.ts';
 import type { Crop } from './crop.ts';
@@ -38,7 +39,12 @@ interface KindDefaults {
 
 const HEIGHT: PlanMeasure = { variable: 'height', unit: 'cm', step: 0.5 };
 const SEEDS_UP: PlanMeasure = { variable: 'seeds up', unit: 'seeds', step: 1 };
-const KEPT = ['the same seed', 'the same pots and mix', 'the same window', 'the same water on the same days'];
+const KEPT = [
+  say('theSameSeed'),
+  say('theSamePotsAndMix'),
+  say('theSameWindow'),
+  say('theSameWaterOnTheSameDays'),
+];
 const GOAL_SHARE = 0.8;
 const GOAL_OF_DAY_21 = 0.3;
 const GOAL_MM = 20;
@@ -57,7 +63,7 @@ function cropLevels(wish: StartWish, count: number): PlanLevel[] {
     .map((crop) => level(crop.commonName, { cropId: crop.id }));
 }
 
-const USUAL_OR_CHANGED = [level('As usual', { isControl: true }), level('Changed')];
+const USUAL_OR_CHANGED = [level(say('asUsual'), { isControl: true }), level(say('changed'))];
 
 const KINDS: Record<InvestigationKind, KindDefaults> = {
   one_factor: {
@@ -66,9 +72,9 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     seedsPerUnit: 2,
     plantsPerUnit: 1,
     measure: HEIGHT,
-    factors: () => [factor('What we change', 'other', USUAL_OR_CHANGED)],
+    factors: () => [factor(say('whatWeChange'), 'other', USUAL_OR_CHANGED)],
     constants: KEPT,
-    choices: ['Changed grows taller', 'As usual grows taller', 'No difference that we can see'],
+    choices: [say('changedGrowsTaller'), say('asUsualGrowsTaller'), say('noDifferenceThatWeCanSee')],
   },
   crossed: {
     container: 'cups',
@@ -77,15 +83,15 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 1,
     measure: HEIGHT,
     factors: () => [
-      factor('First change', 'other', USUAL_OR_CHANGED),
-      factor('Second change', 'other', [level('Without', { isControl: true }), level('With')]),
+      factor(say('firstChange'), 'other', USUAL_OR_CHANGED),
+      factor(say('secondChange'), 'other', [level(say('without'), { isControl: true }), level(say('with'))]),
     ],
     constants: KEPT,
     choices: [
-      'Each change matters by itself',
-      'One change matters',
-      'They only matter together',
-      'Neither matters',
+      say('eachChangeMattersByItself'),
+      say('oneChangeMatters'),
+      say('theyOnlyMatterTogether'),
+      say('neitherMatters'),
     ],
   },
   density: {
@@ -95,13 +101,13 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 1,
     measure: HEIGHT,
     factors: () => [
-      factor('Plants in a pot', 'density', [
-        level('One plant', { isControl: true, plants: 1 }),
-        level('Three plants', { plants: 3 }),
+      factor(say('plantsInAPot'), 'density', [
+        level(say('onePlant'), { isControl: true, plants: 1 }),
+        level(say('threePlants'), { plants: 3 }),
       ]),
     ],
-    constants: ['the same seed', 'pots of one size', 'the same water a pot', 'the same window'],
-    choices: ['Alone they grow taller', 'Crowded they grow taller', 'No difference that we can see'],
+    constants: [say('theSameSeed'), say('potsOfOneSize'), say('theSameWaterAPot'), say('theSameWindow')],
+    choices: [say('aloneTheyGrowTaller'), say('crowdedTheyGrowTaller'), say('noDifferenceThatWeCanSee')],
   },
   crops: {
     container: 'flat',
@@ -109,9 +115,9 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     seedsPerUnit: 2,
     plantsPerUnit: 1,
     measure: HEIGHT,
-    factors: (wish) => [factor('Crop', 'crop', cropLevels(wish, 2))],
-    constants: ['the same sowing day', 'the same pots and mix', 'the same window', 'the same water'],
-    choices: ['The first crop is up first', 'The second crop is up first', 'Both on the same day'],
+    factors: (wish) => [factor(say('crop'), 'crop', cropLevels(wish, 2))],
+    constants: [say('theSameSowingDay'), say('theSamePotsAndMix'), say('theSameWindow'), say('theSameWater')],
+    choices: [say('theFirstCropIsUpFirst'), say('theSecondCropIsUpFirst'), say('bothOnTheSameDay')],
   },
   ages: {
     container: 'egg_carton',
@@ -120,15 +126,15 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 1,
     measure: HEIGHT,
     factors: () => [
-      factor('Age on the lesson day', 'age', [
-        level('Three weeks', { ageDays: 21 }),
-        level('Two weeks', { ageDays: 14 }),
-        level('One week', { ageDays: 7 }),
-        level('Yesterday', { ageDays: 1 }),
+      factor(say('ageOnTheLessonDay'), 'age', [
+        level(say('threeWeeks'), { ageDays: 21 }),
+        level(say('twoWeeks'), { ageDays: 14 }),
+        level(say('oneWeek'), { ageDays: 7 }),
+        level(say('yesterday'), { ageDays: 1 }),
       ]),
     ],
-    constants: ['the same seed', 'the same mix', 'the same place'],
-    choices: ['They grow as much in each week', 'The most in the first week', 'The most in the last week'],
+    constants: [say('theSameSeed'), say('theSameMix'), say('theSamePlace')],
+    choices: [say('theyGrowAsMuchInEachWeek'), say('theMostInTheFirstWeek'), say('theMostInTheLastWeek')],
   },
   packet_test: {
     container: 'egg_carton',
@@ -137,8 +143,8 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 5,
     measure: SEEDS_UP,
     factors: () => [],
-    constants: ['the same depth', 'the same water', 'the same window'],
-    choices: ['More than the packet says', 'About what the packet says', 'Fewer than the packet says'],
+    constants: [say('theSameDepth'), say('theSameWater'), say('theSameWindow')],
+    choices: [say('moreThanThePacketSays'), say('aboutWhatThePacketSays'), say('fewerThanThePacketSays')],
   },
   sorting: {
     container: 'egg_carton',
@@ -146,9 +152,9 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     seedsPerUnit: 4,
     plantsPerUnit: 4,
     measure: SEEDS_UP,
-    factors: () => [factor('In a glass of water', 'sorting', [level('Sank'), level('Floated')])],
-    constants: ['seeds of one packet', 'the same time in the water', 'the same mix, depth and window'],
-    choices: ['More that sank come up', 'More that floated come up', 'No difference that we can see'],
+    factors: () => [factor(say('inAGlassOfWater'), 'sorting', [level(say('sank')), level(say('floated'))])],
+    constants: [say('seedsOfOnePacket'), say('theSameTimeInTheWater'), say('theSameMixDepthAndWindow')],
+    choices: [say('moreThatSankComeUp'), say('moreThatFloatedComeUp'), say('noDifferenceThatWeCanSee')],
   },
   soil_free: {
     container: 'bags',
@@ -157,19 +163,19 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 5,
     measure: SEEDS_UP,
     factors: () => [
-      factor('What the seeds lie on', 'medium', [
-        level('Paper towel', { isControl: true, medium: 'folded damp paper towel in a bag' }),
-        level('Cotton', { medium: 'damp cotton in a bag' }),
+      factor(say('whatTheSeedsLieOn'), 'medium', [
+        level(say('paperTowel'), { isControl: true, medium: say('foldedDampPaperTowelInABag') }),
+        level(say('cotton'), { medium: say('dampCottonInABag') }),
       ]),
     ],
     conditions: {
       hasSoil: false,
       waterMl: 15,
-      medium: 'folded damp paper towel in a bag',
+      medium: say('foldedDampPaperTowelInABag'),
       depthRule: 'surface',
     },
-    constants: ['seeds of one packet', 'the same bags and water', 'the same window'],
-    choices: ['The towel is faster', 'The cotton is faster', 'No difference that we can see'],
+    constants: [say('seedsOfOnePacket'), say('theSameBagsAndWater'), say('theSameWindow')],
+    choices: [say('theTowelIsFaster'), say('theCottonIsFaster'), say('noDifferenceThatWeCanSee')],
   },
   sections: {
     container: 'pan_sections',
@@ -177,10 +183,10 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     seedsPerUnit: 20,
     plantsPerUnit: 20,
     measure: { variable: 'green cover', unit: '%', step: 1 },
-    factors: (wish) => [factor('Crop', 'crop', cropLevels(wish, 3))],
+    factors: (wish) => [factor(say('crop'), 'crop', cropLevels(wish, 3))],
     conditions: { depthRule: 'surface' },
-    constants: ['one pan, one mix', 'the same spoon of seed', 'a photo straight down, at the same hour'],
-    choices: ['The first crop covers its section first', 'The second', 'The third'],
+    constants: [say('onePanOneMix'), say('theSameSpoonOfSeed'), say('aPhotoStraightDownAtTheSame')],
+    choices: [say('theFirstCropCoversItsSectionFirst'), say('theSecond'), say('theThird')],
   },
   pieces: {
     container: 'pots',
@@ -189,10 +195,13 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 1,
     measure: HEIGHT,
     factors: () => [
-      factor('Buds on the piece', 'other', [level('One bud', { isControl: true }), level('Three buds')]),
+      factor(say('budsOnThePiece'), 'other', [
+        level(say('oneBud'), { isControl: true }),
+        level(say('threeBuds')),
+      ]),
     ],
-    constants: ['pieces of about one weight', 'the same pots and mix', 'the same window'],
-    choices: ['More buds grow taller', 'One bud grows taller', 'No difference that we can see'],
+    constants: [say('piecesOfAboutOneWeight'), say('theSamePotsAndMix'), say('theSameWindow')],
+    choices: [say('moreBudsGrowTaller'), say('oneBudGrowsTaller'), say('noDifferenceThatWeCanSee')],
   },
   challenge: {
     container: 'cups',
@@ -201,8 +210,8 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     plantsPerUnit: 1,
     measure: HEIGHT,
     factors: () => [],
-    constants: ['the same seed', 'the same pots and mix', 'one window, pots turned every week'],
-    choices: ['In the second week', 'In the third week', 'Later'],
+    constants: [say('theSameSeed'), say('theSamePotsAndMix'), say('oneWindowPotsTurnedEveryWeek')],
+    choices: [say('inTheSecondWeek'), say('inTheThirdWeek'), say('later')],
   },
 };
 
@@ -241,7 +250,7 @@ export function startPlan(wish: StartWish): Plan {
       light: 'bright',
       lightHours: 12,
       depthRule: 'packet',
-      medium: 'seed-starting mix',
+      medium: say('seedStartingMix'),
       hasSoil: true,
       waterMl: 8,
       cover: 'until_up',
@@ -264,6 +273,6 @@ export function startPlan(wish: StartWish): Plan {
       lastFrostOn: null,
       isHarvested: false,
     },
-    prediction: { prompt: 'What do you think will happen?', choices: defaults.choices },
+    prediction: { prompt: say('whatDoYouThinkWillHappen'), choices: defaults.choices },
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/design';
 import type { Aspect, Dose, LightPlace, Plan, PlanFactor, PlanLevel } from './plan.ts';
 
 /** The most levels that a factor may have. */
@@ -75,7 +76,7 @@ export function treatmentsOf(
       const chosen = levels.map((level, factor) => plan.factors[factor]?.levels[level] as PlanLevel);
       return {
         code: treatmentCode(index),
-        name: chosen.length === 0 ? 'All alike' : chosen.map((level) => level.name).join(' · '),
+        name: chosen.length === 0 ? say('allAlike') : chosen.map((level) => level.name).join(' · '),
         isControl: chosen.length > 0 && chosen.every((level) => level.isControl),
         levels,
         settings: settingsOf(plan, chosen),

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { type CalendarDay, isCalendarDay } from '../shared/index.ts';
 import { unguardText } from './tidy-columns.ts';
 
@@ -37,7 +38,11 @@ export class RowReader {
   text(column: string, longest = 300): string {
     const text = unguardText((this.#cells[this.#places.get(column) ?? -1] ?? '').trim());
     if (text.length > longest) {
-      this.problem(column, `${text.slice(0, 30)}…`, `at most ${longest} characters, found ${text.length}`);
+      this.problem(
+        column,
+        `${text.slice(0, 30)}…`,
+        say('atMostCharactersFound', { longest, textCount: text.length }),
+      );
       return '';
     }
     return text;
@@ -49,7 +54,7 @@ export class RowReader {
     if (text === '') return undefined;
     const value = Number(text);
     if (/^\d+$/.test(text) && value >= low && value <= high) return value;
-    this.problem(column, text, `a whole number from ${low} to ${high}`);
+    this.problem(column, text, say('aWholeNumberFromTo', { low, high }));
     return undefined;
   }
 
@@ -59,7 +64,7 @@ export class RowReader {
     if (text === '') return undefined;
     const value = Number(text.replace(',', '.'));
     if (/^-?\d*[.,]?\d+([eE][-+]?\d+)?$/.test(text) && value >= low && value <= high) return value;
-    this.problem(column, text, `a number from ${low} to ${high}`);
+    this.problem(column, text, say('aNumberFromTo', { low, high }));
     return undefined;
   }
 
@@ -68,7 +73,7 @@ export class RowReader {
     const text = this.text(column);
     if (text === '') return undefined;
     if (isCalendarDay(text)) return text;
-    this.problem(column, text, 'a date that exists, as YYYY-MM-DD');
+    this.problem(column, text, say('aDateThatExistsAsYyyyMm'));
     return undefined;
   }
 
@@ -77,7 +82,7 @@ export class RowReader {
     const text = this.text(column);
     if (text === '') return undefined;
     const choice = choices.find((candidate) => candidate === text.toLowerCase());
-    if (choice === undefined) this.problem(column, text, `one of ${choices.join(', ')}`);
+    if (choice === undefined) this.problem(column, text, say('oneOf', { choices: choices.join(', ') }));
     return choice;
   }
 

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import type { RowProblem } from './cells.ts';
 import type { ExchangedReading } from './model.ts';
 
@@ -10,7 +11,7 @@ export function checkCorrections(
   for (const { row, reading } of entries) {
     if (reading.id === '') continue;
     if (byId.has(reading.id)) {
-      problems.push({ row, column: 'reading', found: reading.id, expected: 'an id that no other row has' });
+      problems.push({ row, column: 'reading', found: reading.id, expected: say('anIdThatNoOtherRowHas') });
     }
     byId.set(reading.id, reading);
   }
@@ -26,7 +27,7 @@ export function checkCorrections(
       earlier.observedOn === reading.observedOn &&
       !inCircle.has(reading);
     if (!matches) {
-      const expected = 'the id of another reading of the same pot, variable and date, or nothing';
+      const expected = say('theIdOfAnotherReadingOfThe');
       problems.push({ row, column: 'supersedes', found: reading.supersedes, expected });
     }
   }

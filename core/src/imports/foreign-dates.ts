@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { addDays, calendarDay, type CalendarDay, isCalendarDay } from '../shared/index.ts';
 
 /** How dates of numbers alone are meant, where the year does not come first. */
@@ -5,7 +6,7 @@ export const DATE_ORDERS = ['dmy', 'mdy'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
 /** What a date must look like, in words. */
-export const EXPECTED_DATE = 'a date with its year, such as 2026-03-02, 2/3/2026 or 2 March 2026';
+export const EXPECTED_DATE = say('aDateWithItsYearSuchAs');
 
 const TIME = /[T ]\d{1,2}:\d{2}(:\d{2})?(\.\d+)?\s*(am|pm)?(Z|[+-]\d{2}:?\d{2})?$/i;
 const LANGUAGES = ['en', 'de', 'fr', 'es', 'it', 'nl', 'pt'];

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import type { CalendarDay } from '../shared/index.ts';
 import type { RowProblem } from './cells.ts';
 import type { Counting } from './counting.ts';
@@ -82,29 +83,36 @@ export function mappingProblems(
   const need = (column: string, expected: string): RowProblem => ({
     row: 1,
     column,
-    found: 'not chosen',
+    found: say('notChosen'),
     expected,
   });
   if (roles.length !== header.length) {
     return [
-      { row: 1, column: 'all', found: `${header.length} columns`, expected: `${roles.length} columns` },
+      {
+        row: 1,
+        column: 'all',
+        found: say('columns', { headerCount: header.length }),
+        expected: say('columns2', { rolesCount: roles.length }),
+      },
     ];
   }
-  const problems = has('value') || has('state') ? [] : [need('value', 'a column with values')];
+  const problems = has('value') || has('state') ? [] : [need('value', say('aColumnWithValues'))];
   if (shape === 'pots-in-columns' && !has('date') && !has('day')) {
-    problems.push(need('date', 'the column with the dates, or the days since sowing'));
+    problems.push(need('date', say('theColumnWithTheDatesOrThe')));
   }
   if (shape === 'long' && !has('treatment') && !has('factor') && !has('unit')) {
-    problems.push(need('treatment', 'a column with the treatment, or with the pot'));
+    problems.push(need('treatment', say('aColumnWithTheTreatmentOrWith')));
   }
   if (has('variable') && columnsWith(roles, 'value').length > 1) {
     problems.push({
       row: 1,
       column: 'value',
-      found: `${columnsWith(roles, 'value').length} columns of values beside one that says what was read`,
-      expected: 'one column of values',
+      found: say('columnsOfValuesBesideOneThatSays', {
+        columnsWithCount: columnsWith(roles, 'value').length,
+      }),
+      expected: say('oneColumnOfValues'),
     });
   }
-  if (variables.length === 0) problems.push(need('variable', 'what was read'));
+  if (variables.length === 0) problems.push(need('variable', say('whatWasRead')));
   return problems;
 }

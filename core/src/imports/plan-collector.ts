@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import type { RowReader } from './cells.ts';
 import type {
@@ -62,7 +63,7 @@ export class PlanCollector {
     this.#lessonOn ??= reader.day('lesson_on');
     const number = reader.whole('unit', 1, 9999);
     if (number === undefined) {
-      if (reader.text('unit') === '') reader.problem('unit', 'nothing', 'the number of the pot');
+      if (reader.text('unit') === '') reader.problem('unit', 'nothing', say('theNumberOfThePot'));
       return undefined;
     }
     const treatment = this.#treatmentOf(reader);
@@ -73,7 +74,11 @@ export class PlanCollector {
       return same ? { index: known.index, sownOn: known.firstRow.sownOn } : undefined;
     }
     if (this.#units.size === MOST_UNITS) {
-      reader.problem('unit', `more than ${MOST_UNITS} different pots`, `at most ${MOST_UNITS} pots`);
+      reader.problem(
+        'unit',
+        say('moreThanDifferentPots', { mostUnits: MOST_UNITS }),
+        say('atMostPots', { mostUnits: MOST_UNITS }),
+      );
       return undefined;
     }
     const firstRow = {
@@ -140,7 +145,7 @@ export class PlanCollector {
       factors:
         this.#factors.length > 0
           ? this.#factors.map((factor) => factor.slice(FACTOR_PREFIX.length))
-          : ['Treatment'],
+          : [say('treatment')],
       containers,
       treatments: treatments.items.map(({ name: label, isControl, levels }) => ({
         name: label,
@@ -165,7 +170,7 @@ export class PlanCollector {
       reader.problem(
         levels.includes('') ? (this.#factors[levels.indexOf('')] ?? 'treatment') : 'treatment',
         'nothing',
-        'the treatment of the pot',
+        say('theTreatmentOfThePot'),
       );
       return undefined;
     }
@@ -174,7 +179,7 @@ export class PlanCollector {
       reader.problem(
         FACTOR_PREFIX,
         levels.join(' + '),
-        `${known.levels.join(' + ')}, as in the first row of treatment "${name}"`,
+        say('asInTheFirstRowOfTreatment', { levels: known.levels.join(' + '), name }),
       );
       return undefined;
     }
@@ -182,14 +187,14 @@ export class PlanCollector {
       if (this.#treatments.size === MOST_TREATMENTS) {
         reader.problem(
           'treatment',
-          `more than ${MOST_TREATMENTS} treatments`,
-          `at most ${MOST_TREATMENTS} treatments`,
+          say('moreThanTreatments', { mostTreatments: MOST_TREATMENTS }),
+          say('atMostTreatments', { mostTreatments: MOST_TREATMENTS }),
         );
         return undefined;
       }
       const isControl = reader.oneOf('control', ['yes', 'no']) === 'yes';
       if (isControl && [...this.#treatments.values()].some((treatment) => treatment.isControl)) {
-        reader.problem('control', 'a second control', 'one treatment at most marked as the control');
+        reader.problem('control', say('aSecondControl'), say('oneTreatmentAtMostMarkedAsThe'));
       }
       const order = reader.whole('treatment_order', 1, 999) ?? LAST;
       this.#treatments.set(name, { name, isControl, levels: levels.length > 0 ? levels : [name], order });
@@ -220,7 +225,7 @@ export class PlanCollector {
       reader.problem(
         'treatment',
         names[treatment] ?? '',
-        `"${names[first.treatment]}", as in the first row of pot ${first.number}`,
+        say('asInTheFirstRowOfPot', { name: names[first.treatment], number: first.number }),
       );
       return false;
     }
@@ -228,7 +233,7 @@ export class PlanCollector {
       reader.problem(
         'sown',
         sownOn,
-        `${first.sownOn ?? 'nothing'}, as in the first row of pot ${first.number}`,
+        say('asInTheFirstRowOfPot2', { sownOn: first.sownOn ?? 'nothing', number: first.number }),
       );
       return false;
     }

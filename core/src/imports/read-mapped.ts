@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { MOST_ROW_PROBLEMS, type RowProblem } from './cells.ts';
 import { addUp } from './counting.ts';
@@ -45,7 +46,7 @@ export function readMapped(
   const cells = cellsOf(rows, mapping);
   const factors = header
     .filter((_, at) => mapping.roles[at] === 'factor')
-    .map((text) => text.trim() || 'Factor');
+    .map((text) => text.trim() || say('factor'));
   const writer = new TidyWriter(mapping, numbering(cells), problems);
   const sources: Cell[] = [];
   const tidy: string[][] = [[...MADE_COLUMNS, ...factors.map((factor) => FACTOR_PREFIX + factor)]];
@@ -60,8 +61,8 @@ export function readMapped(
     problems.push({
       row: 0,
       column: 'all',
-      found: 'no values',
-      expected: 'at least one value in the columns chosen',
+      found: say('noValues'),
+      expected: say('atLeastOneValueInTheColumns'),
     });
   }
   if (problems.length > 0) return { ok: false, problems: eachOnce(problems) };
@@ -127,10 +128,10 @@ class TidyWriter {
     const number = plainNumber(cell.text);
     const isWord = number === undefined && this.#meaningOf(cell.text) !== undefined;
     if (said === 'up' && number === undefined && !isWord) {
-      return this.#bad(cell, cell.column, cell.text, 'a number, or a word with a meaning given above');
+      return this.#bad(cell, cell.column, cell.text, say('aNumberOrAWordWithA'));
     }
     const variable = this.#variables.get(plainWord(cell.source));
-    if (!variable) return this.#bad(cell, 'what was read', cell.source, 'one of the things listed above');
+    if (!variable) return this.#bad(cell, say('whatWasRead'), cell.source, say('oneOfTheThingsListedAbove'));
     return [
       String(this.#numberOf(cell.unit)),
       cell.treatment,
@@ -155,7 +156,7 @@ class TidyWriter {
   #stateOf(cell: Cell): WordMeaning | undefined {
     const stated = this.#meaningOf(cell.state);
     if (cell.state !== '' && stated === undefined) {
-      return this.#bad(cell, 'state', cell.state, 'a word with a meaning given above');
+      return this.#bad(cell, 'state', cell.state, say('aWordWithAMeaningGivenAbove'));
     }
     if (cell.state !== '' && stated !== 'nothing') return stated;
     return plainNumber(cell.text) === undefined ? (this.#meaningOf(cell.text) ?? 'up') : 'up';
@@ -170,10 +171,10 @@ class TidyWriter {
     if (cell.day === '') return observedOn;
     const days = dayNumberOf(cell.day);
     if (days === undefined) {
-      return this.#bad(cell, 'day', cell.day, `days since sowing, from 0 to ${MOST_DAYS}`);
+      return this.#bad(cell, 'day', cell.day, say('daysSinceSowingFrom0To', { mostDays: MOST_DAYS }));
     }
     if (sown === null) {
-      return this.#bad(cell, 'day', cell.day, 'a sowing day to count from: give one above');
+      return this.#bad(cell, 'day', cell.day, say('aSowingDayToCountFromGive'));
     }
     if (!Number.isInteger(days)) this.partDays += 1;
     return addDays(sown, Math.floor(days));

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import {
   addDays,
   type CalendarDay,
@@ -28,8 +29,8 @@ export function readReading(
   if (plan.isFullOfVariables && !plan.knownVariable(variable.name)) {
     reader.problem(
       'variable',
-      `more than ${MOST_VARIABLES} different things read`,
-      `at most ${MOST_VARIABLES}`,
+      say('moreThanDifferentThingsRead', { mostVariables: MOST_VARIABLES }),
+      say('atMost', { mostVariables: MOST_VARIABLES }),
     );
     return undefined;
   }
@@ -37,8 +38,7 @@ export function readReading(
   const valueText = reader.text('value');
   const stateText = reader.text('state');
   if (valueText === '' && stateText === '') {
-    if (reader.text('observed') !== '')
-      reader.problem('value', 'nothing', 'a value, or a state in its place');
+    if (reader.text('observed') !== '') reader.problem('value', 'nothing', say('aValueOrAStateInIts'));
     return undefined;
   }
   const observedOn = observationDay(reader, sownOn);
@@ -47,7 +47,7 @@ export function readReading(
   const value = readValue(reader, variable.kind, unitOfMeasure);
   if (valueText !== '' && value === undefined) return undefined;
   if (state !== undefined && state !== 'up' && value !== undefined) {
-    reader.problem('value', valueText, `no value beside the state "${state}"`);
+    reader.problem('value', valueText, say('noValueBesideTheState', { state }));
     return undefined;
   }
   if (observedOn === undefined || state === undefined) return undefined;
@@ -77,7 +77,7 @@ function readVariable(reader: RowReader, plan: PlanCollector): ExchangedVariable
   if (kindText !== '' && stated === undefined) return undefined;
   const kind = stated ?? known?.kind ?? (LENGTHS.includes(unit) ? 'length' : 'number');
   if (known && known.kind !== kind) {
-    reader.problem('variable_kind', kind, `${known.kind}, as in the first row of "${name}"`);
+    reader.problem('variable_kind', kind, say('asInTheFirstRowOf', { kind: known.kind, name }));
     return undefined;
   }
   const step = reader.number('planned_precision', 0.0001, 1000) ?? reader.number('precision', 0.0001, 1000);
@@ -102,18 +102,18 @@ function observationDay(reader: RowReader, sownOn: CalendarDay | null): Calendar
   if (observed === undefined) {
     if (reader.text('observed') !== '') return undefined;
     if (sownOn !== null && day !== undefined) return addDays(sownOn, day);
-    reader.problem('observed', 'nothing', 'the date of the reading, as YYYY-MM-DD');
+    reader.problem('observed', 'nothing', say('theDateOfTheReadingAsYyyy'));
     return undefined;
   }
   if (sownOn !== null && observed < sownOn) {
-    reader.problem('observed', observed, `a date on or after the sowing on ${sownOn}`);
+    reader.problem('observed', observed, say('aDateOnOrAfterTheSowing', { sownOn }));
     return undefined;
   }
   if (sownOn !== null && day !== undefined && daysBetween(sownOn, observed) !== day) {
     reader.problem(
       'day',
       String(day),
-      `${daysBetween(sownOn, observed)}, the days from ${sownOn} to ${observed}`,
+      say('theDaysFromTo', { daysBetween: daysBetween(sownOn, observed), sownOn, observed }),
     );
     return undefined;
   }
@@ -130,7 +130,7 @@ function readValue(reader: RowReader, kind: VariableKind, unit: string): number 
       return reader.number('value', -1e9, 1e9);
     case 'length': {
       if (!LENGTHS.includes(unit)) {
-        reader.problem('unit_of_measure', unit, 'mm, cm or in');
+        reader.problem('unit_of_measure', unit, say('mmCmOrIn'));
         return undefined;
       }
       const longest = Math.floor(LONGEST_MM / toMillimetres(1, unit as LengthUnit));
@@ -144,6 +144,6 @@ function instant(reader: RowReader): string | undefined {
   const text = reader.text('recorded_at', 40);
   if (text === '') return undefined;
   if (isInstant(text)) return new Date(text).toISOString();
-  reader.problem('recorded_at', text, 'an instant such as 2026-03-02T09:30:00Z');
+  reader.problem('recorded_at', text, say('anInstantSuchAs20260302t09'));
   return undefined;
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { addDays, type CalendarDay } from '../shared/index.ts';
 import { type RowProblem, RowReader } from './cells.ts';
 import { chainedCorrections, checkCorrections } from './check-corrections.ts';
@@ -50,8 +51,8 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
       problems.push({
         row: rowNumber,
         column: 'all',
-        found: `${cells.length} cells`,
-        expected: `${columns.length} cells, as in the header`,
+        found: say('cells', { cellsCount: cells.length }),
+        expected: say('cellsAsInTheHeader', { columnsCount: columns.length }),
       });
       return;
     }
@@ -63,7 +64,7 @@ export function readTidy(rows: readonly (readonly string[])[], name: string): Ti
   });
   problems.push(...checkCorrections(found));
   if (problems.length === 0 && plan.unitCount === 0) {
-    problems.push({ row: 0, column: 'unit', found: 'no rows', expected: 'at least one row with a unit' });
+    problems.push({ row: 0, column: 'unit', found: say('noRows'), expected: say('atLeastOneRowWithAUnit') });
   }
   if (problems.length > 0) return { ok: false, problems };
   return {
@@ -77,34 +78,34 @@ export function tooManyColumns(found: number): RowProblem {
   return {
     row: 1,
     column: 'all',
-    found: `${found} columns`,
-    expected: `at most ${MOST_TABLE_COLUMNS} columns`,
+    found: say('columns3', { found }),
+    expected: say('atMostColumns', { mostTableColumns: MOST_TABLE_COLUMNS }),
   };
 }
 
 function headerProblems(columns: readonly string[], factors: readonly string[], rows: number): RowProblem[] {
   const problems: RowProblem[] = [];
   const need = (column: string, expected: string): void => {
-    problems.push({ row: 1, column, found: 'no such column', expected });
+    problems.push({ row: 1, column, found: say('noSuchColumn'), expected });
   };
-  if (!columns.includes('unit')) need('unit', 'a column "unit" with the number of the pot');
+  if (!columns.includes('unit')) need('unit', say('aColumnUnitWithTheNumberOf'));
   if (!columns.includes('treatment') && factors.length === 0) {
-    need('treatment', 'a column "treatment", or columns named "factor:" and the name of the factor');
+    need('treatment', say('aColumnTreatmentOrColumnsNamedFactor'));
   }
   if (!columns.includes('observed') && !(columns.includes('sown') && columns.includes('day'))) {
-    need('observed', 'a column "observed" with dates, or both "sown" and "day"');
+    need('observed', say('aColumnObservedWithDatesOrBoth'));
   }
-  if (!columns.includes('value') && !columns.includes('state')) need('value', 'a column "value" or "state"');
+  if (!columns.includes('value') && !columns.includes('state')) need('value', say('aColumnValueOrState'));
   const twice = columns.find((column, index) => column !== '' && columns.indexOf(column) !== index);
   if (twice !== undefined) {
-    problems.push({ row: 1, column: twice, found: 'the column twice', expected: 'each column once' });
+    problems.push({ row: 1, column: twice, found: say('theColumnTwice'), expected: say('eachColumnOnce') });
   }
   if (rows > MOST_TIDY_ROWS) {
     problems.push({
       row: 0,
       column: 'all',
-      found: `${rows} rows`,
-      expected: `at most ${MOST_TIDY_ROWS} rows`,
+      found: say('rows', { rows }),
+      expected: say('atMostRows', { mostTidyRows: MOST_TIDY_ROWS }),
     });
   }
   return problems;

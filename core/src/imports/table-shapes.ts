@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { dayNumberOf, isDate } from './foreign-dates.ts';
 import { type ColumnRole, columnsWith, type TableMapping } from './mapping.ts';
 
@@ -25,7 +26,7 @@ export interface Cell {
 
 type Rows = readonly (readonly string[])[];
 
-const ALL_ALIKE = 'All alike';
+const ALL_ALIKE = say('allAlike');
 
 /** The values of a table, row by row; rows without anything are left out. */
 export function cellsOf(rows: Rows, mapping: TableMapping): Cell[] {
@@ -55,7 +56,7 @@ function rowFacts(row: readonly string[], roles: readonly ColumnRole[], header: 
       seedsSown: of('seeds_sown'),
       sown: of('sown'),
       observed: of('date'),
-      day: isWeek && /^\d/.test(day) ? `week ${day}` : day,
+      day: isWeek && /^\d/.test(day) ? say('week', { day }) : day,
     },
     treatment: of('treatment') || factors.join(' · '),
   };
@@ -124,7 +125,7 @@ function columnCells(rows: Rows, { roles, hasTreatmentRow }: TableMapping): Cell
     if (isEmptyRow(row)) return [];
     const { facts } = rowFacts(row, roles, header);
     return values.map((at) => {
-      const pot = (header[at] ?? '').trim() || `column ${at + 1}`;
+      const pot = (header[at] ?? '').trim() || say('column2', { at: at + 1 });
       return {
         ...facts,
         row: index + (hasTreatmentRow ? 3 : 2),

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/statements';
 /** What a claim may say too much of. */
 export const CLAIM_DOUBTS = ['proof', 'no-effect', 'always', 'best', 'cause'] as const;
 export type ClaimDoubt = (typeof CLAIM_DOUBTS)[number];
@@ -12,12 +13,11 @@ const PATTERNS: Record<ClaimDoubt, RegExp> = {
 };
 
 const WORDS: Record<ClaimDoubt, string> = {
-  proof: 'One experiment supports an idea, it does not prove it. Try “our results support” or “suggest”.',
-  'no-effect':
-    'Not seeing a difference is not the same as there being none. Try “we could not see a difference with these pots”.',
-  always: 'These pots were one class, one place, one time. Try “in our experiment”.',
-  best: 'Say what it was better at, and by how much.',
-  cause: 'This is a reason, not something that was measured. It fits under “Why we think so”.',
+  proof: say('oneExperimentSupportsAnIdeaItDoes'),
+  'no-effect': say('notSeeingADifferenceIsNotThe'),
+  always: say('thesePotsWereOneClassOnePlace'),
+  best: say('sayWhatItWasBetterAtAnd'),
+  cause: say('thisIsAReasonNotSomethingThat'),
 };
 
 /** Words of a claim that say more than an experiment can; each kind once. A claim is never refused for them. */

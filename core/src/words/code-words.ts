@@ -1,34 +1,35 @@
+import { say } from '@bright-sprout/words/shared';
 import { type CareKind, type ReadingState, SOIL_STATES, type SowingItem } from '../shared/index.ts';
 
 /** What a reader found of a pot without a value. */
 export const STATE_WORDS: Readonly<Record<ReadingState, string>> = {
-  not_up: 'not up yet',
+  not_up: say('notUpYet'),
   up: 'up',
   dead: 'dead',
   removed: 'removed',
-  not_read: 'not read',
+  not_read: say('notRead'),
 };
 
 /** What is ticked for each pot on sowing day. */
 export const SOWING_ITEM_WORDS: Readonly<Record<SowingItem, string>> = {
-  seeds: 'Seeds in',
-  depth: 'Depth right',
-  treatment: 'Treatment given',
-  label: 'Label in place',
+  seeds: say('seedsIn'),
+  depth: say('depthRight'),
+  treatment: say('treatmentGiven'),
+  label: say('labelInPlace'),
 };
 
 /** What was done, as a person would say it. */
 export const CARE_WORDS: Readonly<Record<CareKind, string>> = {
-  watered: 'Watered',
-  turned: 'Turned',
-  moved: 'Moved',
-  uncovered: 'Uncovered',
-  thinned: 'Thinned',
-  potted_on: 'Potted on',
-  treated: 'Treatment given',
-  ph: 'pH of the soil',
-  soil: 'Soil by touch',
-  note: 'Note',
+  watered: say('watered'),
+  turned: say('turned'),
+  moved: say('moved'),
+  uncovered: say('uncovered'),
+  thinned: say('thinned'),
+  potted_on: say('pottedOn'),
+  treated: say('treatmentGiven'),
+  ph: say('phOfTheSoil'),
+  soil: say('soilByTouch'),
+  note: say('note'),
 };
 
 /** Care as it was noted: mL of water for each unit, a pH, or a place in {@link SOIL_STATES}. */
@@ -47,6 +48,11 @@ export function careText({ kind, amount, note }: CareDone): string {
         ? `: ${SOIL_STATES[amount] ?? ''}`
         : kind === 'ph'
           ? ` ${amount}`
-          : `, ${amount} mL a pot`;
-  return `${CARE_WORDS[kind]}${size}${note === '' ? '' : `: ${note}`}`;
+          : say('mlAPot', { amount });
+  return say('careWithNote', {
+    careWords: CARE_WORDS[kind],
+    size,
+    ifNote: note === '' ? 'yes' : 'no',
+    note,
+  });
 }

@@ -1,9 +1,11 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/statements';
 import { type FactorQuestion, isClearTogether, type Lead, type TreatmentPair } from '../comparison/index.ts';
 import { fateLuck, fateSentence, otherFates } from './fate-words.ts';
 import { luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
 import { intervalWords, pairSentence } from './pair-words.ts';
-import { type ComparisonSpeech, listed, nameOf, potCount, whenText } from './speech.ts';
+import { type ComparisonSpeech, nameOf, potCount, whenText } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText } from './value-style.ts';
@@ -54,7 +56,7 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
         oneOfEach(speech, one, one === question ? lead.pair : null),
       );
       return pairAnswer(speech, question.pairs[lead.pair] as TreatmentPair, {
-        say: (pair, withDay) => questionSentence(speech, question, pair, withDay),
+        tell: (pair, withDay) => questionSentence(speech, question, pair, withDay),
         name: (id) => nameOf(question.groups, id),
         others,
       });
@@ -62,7 +64,7 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
     case 'pair': {
       const main = comparison.pairs[lead.pair] as TreatmentPair;
       return pairAnswer(speech, main, {
-        say: (pair, withDay) => treatmentSentence(speech, pair, withDay),
+        tell: (pair, withDay) => treatmentSentence(speech, pair, withDay),
         name: (id) => nameOf(speech.treatments, id),
         others: besides(speech, main),
       });
@@ -70,34 +72,35 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
   }
 }
 
-const NOTHING_SURE = 'There is no difference to be sure about yet.';
+const NOTHING_SURE = say('thereIsNoDifferenceToBeSure');
 
 function pairAnswer(
   speech: ComparisonSpeech,
   main: TreatmentPair,
   {
-    say,
+    tell,
     name,
     others,
   }: {
-    readonly say: (pair: TreatmentPair, withDay: boolean) => string;
+    readonly tell: (pair: TreatmentPair, withDay: boolean) => string;
     readonly name: (groupId: string) => string;
     readonly others: readonly string[];
   },
 ): Answer {
-  const about = others.length > 0 ? `${name(main.secondId)} and ${name(main.firstId)}: ` : '';
+  const about = others.length > 0 ? say('and', { name: name(main.secondId), name2: name(main.firstId) }) : '';
   return {
-    headline: say(main, true),
+    headline: tell(main, true),
     others,
     howSure: `${about}${intervalWords(speech, main)}${luckOf(speech, main)}`,
   };
 }
 
 function luckOf({ comparison, level }: ComparisonSpeech, pair: TreatmentPair): string {
-  if (!pair.test.defined) return `Luck cannot be judged yet: ${undefinedWords(pair.test.reason)}.`;
+  if (!pair.test.defined)
+    return say('luckCannotBeJudgedYet', { undefinedWords: undefinedWords(pair.test.reason) });
   const { p, method } = pair.test.value;
-  const questions = comparison.questions.length > 0 ? ', allowing for all questions of the design' : '';
-  return luckWords(p, level, 'a gap this big', `${TEST_NAMES[method].name}${questions}`);
+  const questions = comparison.questions.length > 0 ? say('allowingForAllQuestionsOfTheDesign') : '';
+  return luckWords(p, level, say('aGapThisBig'), `${TEST_NAMES[method].name}${questions}`);
 }
 
 /** What the pots that have a value say, beside what became of the others. */
@@ -130,7 +133,7 @@ function questionSentence(
   withDay: boolean,
 ): string {
   const others = speech.comparison.questions.filter((one) => one !== question).map((one) => one.name);
-  const over = `, all levels of ${others.join(' and ')} taken together`;
+  const over = say('allLevelsOfTakenTogether', { others: allOf(others) });
   return pairSentence(speech, pair, { groups: question.groups, pots: () => null, withDay, over });
 }
 
@@ -145,24 +148,24 @@ function oneOfEach(speech: ComparisonSpeech, question: FactorQuestion, said: num
 }
 
 function togetherSentence(speech: ComparisonSpeech): string {
-  const names = listed(speech.comparison.together?.factors ?? []);
+  const names = allOf(speech.comparison.together?.factors ?? []);
   const when = whenText(speech);
   return speech.level === '5-7'
-    ? `It depends: what ${names} did was different in each combination ${when}.`
-    : `${names} work together: what one does depends on the other ${when}, so look at the combinations.`;
+    ? say('itDependsWhatDidWasDifferentIn', { names, when })
+    : say('workTogetherWhatOneDoesDependsOn', { names, when });
 }
 
 function togetherAnswer(speech: ComparisonSpeech): Answer {
   const { comparison, level } = speech;
   const test = comparison.together?.test;
   const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
-  const method = 'interaction by the model of the design, allowing for all questions of it';
+  const method = say('interactionByTheModelOfTheDesign');
   return {
     headline: togetherSentence(speech),
     others: main?.difference.defined
       ? [treatmentSentence(speech, main, false), ...besides(speech, main)]
       : [],
-    howSure: test?.defined ? luckWords(test.value.p, level, 'a pattern this uneven', method) : NOTHING_SURE,
+    howSure: test?.defined ? luckWords(test.value.p, level, say('aPatternThisUneven'), method) : NOTHING_SURE,
   };
 }
 
@@ -173,10 +176,15 @@ function groupSentences({ level, style, comparison, treatments }: ComparisonSpee
     if (!mean.defined || !min.defined || !max.defined) return [];
     const average = (level === '14+' ? computedText : roundedText)(mean.value, style);
     const spread =
-      n === 1 ? '' : `, from ${roundedText(min.value, style)} to ${roundedText(max.value, style)}`;
+      n === 1
+        ? ''
+        : say('fromTo', {
+            roundedText: roundedText(min.value, style),
+            roundedText2: roundedText(max.value, style),
+          });
     const word =
-      level === '5-7' ? 'a fair share of' : level === '8-10' ? 'an average (fair share) of' : 'a mean of';
-    return [`${nameOf(treatments, groupId)}: ${potCount(n)} with ${word} ${average}${spread}.`];
+      level === '5-7' ? say('aFairShareOf') : level === '8-10' ? say('anAverageFairShareOf') : say('aMeanOf');
+    return [say('potsWith2', { nameOf: nameOf(treatments, groupId), n, word, average, spread })];
   });
 }
 
@@ -185,17 +193,17 @@ function nothingToCompare(speech: ComparisonSpeech): Answer {
   const only = comparison.groups.find((group) => group.points.length > 0);
   const when = whenText(speech);
   const nothing = { others: [], howSure: NOTHING_SURE };
-  if (!only) return { ...nothing, headline: `No pot has a value ${when} yet.` };
+  if (!only) return { ...nothing, headline: say('noPotHasAValueYet', { when }) };
   if (treatments.length === 1) {
     const mean = only.description.mean;
     const average = mean.defined ? computedText(mean.value, style) : '';
     return {
       ...nothing,
-      headline: `All pots were treated the same: the average of ${potCount(only.points.length)} ${when} is ${average}.`,
+      headline: say('allPotsWereTreatedTheSameThe', { pointsCount: only.points.length, when, average }),
     };
   }
   return {
     ...nothing,
-    headline: `Only pots with ${nameOf(treatments, only.groupId)} have a value ${when}, so there is nothing to compare them with yet.`,
+    headline: say('onlyPotsWithHaveAValueSo', { nameOf: nameOf(treatments, only.groupId), when }),
   };
 }

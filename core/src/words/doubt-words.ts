@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { Doubt } from '../growth/index.ts';
 import { type LengthScale, lengthText } from '../shared/index.ts';
 
@@ -6,26 +7,36 @@ export function doubtWords(doubt: Doubt, scale: LengthScale, dayName: (day: stri
   const length = (mm: number): string => lengthText(mm, scale);
   switch (doubt.code) {
     case 'shrank':
-      return `That is ${length(doubt.byMm)} shorter than on ${dayName(doubt.since)}. Look again, or keep it.`;
+      return say('thatIsShorterThanOnLookAgain', {
+        length: length(doubt.byMm),
+        dayName: dayName(doubt.since),
+      });
     case 'grew-too-fast':
-      return `That is ${length(doubt.byMm)} in ${dayCount(doubt.days)}; this crop seldom grows more than ${length(doubt.mostMm)} in that time. Look again, or keep it.`;
+      return say('thatIsInThisCropSeldomGrows', {
+        length: length(doubt.byMm),
+        dayCount: dayCount(doubt.days),
+        length2: length(doubt.mostMm),
+      });
     case 'too-tall':
-      return `This crop seldom gets taller than ${length(doubt.mostMm)}. Look again, or keep it.`;
+      return say('thisCropSeldomGetsTallerThanLook', { length: length(doubt.mostMm) });
     case 'ten-times':
-      return `Is the point in the right place? ${length(doubt.likelyMm)} would fit.`;
+      return say('isThePointInTheRightPlace', { length: length(doubt.likelyMm) });
     case 'other-unit':
-      return `Was this read in ${doubt.readAs === 'in' ? 'inches' : 'centimetres'}? Then it is ${length(doubt.likelyMm)}.`;
+      return say('wasThisReadInInchesThenIt', {
+        ifReadAs: doubt.readAs === 'in' ? 'yes' : 'no',
+        length: length(doubt.likelyMm),
+      });
     case 'was-gone':
-      return `This pot was noted as ${doubt.state} on ${dayName(doubt.since)}. Is it the right pot?`;
+      return say('thisPotWasNotedAsOnIs', { state: doubt.state, dayName: dayName(doubt.since) });
     case 'too-early':
-      return `Day ${doubt.age} is early for this crop: it seldom shows before day ${doubt.earliest}. Is it the right pot?`;
+      return say('dayIsEarlyForThisCropIt', { age: doubt.age, earliest: doubt.earliest });
     case 'other-day':
-      return `This goes down for ${dayName(doubt.day)}, not for today.`;
+      return say('thisGoesDownForNotForToday', { dayName: dayName(doubt.day) });
     case 'same-for-all':
-      return `${doubt.pots} pots in a row with the same value. Look at each one.`;
+      return say('potsInARowWithTheSame', { pots: doubt.pots });
   }
 }
 
 function dayCount(days: number): string {
-  return days === 1 ? 'one day' : `${days} days`;
+  return days === 1 ? say('oneDay') : say('days', { days });
 }

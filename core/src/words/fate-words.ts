@@ -1,6 +1,8 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/statements';
 import { type Fate, isClearFate } from '../comparison/index.ts';
 import { luckWords } from './luck-words.ts';
-import { type ComparisonSpeech, dayText, listed, nameOf, potCount } from './speech.ts';
+import { type ComparisonSpeech, dayText, nameOf, potCount } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
 
 /** With more groups only the ends are named. */
@@ -12,11 +14,11 @@ export function fateSentence(speech: ComparisonSpeech, which: 'dead' | 'up'): st
   const looked = fates.groups.filter((fate) => ofFate(fate, which) > 0);
   const all = looked.reduce((sum, fate) => sum + ofFate(fate, which), 0);
   const counted = looked.reduce((sum, fate) => sum + countOf(fate, which), 0);
-  const by = `by ${dayText(speech.comparison)}`;
-  const had = which === 'dead' ? 'had died' : 'had come up';
-  if (counted === all) return all === 1 ? `The only pot ${had} ${by}.` : `All ${all} pots ${had} ${by}.`;
+  const by = say('by', { comparison: dayText(speech.comparison) });
+  const had = which === 'dead' ? say('hadDied') : say('hadComeUp');
+  if (counted === all) return all === 1 ? say('theOnlyPot', { had, by }) : say('allPots', { all, had, by });
   if (counted === 0)
-    return which === 'dead' ? `No pot had died ${by}.` : `None of ${potCount(all)} had come up ${by}.`;
+    return which === 'dead' ? say('noPotHadDied', { by }) : say('noneOfPotsHadComeUp', { all, by });
   const ordered = [...looked].sort(
     (a, b) => countOf(b, which) / ofFate(b, which) - countOf(a, which) / ofFate(a, which),
   );
@@ -25,17 +27,17 @@ export function fateSentence(speech: ComparisonSpeech, which: 'dead' | 'up'): st
     fate
       ? [
           {
-            share: `${countOf(fate, which)} of ${ofFate(fate, which)}`,
+            share: say('of', { countOf: countOf(fate, which), ofFate: ofFate(fate, which) }),
             name: nameOf(speech.treatments, fate.groupId),
           },
         ]
       : [],
   );
   if (!first) return '';
-  const pots = `${first.share} pots with ${first.name} ${had} ${by}`;
+  const pots = say('potsWith', { share: first.share, first: first.name, had, by });
   if (others.length === 0) return `${pots}.`;
-  const rest = listed(others.map(({ share, name }) => `${share} with ${name}`));
-  return `${pots}, ${others.length === 1 ? 'but ' : ''}${rest}.`;
+  const rest = allOf(others.map(({ share, name }) => say('with', { share, name })));
+  return say('potsAndOthers', { pots, othersCount: others.length, rest });
 }
 
 /** How often luck alone would share out the dead, or those that came up, as unevenly. */
@@ -43,7 +45,7 @@ export function fateLuck(speech: ComparisonSpeech, which: 'dead' | 'up'): string
   const test = speech.comparison.fates[which];
   if (!test.defined) return '';
   const name = TEST_NAMES[test.value.method].name;
-  return luckWords(test.value.p, speech.level, 'a difference this big', name);
+  return luckWords(test.value.p, speech.level, say('aDifferenceThisBig'), name);
 }
 
 /** What became of pots, where it does not lead: differences that can be told, and the dead in any case. */
@@ -54,7 +56,12 @@ export function otherFates(speech: ComparisonSpeech, leading: 'dead' | 'up' | nu
     if (isClearFate(fates[which])) return [fateSentence(speech, which)];
     const isAny = which === 'dead' && fates.groups.some((fate) => fate.dead.length > 0);
     if (!isAny) return [];
-    return [`${fateSentence(speech, which)}${fates.dead.defined ? ' That could just be luck.' : ''}`];
+    return [
+      say('thatCouldJustBeLuck', {
+        fateSentence: fateSentence(speech, which),
+        ifDefined: fates.dead.defined ? 'yes' : 'no',
+      }),
+    ];
   });
 }
 

@@ -1,25 +1,36 @@
+import { say } from '@bright-sprout/words/student';
 import type { ReadingLevel } from './reading-level.ts';
 
 const CHIPS: Readonly<Record<ReadingLevel, readonly string[]>> = {
-  '5-7': ['seed', 'root', 'stem', 'leaf', 'green', 'taller', 'soil', 'I see'],
-  '8-10': ['seed coat', 'root', 'shoot', 'stem', 'seed leaf', 'true leaf', 'bud', 'taller', 'wilted'],
+  '5-7': ['seed', 'root', 'stem', 'leaf', 'green', 'taller', 'soil', say('iSee')],
+  '8-10': [
+    say('seedCoat'),
+    'root',
+    'shoot',
+    'stem',
+    say('seedLeaf'),
+    say('trueLeaf'),
+    'bud',
+    'taller',
+    'wilted',
+  ],
   '11-13': [
-    'seed coat',
+    say('seedCoat'),
     'root',
     'shoot',
     'stem',
     'cotyledon',
-    'true leaf',
+    say('trueLeaf'),
     'bud',
     'because',
-    'than yesterday',
+    say('thanYesterday'),
   ],
   '14+': [
     'testa',
     'radicle',
     'hypocotyl',
     'cotyledon',
-    'true leaf',
+    say('trueLeaf'),
     'internode',
     'apex',
     'chlorotic',

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/statements';
 import { ALPHA } from '../statistics/index.ts';
 import type { ReadingLevel } from './reading-level.ts';
 
@@ -11,9 +12,9 @@ export function pText(p: number): string {
 
 /** How often out of 100 chance alone gives a gap this big or bigger: "about 4 of 100". */
 export function outOfHundred(p: number): string {
-  if (p < 0.01) return 'fewer than 1 of 100';
-  if (p > 0.99) return 'nearly all of 100';
-  return `about ${Math.round(p * 100)} of 100`;
+  if (p < 0.01) return say('fewerThan1Of100');
+  if (p > 0.99) return say('nearlyAllOf100');
+  return say('aboutOf100', { p: Math.round(p * 100) });
 }
 
 /** With fewer shuffles than this, a rare gap has hardly had the chance to come up. */
@@ -24,9 +25,9 @@ const FEWEST_SHUFFLES = 200;
  * one of those that chance could give: (asLarge + 1) ÷ (count + 1), Phipson and Smyth (2010).
  */
 export function shuffleWords(asLarge: number, count: number): string {
-  if (count === 0) return 'Nothing shuffled yet.';
-  const seen = `${asLarge} of ${count} shuffles gave a gap at least as big`;
-  if (count < FEWEST_SHUFFLES) return `${seen}: too few shuffles yet to say how often that is.`;
+  if (count === 0) return say('nothingShuffledYet');
+  const seen = say('ofShufflesGaveAGapAtLeast', { asLarge, count });
+  if (count < FEWEST_SHUFFLES) return say('tooFewShufflesYetToSayHow', { seen });
   return `${seen}: ${outOfHundred((asLarge + 1) / (count + 1))}.`;
 }
 
@@ -39,16 +40,16 @@ export function luckWords(p: number, level: ReadingLevel, what: string, method: 
   const times = outOfHundred(p);
   switch (level) {
     case '5-7':
-      if (p < ALPHA) return `${capital(what)} would hardly ever come from luck alone.`;
+      if (p < ALPHA) return say('wouldHardlyEverComeFromLuckAlone', { capital: capital(what) });
       return p < SOMETIMES
-        ? `${capital(what)} sometimes comes from luck alone.`
-        : `${capital(what)} often comes from luck alone.`;
+        ? say('sometimesComesFromLuckAlone', { capital: capital(what) })
+        : say('oftenComesFromLuckAlone', { capital: capital(what) });
     case '8-10':
-      return `If the treatment did nothing, luck alone would make ${what} in ${times} tries.`;
+      return say('ifTheTreatmentDidNothingLuckAlone', { what, times });
     case '11-13':
-      return `If the treatment did nothing, plant-to-plant luck would give ${what} or bigger in ${times} such experiments.`;
+      return say('ifTheTreatmentDidNothingPlantTo', { what, times });
     case '14+':
-      return `${pText(p)} (${method}): if the treatment did nothing, ${what} or bigger would turn up in ${times} such experiments.`;
+      return say('ifTheTreatmentDidNothingOrBigger', { pText: pText(p), method, what, times });
   }
 }
 

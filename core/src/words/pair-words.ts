@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/statements';
 import { type ComparedGroup, isClearPair, type TreatmentPair } from '../comparison/index.ts';
 import { valueOr } from '../shared/index.ts';
 import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
@@ -21,40 +22,48 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   const difference = valueOr(pair.difference, 0);
   const [first, second] = [nameOf(said.groups, pair.firstId), nameOf(said.groups, pair.secondId)];
   const pots = comparison.fates.groups.some((fate) => fate.dead.length > 0)
-    ? ['Living pots', 'living pots']
-    : ['Pots', 'pots'];
-  const rest = `${said.withDay ? ` ${whenText(speech)}` : ''}${said.over}`;
+    ? [say('livingPots'), say('livingPots2')]
+    : [say('pots2'), 'pots'];
+  const rest = say('whenAndOver', {
+    ifWithDay: said.withDay ? 'yes' : 'no',
+    whenText: whenText(speech),
+    over: said.over,
+  });
   if (Math.abs(difference) < 1e-9) {
-    return `${pots[0]} with ${second} and ${pots[1]} with ${first} had the same average${rest}.`;
+    return say('withAndWithHadTheSameAverage', { pot: pots[0], second, pot2: pots[1], first, rest });
   }
   if (level === '14+') {
-    const gap = differenceText(differenceSize(difference, style), difference, style, ' on average');
-    return exactSentence(pair, said, `${pots[0]} with ${second} ${gap} than ${pots[1]} with ${first}${rest}`);
+    const gap = differenceText(differenceSize(difference, style), difference, style, say('onAverage'));
+    return exactSentence(
+      pair,
+      said,
+      say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest }),
+    );
   }
   const size = roundedSize(difference, style);
-  const rounded = size.startsWith('less') ? size : `about ${size}`;
-  const gap = differenceText(rounded, difference, style, level === '5-7' ? '' : ' on average');
-  const about = `${pots[0]} with ${second} ${gap} than ${pots[1]} with ${first}${rest}`;
+  const rounded = size.startsWith('less') ? size : say('about', { size });
+  const gap = differenceText(rounded, difference, style, level === '5-7' ? '' : say('onAverage'));
+  const about = say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest });
   if (!pair.test.defined) {
     return pair.test.reason === 'no-spread'
-      ? `${about}, but the pots of each treatment all read the same, so luck cannot be judged.`
-      : `${about}, but there are too few pots to tell more.`;
+      ? say('butThePotsOfEachTreatmentAll', { about })
+      : say('butThereAreTooFewPotsTo', { about });
   }
   if (isClearPair(pair)) return `${about}.`;
   return {
-    '5-7': `${about}. That could just be luck.`,
-    '8-10': `${about}, but pots treated the same differ too, so we cannot tell yet.`,
-    '11-13': `${about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.`,
+    '5-7': say('thatCouldJustBeLuck2', { about }),
+    '8-10': say('butPotsTreatedTheSameDifferToo', { about }),
+    '11-13': say('butThatIsWithinWhatPlantTo', { about }),
   }[level];
 }
 
 function exactSentence(pair: TreatmentPair, said: PairSaid, lead: string): string {
   const counts = [said.pots(pair.secondId), said.pots(pair.firstId)];
-  const sizes = counts.includes(null) ? '' : `n = ${counts[0]} and ${counts[1]} pots`;
+  const sizes = counts.includes(null) ? '' : say('nAndPots', { count: counts[0], count2: counts[1] });
   if (!pair.test.defined) {
     return `${lead} (${[sizes, undefinedWords(pair.test.reason)].filter(Boolean).join('; ')}).`;
   }
-  const doubt = isClearPair(pair) ? '' : ' These pots do not tell the two apart.';
+  const doubt = isClearPair(pair) ? '' : say('thesePotsDoNotTellTheTwo');
   return `${lead}${sizes && ` (${sizes})`}.${doubt}`;
 }
 
@@ -62,6 +71,7 @@ function exactSentence(pair: TreatmentPair, said: PairSaid, lead: string): strin
 export function intervalWords({ level, style }: ComparisonSpeech, pair: TreatmentPair): string {
   if (level !== '14+' || !pair.test.defined || !pair.test.value.interval) return '';
   const { low, high } = pair.test.value.interval;
-  const text = (value: number): string => `${value < 0 ? '−' : ''}${differenceSize(value, style)}`;
-  return `The 95 % interval of the difference is ${text(low)} to ${text(high)}. `;
+  const text = (value: number): string =>
+    say('signedDifference', { ifValue: value < 0 ? 'yes' : 'no', differenceSize: differenceSize(value, style) });
+  return say('the95IntervalOfTheDifferenceIs', { text: text(low), text2: text(high) });
 }

@@ -1,3 +1,5 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/statements';
 import type {
   Comparison,
   ComparedGroup,
@@ -11,7 +13,7 @@ import type {
 import { ALPHA } from '../statistics/index.ts';
 import { outOfHundred, pText } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
-import { listed, potCount } from './speech.ts';
+import { potCount } from './speech.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText, summaryStyle, type ValueStyle } from './value-style.ts';
 
@@ -30,7 +32,7 @@ function verdict(test: TestOutcome, level: ReadingLevel, clear: string, open: st
   const said = isClear ? clear : open;
   if (level === '5-7') return `${said}.`;
   if (level === '14+') return `${said} (${pText(p)}).`;
-  return `${said}: luck alone would make differences like these in ${outOfHundred(p)} tries.`;
+  return say('luckAloneWouldMakeDifferencesLike', { said, outOfHundred: outOfHundred(p) });
 }
 
 /** An end farther above the tallest pot than this is a guess that no pot bears out. */
@@ -44,8 +46,8 @@ export function growthWords(part: GrowthPart, { groups, style, level }: PartSpee
     const { mean } = group.perDay;
     if (!mean.defined) return [];
     const average = computedText(mean.value, rate);
-    if (level === '5-7') return [`${name}: about ${average}.`];
-    const said = `${name}: ${average} on average, over ${potCount(group.perDay.n)}`;
+    if (level === '5-7') return [say('about2', { name, average })];
+    const said = say('onAverageOverPots', { name, average, n: group.perDay.n });
     if (level === '8-10') return [`${said}.`];
     return [`${said}${curveClause(group, style, rate, level)}.`];
   });
@@ -61,16 +63,26 @@ function curveClause(
   const best = group.best === null ? undefined : group.fits[group.best];
   if (!best?.fit.defined || best.kind === 'linear') {
     const bent = group.fits.find((fit) => fit.kind === 'logistic');
-    return bent && !bent.fit.defined ? `; no growth curve yet: ${undefinedWords(bent.fit.reason)}` : '';
+    return bent && !bent.fit.defined
+      ? say('noGrowthCurveYet', { undefinedWords: undefinedWords(bent.fit.reason) })
+      : '';
   }
   const middle = best.fit.value.parameters[2];
-  const clause = `; fastest about day ${Math.round(middle?.value ?? 0)}, with ${computedText(best.fit.value.fastest, rate)}`;
+  const clause = say('fastestAboutDayWith', {
+    middle: Math.round(middle?.value ?? 0),
+    computedText: computedText(best.fit.value.fastest, rate),
+  });
   const { n, mean, interval } = group.end;
   if (!mean.defined || mean.value > FARTHEST_END * (group.largest ?? 0)) return clause;
-  const levels = `${clause}, its pots levelling off near ${roundedText(mean.value, style)}`;
+  const levels = say('itsPotsLevellingOffNear', { clause, roundedText: roundedText(mean.value, style) });
   if (level !== '14+' || !interval.defined) return levels;
   const { low, high } = interval.value;
-  return `${levels} (mean of ${n} fitted curves, 95 % interval ${computedText(low, style)} to ${computedText(high, style)})`;
+  return say('meanOfFittedCurves95IntervalTo', {
+    levels,
+    n,
+    computedText: computedText(low, style),
+    computedText2: computedText(high, style),
+  });
 }
 
 /** How the seeds came up. */
@@ -78,39 +90,30 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
   const lines = part.groups.flatMap(({ groupId, counted, indices, waiting }) => {
     const name = groups.find(({ id }) => id === groupId)?.name ?? '';
     const what = counted === 'seeds' ? 'seeds' : 'pots';
-    const of = indices.sown === null ? '' : ` of ${indices.sown}`;
-    if (indices.up === 0) return [`${name}: nothing up yet${of ? `, 0${of} ${what}` : ''}.`];
-    const first = indices.first.defined ? `, the first by day ${indices.first.value}` : '';
+    const of = indices.sown === null ? '' : say('of3', { sown: indices.sown });
+    if (indices.up === 0)
+      return [say('nothingUpYet', { name, ifOf: of ? 'yes' : 'no', of, what })];
+    const first = indices.first.defined ? say('theFirstByDay', { first: indices.first.value }) : '';
     const half = waiting.median.defined
-      ? `, half of the pots by day ${Number(waiting.median.value.toFixed(1))}`
-      : ', fewer than half of the pots so far';
-    return [`${name}: ${indices.up}${of} ${what} up${first}${level === '5-7' ? '' : half}.`];
+      ? say('halfOfThePotsByDay', { median: Number(waiting.median.value.toFixed(1)) })
+      : say('fewerThanHalfOfThePotsSo');
+    return [say('up', { name, up: indices.up, of, what, first, level: level === '5-7' ? '' : half })];
   });
   const isAnyUp = part.units.some((unit) => unit.upAt !== null);
   if (part.groups.length > 1 && level !== '5-7' && isAnyUp) {
     lines.push(
       ...[
-        verdict(
-          part.share,
-          level,
-          'How many came up differs between the treatments',
-          'How many came up cannot be told apart here',
-        ),
-        verdict(
-          part.speed,
-          level,
-          'Of those that came up, some treatments were earlier',
-          'Of those that came up, these pots do not tell apart which were earlier',
-        ),
+        verdict(part.share, level, say('howManyCameUpDiffersBetweenThe'), say('howManyCameUpCannotBeTold')),
+        verdict(part.speed, level, say('ofThoseThatCameUpSomeTreatments'), say('ofThoseThatCameUpThesePots')),
       ].flat(),
     );
   }
   const waiting = part.units.filter((unit) => unit.upAt === null && !unit.isLost).length;
-  if (waiting > 0) lines.push(`${potCount(waiting)} not up by this day, which is not the same as never.`);
+  if (waiting > 0) lines.push(say('potsNotUpByThisDayWhich', { waiting }));
   const lost = part.units.filter((unit) => unit.isLost).length;
-  if (lost > 0) lines.push(`Lost before anybody saw anything up: ${potCount(lost)}.`);
+  if (lost > 0) lines.push(say('lostBeforeAnybodySawAnythingUpPots', { lost }));
   if (level === '11-13' || level === '14+') {
-    lines.push('A pot found up at a check came up some time after the check before.');
+    lines.push(say('aPotFoundUpAtACheck'));
   }
   return lines;
 }
@@ -123,31 +126,31 @@ export function treatmentsWords(
 ): string[] {
   const lines: string[] = [];
   if (together?.test.defined) {
-    const names = listed(together.factors);
+    const names = allOf(together.factors);
     lines.push(
       verdict(
         together.test,
         level,
-        `${names} work together: what one does depends on the other, so look at the combinations`,
-        `These pots do not show that ${names} work differently together`,
+        say('workTogetherWhatOneDoesDependsOn2', { names }),
+        say('thesePotsDoNotShowThatWork', { names }),
       ),
     );
   }
   if (part.factorial.defined && part.factorial.value.isReduced) {
-    lines.push('With one pot a combination, whether the factors work together cannot be told.');
+    lines.push(say('withOnePotACombinationWhetherThe'));
   }
   if (part.factorial.defined && part.factorial.value.missingCells > 0) {
-    lines.push('Some combinations have no value, so the factors are compared over those that do.');
+    lines.push(say('someCombinationsHaveNoValueSoThe'));
   }
   if (level === '5-7' || level === '8-10') return lines;
   const { normal, spread } = part.assumptions;
   if (normal.defined && normal.value.p < ALPHA) {
-    lines.push('The pots are not spread like a bell: look at the rank and shuffling tests as well.');
+    lines.push(say('thePotsAreNotSpreadLikeA'));
   }
   if (spread.defined && spread.value.p < ALPHA) {
-    lines.push('Some treatments vary more than others: Welch’s tests allow for that, Student’s do not.');
+    lines.push(say('someTreatmentsVaryMoreThanOthers'));
   }
-  if (part.up.isRough) lines.push('Counts of pots are small: trust Fisher’s exact test, not the chi-square.');
+  if (part.up.isRough) lines.push(say('countsOfPotsAreSmallTrustFishers'));
   return lines;
 }
 
@@ -156,32 +159,23 @@ export function teamsWords(part: TeamsPart, { style, level }: PartSpeech): strin
   const lines: string[] = [];
   if (part.teams.length > 1) {
     lines.push(
-      verdict(
-        part.test,
-        level,
-        'Teams read pots treated the same differently: compare how they hold the ruler',
-        'These pots do not show that teams read differently',
-      ),
+      verdict(part.test, level, say('teamsReadPotsTreatedTheSame'), say('thesePotsDoNotShowThatTeams')),
     );
   }
   const { agreement, plantSd, readingShare } = part;
   if (agreement.technicalError.defined) {
     const error = computedText(agreement.technicalError.value, style);
-    lines.push(
-      `Two people who read one pot differ by chance by about ${error} each (${potCount(agreement.n)}).`,
-    );
+    lines.push(say('twoPeopleWhoReadOnePotDiffer', { error, n: agreement.n }));
   } else {
-    lines.push('No pot was read by two people on one day, so the reading error is not known from here.');
+    lines.push(say('noPotWasReadByTwoPeople2'));
   }
   if (plantSd.defined && level !== '5-7') {
-    lines.push(`Pots treated the same differ by about ${computedText(plantSd.value, style)} (SD).`);
+    lines.push(say('potsTreatedTheSameDifferByAbout', { computedText: computedText(plantSd.value, style) }));
   }
   if (readingShare.defined) {
     const share = Math.round(100 * readingShare.value);
     lines.push(
-      share < 1
-        ? 'Almost all of that is plants, hardly any is reading.'
-        : `About ${share} of 100 parts of that variation could be reading, the rest is plants.`,
+      share < 1 ? say('almostAllOfThatIsPlantsHardly') : say('aboutOf100PartsOfThatVariation', { share }),
     );
   }
   return lines;
@@ -189,28 +183,32 @@ export function teamsWords(part: TeamsPart, { style, level }: PartSpeech): strin
 
 /** Several classes together. */
 export function studyWords(part: StudyPart, { style, level }: PartSpeech): string[] {
-  if (part.runs.length < 2) return ['Only one class runs this plan so far. Its results stand alone.'];
+  if (part.runs.length < 2) return [say('onlyOneClassRunsThisPlanSo')];
   const lines = part.differences.flatMap(({ first, second, result }) => {
-    if (!result.defined) return [`${second} and ${first}: ${undefinedWords(result.reason)}.`];
+    if (!result.defined)
+      return [say('and2', { second, first, undefinedWords: undefinedWords(result.reason) })];
     const { difference, low, high, p } = result.value;
     const size = computedText(Math.abs(difference), style);
     const way = difference < 0 ? 'less' : 'more';
-    const range = `95 % interval ${computedText(low, style)} to ${computedText(high, style)}`;
-    const said = `Each class compared within itself, ${second} gave ${size} ${way} than ${first} on day ${part.age}`;
+    const range = say('n95IntervalTo', {
+      computedText: computedText(low, style),
+      computedText2: computedText(high, style),
+    });
+    const said = say('eachClassComparedWithinItselfGave', { second, size, way, first, age: part.age });
     if (level === '14+') return [`${said} (${range}, ${pText(p)}).`];
-    return [p < ALPHA ? `${said}.` : `${said}, but luck could do that too.`];
+    return [p < ALPHA ? `${said}.` : say('butLuckCouldDoThatToo', { said })];
   });
   if (level !== '5-7') {
     lines.push(
       verdict(
         part.interaction,
         level,
-        'The treatments did differently in different classes',
-        'These pots do not show that the treatments did differently in different classes',
+        say('theTreatmentsDidDifferentlyIn'),
+        say('thesePotsDoNotShowThatThe'),
       ),
     );
   }
-  lines.push('Every pot is compared with pots of its own class; classes are never thrown together.');
+  lines.push(say('everyPotIsComparedWithPotsOf'));
   return lines;
 }
 
@@ -220,17 +218,17 @@ export function countingWords(
   plantRule: 'tallest' | 'tagged' | 'mean' | null,
 ): string {
   const plants = {
-    tallest: 'its tallest plant',
-    tagged: 'its marked plant',
-    mean: 'the mean of its plants',
+    tallest: say('itsTallestPlant'),
+    tagged: say('itsMarkedPlant'),
+    mean: say('theMeanOfItsPlants'),
   };
-  const what = plantRule === null ? 'its value' : plants[plantRule];
+  const what = plantRule === null ? say('itsValue') : plants[plantRule];
   const reduced = {
-    day: `${what} on this day; two readings of a pot count as their mean, and other days are not added, as they are the same pots again`,
-    final: `${what} at its last reading up to this day`,
-    growth_per_day: 'its growth a day from its first value to its last up to this day',
-    relative_growth: 'its relative growth a day, from all its values up to this day',
-    area: 'the area under its curve up to this day',
+    day: say('onThisDayTwoReadingsOfA', { what }),
+    final: say('atItsLastReadingUpToThis', { what }),
+    growth_per_day: say('itsGrowthADayFromItsFirst'),
+    relative_growth: say('itsRelativeGrowthADayFromAll'),
+    area: say('theAreaUnderItsCurveUpTo'),
   }[comparison.summary];
-  return `Each pot counts once: ${reduced}.`;
+  return say('eachPotCountsOnce2', { reduced });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plan-statements';
 import type { Rehearsal } from '../rehearsal/index.ts';
 
 const HIGH = 0.8;
@@ -5,20 +6,25 @@ const HALF = 0.5;
 
 /** What a rehearsal says of a plan, without claiming more than its model. */
 export function rehearsalWords(rehearsal: Rehearsal, isNothing: boolean): string {
-  if (!rehearsal.seen.defined) return 'No class was rehearsed.';
+  if (!rehearsal.seen.defined) return say('noClassWasRehearsed');
   const { share, low, high } = rehearsal.seen.value;
-  const inHundred = `${Math.round(share * 100)} of 100 classes (${Math.round(low * 100)} to ${Math.round(high * 100)}, as only ${rehearsal.classes} were grown)`;
+  const inHundred = say('of100ClassesToAsOnlyWere', {
+    share: Math.round(share * 100),
+    low: Math.round(low * 100),
+    high: Math.round(high * 100),
+    classes: rehearsal.classes,
+  });
   if (rehearsal.counts['cannot-tell'] === rehearsal.classes) {
-    return 'No class could test anything: too few pots had a plant to read on the lesson day.';
+    return say('noClassCouldTestAnythingTooFew');
   }
   if (isNothing) {
-    return `With nothing to find, ${inHundred} would still see a difference that is not there. About 5 of 100 is what the test allows.`;
+    return say('withNothingToFindWouldStillSee', { inHundred });
   }
   const verdict =
     share >= HIGH
-      ? 'This plan is likely to show it.'
+      ? say('thisPlanIsLikelyToShowIt')
       : share >= HALF
-        ? 'It may show it, or miss it.'
-        : 'This plan would mostly miss it: finding nothing would not mean that there is nothing.';
-  return `An effect of this size would be seen by ${inHundred}. ${verdict}`;
+        ? say('itMayShowItOrMissIt')
+        : say('thisPlanWouldMostlyMissItFinding');
+  return say('anEffectOfThisSizeWouldBe', { inHundred, verdict });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/shared';
 import type { ComparedGroup, Comparison } from '../comparison/index.ts';
 import type { ReadingLevel } from './reading-level.ts';
 import type { ValueStyle } from './value-style.ts';
@@ -17,20 +18,17 @@ export function nameOf(groups: readonly ComparedGroup[], groupId: string): strin
 
 /** When a comparison holds: `on day 18`, or `by day 18` for a figure of all days until then. */
 export function whenText({ comparison }: Pick<ComparisonSpeech, 'comparison'>): string {
-  return comparison.summary === 'day' ? `on ${dayText(comparison)}` : `by ${dayText(comparison)}`;
+  return comparison.summary === 'day'
+    ? say('on', { comparison: dayText(comparison) })
+    : say('by', { comparison: dayText(comparison) });
 }
 
 /** The day of a comparison: `day 18`, or `this day` where pots differ in age. */
 export function dayText({ age }: Pick<Comparison, 'age'>): string {
-  return age === null ? 'this day' : `day ${age}`;
+  return age === null ? say('thisDay') : say('day', { age });
 }
 
 /** `1 pot`, `3 pots`. */
 export function potCount(count: number): string {
-  return count === 1 ? '1 pot' : `${count} pots`;
-}
-
-/** `2`, `2 and 3`, `2, 3 and 5`. */
-export function listed(items: readonly (string | number)[]): string {
-  return items.length < 2 ? String(items[0] ?? '') : `${items.slice(0, -1).join(', ')} and ${items.at(-1)}`;
+  return say('pots', { count });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/shared';
 import type { Summary } from '../comparison/index.ts';
 import { scoresOf } from '../design/index.ts';
 import {
@@ -46,13 +47,13 @@ export function variableStyle(variable: {
 /** How a figure that sums up a unit is written, from how its values are. */
 export function summaryStyle(style: ValueStyle, summary: Summary): ValueStyle {
   if (summary === 'day' || summary === 'final') return style;
-  if (summary === 'relative_growth') return { kind: 'derived', divisor: 0.01, unit: '% a day', places: 1 };
+  if (summary === 'relative_growth') return { kind: 'derived', divisor: 0.01, unit: say('aDay'), places: 1 };
   const isLength = style.kind === 'length';
   const divisor = isLength ? toMillimetres(1, style.scale.unit) : 1;
   const unit = isLength ? style.scale.unit : style.kind === 'number' ? style.unit : '';
   return summary === 'area'
-    ? { kind: 'derived', divisor, unit: `${unit} · days`.trim(), places: 1 }
-    : { kind: 'derived', divisor, unit: `${unit} a day`.trim(), places: 2 };
+    ? { kind: 'derived', divisor, unit: say('days', { unit }).trim(), places: 1 }
+    : { kind: 'derived', divisor, unit: say('aDay2', { unit }).trim(), places: 2 };
 }
 
 /** A computed figure (mean, difference) in words of its unit: `2.31 cm`, `1.5`, `6.42 pH`. */
@@ -76,13 +77,15 @@ export function roundedText(value: number, style: ValueStyle): string {
   const { unit } = style.scale;
   if (unit === 'in') {
     return Math.abs(value) < toMillimetres(QUARTER / 2, 'in')
-      ? 'less than ¼ in'
+      ? say('lessThanIn')
       : lengthText(value, { unit, step: QUARTER });
   }
   const places = unit === 'cm' ? 1 : 0;
   const least = 10 ** -places;
   const amount = fromMillimetres(value, unit);
-  return Math.abs(amount) < least / 2 ? `less than ${least} ${unit}` : `${amount.toFixed(places)} ${unit}`;
+  return Math.abs(amount) < least / 2
+    ? say('lessThan', { least, unit })
+    : `${amount.toFixed(places)} ${unit}`;
 }
 
 const QUARTER = 0.25;
@@ -105,7 +108,7 @@ function isShare(style: ValueStyle): boolean {
 
 function points(difference: number, places: number): string {
   const text = Math.abs(difference).toFixed(places);
-  return text === '1' ? '1 percentage point' : `${text} percentage points`;
+  return text === '1' ? say('n1PercentagePoint') : say('percentagePoints', { text });
 }
 
 /** A value as read: `6.5 cm`, `3`, `6.4 pH`, `first true leaf`; a mean between two scores as a figure. */

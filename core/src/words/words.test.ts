@@ -124,7 +124,7 @@ describe('the answer in words', () => {
     [0, 2, '0 of 2 shuffles gave a gap at least as big: too few shuffles yet to say how often that is.'],
     [0, 199, '0 of 199 shuffles gave a gap at least as big: too few shuffles yet to say how often that is.'],
     [1, 200, '1 of 200 shuffles gave a gap at least as big: fewer than 1 of 100.'],
-    [199, 2000, '199 of 2000 shuffles gave a gap at least as big: about 10 of 100.'],
+    [199, 2000, '199 of 2,000 shuffles gave a gap at least as big: about 10 of 100.'],
   ])('%i of %i shuffles claim no more than they show', (asLarge, count, words) => {
     expect(shuffleWords(asLarge, count)).toBe(words);
   });

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { RegisterRequest, SignInRequest, TeacherView } from '@bright-sprout/contract/accounts';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
@@ -25,7 +26,7 @@ export class TeachersService {
       await this.teachers.insert({ ...teacher });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
-      const message = 'There is an account with this e-mail address. Sign in, or use another address.';
+      const message = say('thereIsAnAccountWithThisE');
       throw new ApiError('email_taken', message, { fields: [{ field: 'email', message }] });
     }
     return teacher;

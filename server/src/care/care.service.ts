@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
 import type { CareRequest, CareView } from '@bright-sprout/contract/care';
 import { Injectable } from '@nestjs/common';
@@ -45,11 +46,10 @@ export class CareService {
     const amount = request.amount ?? null;
     checkAmount(kind, amount, note);
     if (happenedOn > this.clock.today(observer.timeZone)) {
-      throw invalidField('happenedOn', 'This day has not come yet.');
+      throw invalidField('happenedOn', say('thisDayHasNotComeYet'));
     }
     const { sowOn } = await this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId });
-    if (happenedOn < sowOn)
-      throw invalidField('happenedOn', `Sown on ${sowOn}; choose that day or a later one.`);
+    if (happenedOn < sowOn) throw invalidField('happenedOn', say('sownOnChooseThatDayOrA', { sowOn }));
     const unitIds = request.unitIds ? [...new Set(request.unitIds)] : null;
     await this.#refuseForeign(experimentId, unitIds);
     const event = {
@@ -95,17 +95,17 @@ export class CareService {
   async #refuseForeign(experimentId: string, unitIds: readonly string[] | null): Promise<void> {
     if (unitIds === null) return;
     const found = await this.source.getRepository(Unit).countBy({ id: In([...unitIds]), experimentId });
-    if (found !== unitIds.length) throw invalidField('unitIds', 'Choose pots of this experiment.');
+    if (found !== unitIds.length) throw invalidField('unitIds', say('choosePotsOfThisExperiment'));
   }
 }
 
 function checkAmount(kind: CareKind, amount: number | null, note: string): void {
   const most = MOST[kind];
-  if (amount === null && NEEDS_AMOUNT.includes(kind)) throw invalidField('amount', 'Give what was found.');
+  if (amount === null && NEEDS_AMOUNT.includes(kind)) throw invalidField('amount', say('giveWhatWasFound'));
   if (amount !== null && (most === undefined || amount > most)) {
-    throw invalidField('amount', most === undefined ? 'This takes no amount.' : `Give at most ${most}.`);
+    throw invalidField('amount', most === undefined ? say('thisTakesNoAmount') : say('giveAtMost', { most }));
   }
-  if (note === '' && NEEDS_WORDS.includes(kind)) throw invalidField('note', 'Say what was done.');
+  if (note === '' && NEEDS_WORDS.includes(kind)) throw invalidField('note', say('sayWhatWasDone'));
 }
 
 function idInUse(): ApiError {

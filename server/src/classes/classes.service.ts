@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { randomInt } from 'node:crypto';
 import type { ClassRequest, ClassView, RosterRequest } from '@bright-sprout/contract/classes';
 import type { FieldProblem } from '@bright-sprout/contract/shared';
@@ -22,7 +23,7 @@ const NAMED_TABLES = {
   prediction: 'observer',
   conclusion: 'observer',
 };
-const NOBODY = 'a student';
+const NOBODY = say('aStudent');
 
 /** Classes with their rosters. */
 @Injectable()
@@ -184,16 +185,16 @@ function rosterProblems({ teams, students }: RosterRequest): FieldProblem[] {
   twice(
     students.map((student) => student.displayName),
     (index) => `students.${index}.displayName`,
-    'Another student has this name. Add an initial.',
+    say('anotherStudentHasThisNameAddAn'),
   );
   twice(
     teams.map((team) => team.name),
     (index) => `teams.${index}.name`,
-    'Another team has this name.',
+    say('anotherTeamHasThisName'),
   );
   students.forEach((student, index) => {
     if (student.teamId === null || teams.some((team) => team.id === student.teamId)) return;
-    problems.push({ field: `students.${index}.teamId`, message: 'Choose a team of this class.' });
+    problems.push({ field: `students.${index}.teamId`, message: say('chooseATeamOfThisClass') });
   });
   return problems;
 }
@@ -202,7 +203,7 @@ function holidayProblems({ holidays }: ClassRequest): FieldProblem[] {
   return holidays.flatMap((holiday, index) =>
     holiday.to >= holiday.from
       ? []
-      : [{ field: `holidays.${index}.to`, message: 'The last day comes before the first.' }],
+      : [{ field: `holidays.${index}.to`, message: say('theLastDayComesBeforeTheFirst') }],
   );
 }
 

@@ -1,3 +1,5 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/refusals';
 import {
   COMPARISON_PARTS,
   type ComparisonPart,
@@ -159,9 +161,7 @@ function overLevels(known: ComparisonFacts, { groupBy }: ComparisonQuery): strin
   const { factors } = known.design;
   if (factors.length < 2 || !groupBy?.startsWith('factor-')) return [];
   const others = factors.filter((_, at) => groupBy !== `factor-${at}`).map((factor) => factor.name);
-  return [
-    `All levels of ${others.join(' and ')} are taken together here: see Treatments for whether they work together.`,
-  ];
+  return [say('allLevelsOfAreTakenTogetherHere', { others: allOf(others) })];
 }
 
 /** The findings of one variable; empty when nobody reads it. */

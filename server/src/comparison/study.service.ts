@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { StudyQuery, StudyView } from '@bright-sprout/contract/comparison';
 import { FARTHEST_STUDY_DAYS, type StudyRun, studyPart } from '@bright-sprout/core/comparison';
 import { type ReadingFact, unitDays } from '@bright-sprout/core/growth';
@@ -119,5 +120,5 @@ const DAY = new Intl.DateTimeFormat('en-GB', {
 
 /** `sown 3 Sept 2026` */
 function dayWords(day: string): string {
-  return `sown ${DAY.format(new Date(`${day}T00:00:00Z`))}`;
+  return say('sown', { format: DAY.format(new Date(`${day}T00:00:00Z`)) });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { CARE_KINDS, ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
 import type { OpenFileRequest } from '@bright-sprout/contract/imports';
 import { PlanDocument } from '@bright-sprout/contract/plans';
@@ -140,7 +141,7 @@ export class BundleService {
 }
 
 function nameOf({ observer, studentId }: { observer: string; studentId: string | null }): string {
-  return studentId === null ? observer : 'a student';
+  return studentId === null ? observer : say('aStudent');
 }
 
 async function insertTables(

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import {
   MOST_CELL_CHARACTERS,
   MOST_CELLS,
@@ -21,20 +22,27 @@ const MOST_QUOTES = 2 * MOST_CELLS;
  * @throws ApiError `unreadable_file`
  */
 export function readCsv(bytes: Uint8Array): string[][] {
-  if (bytes.length > MOST_BYTES) throw tooMuch(`${bytes.length} bytes`, `at most ${MOST_BYTES} bytes`);
+  if (bytes.length > MOST_BYTES)
+    throw tooMuch(say('bytes', { bytesCount: bytes.length }), say('atMostBytes', { mostBytes: MOST_BYTES }));
   const text = Buffer.from(bytes.buffer, bytes.byteOffset, bytes.byteLength)
     .toString('utf8')
     .replace(/^\uFEFF/, '');
   const lines = countOf(text, '\n') + countOf(text, '\r');
-  if (lines > 2 * MOST_LINES) throw tooMuch(`${lines} lines`, `at most ${MOST_TIDY_ROWS} rows`);
+  if (lines > 2 * MOST_LINES)
+    throw tooMuch(say('lines', { lines }), say('atMostRows', { mostTidyRows: MOST_TIDY_ROWS }));
   const first = Papa.parse<string[]>(text.slice(0, 1_000_000), { preview: 1 }).data[0] ?? [];
   const columns = first.length;
   if (columns > MOST_TABLE_COLUMNS)
-    throw tooMuch(`${columns} columns`, `at most ${MOST_TABLE_COLUMNS} columns`);
+    throw tooMuch(
+      say('columns', { columns }),
+      say('atMostColumns', { mostTableColumns: MOST_TABLE_COLUMNS }),
+    );
   const cells = countOf(text, ',') + countOf(text, ';') + countOf(text, '\t') + lines;
-  if (cells > 4 * MOST_CELLS) throw tooMuch(`${cells} cells`, `at most ${MOST_CELLS} cells`);
+  if (cells > 4 * MOST_CELLS)
+    throw tooMuch(say('cells', { cells }), say('atMostCells', { mostCells: MOST_CELLS }));
   const quotes = countOf(text, '"');
-  if (quotes > MOST_QUOTES) throw tooMuch(`${quotes} quotation marks`, `at most ${MOST_QUOTES}`);
+  if (quotes > MOST_QUOTES)
+    throw tooMuch(say('quotationMarks', { quotes }), say('atMost', { mostQuotes: MOST_QUOTES }));
   const { data, errors } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' });
   const quoting = errors.find((error) => error.type === 'Quotes');
   if (quoting) {
@@ -42,16 +50,16 @@ export function readCsv(bytes: Uint8Array): string[][] {
       {
         row: (quoting.row ?? 0) + 1,
         column: 'all',
-        found: 'a quotation mark that is never closed',
-        expected: 'each " to have its partner',
+        found: say('aQuotationMarkThatIsNeverClosed'),
+        expected: say('eachToHaveItsPartner'),
       },
     ]);
   }
   for (const [index, row] of data.entries()) {
     const long = row.findIndex((cell) => cell.length > MOST_CELL_CHARACTERS);
     if (long < 0) continue;
-    const found = `a text of ${row[long]?.length ?? 0} characters`;
-    const expected = `at most ${MOST_CELL_CHARACTERS} characters in a cell`;
+    const found = say('aTextOfCharacters', { rowCount: row[long]?.length ?? 0 });
+    const expected = say('atMostCharactersInACell', { mostCellCharacters: MOST_CELL_CHARACTERS });
     throw unreadable([{ row: index + 1, column: String(long + 1), found, expected }]);
   }
   return data;

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { SheetView } from '@bright-sprout/contract/imports';
 import {
   MOST_CELL_CHARACTERS,
@@ -22,7 +23,7 @@ export async function readSheets(file: Buffer): Promise<SheetView[]> {
   if (!parts) throw noSheet();
   const sheets = [...parts].filter(([name]) => name.startsWith('xl/worksheets/sheet'));
   if (sheets.length === 0) throw noSheet();
-  if (sheets.length > MOST_SHEETS) throw tooLarge(`it has ${sheets.length} sheets`);
+  if (sheets.length > MOST_SHEETS) throw tooLarge(say('itHasSheets', { sheetsCount: sheets.length }));
   for (const [, bytes] of sheets) measure(bytes);
   const read = await readExcelFile(file).catch(() => {
     throw noSheet();
@@ -47,9 +48,9 @@ function measure(bytes: Uint8Array): void {
     rows = Math.max(rows, Number(number));
     columns = Math.max(columns, columnNumber(letters));
   }
-  if (rows > MOST_TIDY_ROWS + 1) throw tooLarge(`a cell stands in row ${rows}`);
-  if (columns > MOST_TABLE_COLUMNS) throw tooLarge(`a cell stands in column ${columns}`);
-  if (rows * columns > MOST_CELLS || cells > MOST_CELLS) throw tooLarge('it has too many cells');
+  if (rows > MOST_TIDY_ROWS + 1) throw tooLarge(say('aCellStandsInRow', { rows }));
+  if (columns > MOST_TABLE_COLUMNS) throw tooLarge(say('aCellStandsInColumn', { columns }));
+  if (rows * columns > MOST_CELLS || cells > MOST_CELLS) throw tooLarge(say('itHasTooManyCells'));
 }
 
 function columnNumber(letters: string): number {
@@ -66,7 +67,7 @@ function cellText(value: unknown): string {
   if (value === null || value === undefined) return '';
   if (value instanceof Date) return Number.isNaN(value.getTime()) ? '' : value.toISOString().slice(0, 10);
   const text = typeof value === 'string' ? value : JSON.stringify(value);
-  if (text.length > MOST_CELL_CHARACTERS) throw tooLarge('a cell holds a very long text');
+  if (text.length > MOST_CELL_CHARACTERS) throw tooLarge(say('aCellHoldsAVeryLongText'));
   return text;
 }
 

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { FileRowProblem } from '@bright-sprout/contract/shared';
 import { ApiError } from '../shared/index.ts';
 
@@ -7,7 +8,7 @@ const MOST_SHOWN = 120;
 /** A file with faults, as many of them listed as can be read, and of each as much as tells what it is. */
 export function unreadable(problems: readonly FileRowProblem[]): ApiError {
   const count = problems.length;
-  const what = count === 1 ? 'one place needs' : `${count} places need`;
+  const what = count === 1 ? say('onePlaceNeeds') : say('placesNeed', { count });
   return new ApiError('unreadable_file', `Nothing was opened: ${what} mending first.`, {
     rows: problems.slice(0, MOST_ROWS_LISTED).map(({ row, column, found, expected }) => ({
       row,

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type {
   ContainerSizeRequest,
   ContainerSizeView,
@@ -53,7 +54,7 @@ export class InventoryService {
       { id, teacherId: IsNull() },
       { id, teacherId: teacher.id },
     ]);
-    if (!crop) throw invalidField('cropId', 'Choose a crop from the drawer.');
+    if (!crop) throw invalidField('cropId', say('chooseACropFromTheDrawer'));
     return cropView(crop);
   }
 
@@ -68,7 +69,7 @@ export class InventoryService {
     if (min > best || best > max) {
       problems.push({
         field: 'temperatureC',
-        message: 'Put the temperatures in order: lowest, best, highest.',
+        message: say('putTheTemperaturesInOrderLowestBest'),
       });
     }
     if (problems.length > 0) throw invalidFields(problems);
@@ -107,7 +108,7 @@ export class InventoryService {
     const problems = rangeProblem('daysToEmergence', request.daysToEmergence);
     request.tests.forEach((test, index) => {
       if (test.up <= test.sown) return;
-      problems.push({ field: `tests.${index}.up`, message: 'No more can be up than were sown.' });
+      problems.push({ field: `tests.${index}.up`, message: say('noMoreCanBeUpThanWere') });
     });
     if (problems.length > 0) throw invalidFields(problems);
     await this.crop(request.cropId, teacher);
@@ -166,7 +167,7 @@ function rangeProblem(
   range: { min: number; max: number } | null,
 ): { field: string; message: string }[] {
   if (!range || range.min <= range.max) return [];
-  return [{ field, message: 'The first day comes after the last.' }];
+  return [{ field, message: say('theFirstDayComesAfterTheLast') }];
 }
 
 function sizeView({ id, name, kind, gridRows, gridColumns, cellMl }: ContainerSize): ContainerSizeView {

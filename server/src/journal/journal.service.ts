@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -44,15 +45,15 @@ export class JournalService {
     const { kind, happenedOn, note } = request;
     const unitId = request.unitId ?? null;
     if (happenedOn > this.clock.today(observer.timeZone)) {
-      throw invalidField('happenedOn', 'This day has not come yet.');
+      throw invalidField('happenedOn', say('thisDayHasNotComeYet'));
     }
-    if (kind === 'note' && note === '') throw invalidField('note', 'Write a sentence first.');
-    if (kind !== 'note' && !request.picture) throw invalidField('picture', 'There is no picture yet.');
+    if (kind === 'note' && note === '') throw invalidField('note', say('writeASentenceFirst'));
+    if (kind !== 'note' && !request.picture) throw invalidField('picture', say('thereIsNoPictureYet'));
     const entries = this.source.getRepository(JournalEntry);
     const kept = await entries.findOneBy({ id });
     if (kept) return sameEntry(kept, experimentId, unitId);
     if (unitId !== null && !(await this.source.getRepository(Unit).existsBy({ id: unitId, experimentId }))) {
-      throw invalidField('unitId', 'Choose a pot of this experiment.');
+      throw invalidField('unitId', say('chooseAPotOfThisExperiment'));
     }
     const entry = {
       id,

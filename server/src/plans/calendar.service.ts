@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { TaskRequest } from '@bright-sprout/contract/plans';
 import { calendarWithChanges } from '@bright-sprout/core/calendar';
 import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
@@ -71,7 +72,12 @@ export class CalendarService {
         start: new Date(`${task.day}T00:00:00Z`),
         end: new Date(`${addDays(task.day, 1)}T00:00:00Z`),
         allDay: true,
-        summary: `${words}${forWhom}${task.who ? `: ${task.who}` : ''}`,
+        summary: say('task', {
+          words,
+          forWhom,
+          ifWho: task.who ? 'yes' : 'no',
+          who: task.who,
+        }),
         description: question,
       });
     }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import type { FieldProblem } from '@bright-sprout/contract/shared';
 import {
@@ -15,8 +16,8 @@ import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
 /** What is wrong with a lesson date; undefined when nothing is. */
 export function lessonProblem(sowOn: string, lessonOn: string): string | undefined {
   const days = daysBetween(calendarDay(sowOn), calendarDay(lessonOn));
-  if (days <= 0) return 'The lesson comes after the sowing date.';
-  return days > LONGEST_PLAN_DAYS ? 'That is more than a year after sowing: check the year.' : undefined;
+  if (days <= 0) return say('theLessonComesAfterTheSowingDate');
+  return days > LONGEST_PLAN_DAYS ? say('thatIsMoreThanAYearAfter') : undefined;
 }
 
 /** What is wrong with a plan beyond its single fields, by field; empty when nothing is. */
@@ -32,11 +33,11 @@ function nameProblems(plan: PlanRequest): FieldProblem[] {
       if (names.indexOf(name) === index) return;
       problems.push({
         field: `factors.${at}.levels.${index}.name`,
-        message: 'Another level has this name already.',
+        message: say('anotherLevelHasThisNameAlready'),
       });
     });
     if (factor.levels.filter((level) => level.isControl).length > 1) {
-      problems.push({ field: `factors.${at}.levels`, message: 'Mark one level at most as the control.' });
+      problems.push({ field: `factors.${at}.levels`, message: say('markOneLevelAtMostAsThe') });
     }
   });
   return problems;
@@ -45,23 +46,25 @@ function nameProblems(plan: PlanRequest): FieldProblem[] {
 function sizeProblems(plan: PlanRequest): FieldProblem[] {
   const treatments = treatmentsOf(plan).length;
   if (treatments === 0) {
-    return [{ field: 'leftOut', message: 'Every combination is left out. Grow at least one.' }];
+    return [{ field: 'leftOut', message: say('everyCombinationIsLeftOutGrowAt') }];
   }
   if (treatments > MOST_TREATMENTS) {
-    const message = `${treatments} combinations are more than ${MOST_TREATMENTS}. Use fewer levels, or leave some out.`;
+    const message = say('combinationsAreMoreThanUseFewer', { treatments, mostTreatments: MOST_TREATMENTS });
     return [{ field: 'factors', message }];
   }
   if (treatments * plan.replicates > MOST_UNITS) {
-    const message = `${treatments * plan.replicates} pots are more than ${MOST_UNITS}. Use fewer of each.`;
+    const message = say('potsAreMoreThanUseFewerOf', {
+      treatments: treatments * plan.replicates,
+      mostUnits: MOST_UNITS,
+    });
     return [{ field: 'replicates', message }];
   }
   const problem = unitsProblem(plan);
   if (problem?.code !== 'more-units-than-places') return [];
   const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
   const fit = Math.floor(places / treatments);
-  const advice =
-    fit === 0 ? 'Use a larger container, or several.' : `Use at most ${fit} of each, or a larger container.`;
-  const message = `${problem.units} pots do not fit into ${places} places. ${advice}`;
+  const advice = fit === 0 ? say('useALargerContainerOrSeveral') : say('useAtMostOfEachOrA', { fit });
+  const message = say('potsDoNotFitIntoPlaces', { units: problem.units, places, advice });
   return [{ field: 'replicates', message }];
 }
 
@@ -71,7 +74,7 @@ function dateProblems(plan: PlanRequest): FieldProblem[] {
   if (lesson !== undefined) problems.push({ field: 'lessonOn', message: lesson });
   plan.calendar.holidays.forEach((holiday, index) => {
     if (holiday.to >= holiday.from) return;
-    const message = 'The last day comes before the first.';
+    const message = say('theLastDayComesBeforeTheFirst');
     problems.push({ field: `calendar.holidays.${index}.to`, message });
   });
   return problems;
@@ -86,18 +89,18 @@ export function firstSowing(plan: Plan): string {
 /** What the readings depend on, so that it can no longer change once seeds are in the soil. */
 const FIXED = {
   kind: 'the kind of investigation',
-  cropId: 'the crop',
-  factors: 'what is changed',
-  leftOut: 'the combinations',
-  replicates: 'the number of pots',
-  seedsPerUnit: 'the seeds in a pot',
-  plantsPerUnit: 'the plants in a pot',
-  containers: 'the containers',
-  layoutMethod: 'the layout',
-  layoutSeed: 'the layout',
-  measure: 'what is read',
-  plantRule: 'which plant is read',
-  sowOn: 'the sowing date',
+  cropId: say('theCrop'),
+  factors: say('whatIsChanged'),
+  leftOut: say('theCombinations'),
+  replicates: say('theNumberOfPots'),
+  seedsPerUnit: say('theSeedsInAPot'),
+  plantsPerUnit: say('thePlantsInAPot'),
+  containers: say('theContainers'),
+  layoutMethod: say('theLayout'),
+  layoutSeed: say('theLayout'),
+  measure: say('whatIsRead'),
+  plantRule: say('whichPlantIsRead'),
+  sowOn: say('theSowingDate'),
 } as const satisfies Partial<Record<keyof Plan, string>>;
 
 /** The fixed parts in which two plans differ, in words. Names of factors and levels, and of containers, may change. */

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { ClassOfExperimentRequest, ExperimentView } from '@bright-sprout/contract/plans';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import type { CalendarDay } from '@bright-sprout/core/shared';
@@ -30,9 +31,9 @@ export class ClassOfExperiment {
       const stored = await this.store.load(experimentId, manager);
       for (const { unitId, teamId } of request.units) {
         if (!stored.units.some((unit) => unit.id === unitId)) {
-          throw invalidField('units', 'Choose pots of this experiment.');
+          throw invalidField('units', say('choosePotsOfThisExperiment'));
         }
-        if (teamId !== null && !teams.has(teamId)) throw invalidField('units', 'Choose teams of this class.');
+        if (teamId !== null && !teams.has(teamId)) throw invalidField('units', say('chooseTeamsOfThisClass'));
       }
       const wanted = new Map(request.units.map(({ unitId, teamId }) => [unitId, teamId]));
       for (const unit of stored.units) {
@@ -58,7 +59,7 @@ export class ClassOfExperiment {
    */
   async run(fromId: string, id: string, classId: string, teacher: KnownTeacher): Promise<ExperimentView> {
     const schoolClass = await this.#own(classId, teacher);
-    if (!schoolClass) throw invalidField('classId', 'Choose one of your classes.');
+    if (!schoolClass) throw invalidField('classId', say('chooseOneOfYourClasses'));
     const studyId = (await this.store.load(fromId)).experiment.studyId ?? fromId;
     const plan = await this.drafts.moved(fromId, teacher);
     const calendar = { ...plan.calendar, ...daysOf(schoolClass) };
@@ -70,7 +71,7 @@ export class ClassOfExperiment {
   async #own(classId: string | null, teacher: KnownTeacher): Promise<ClassView | undefined> {
     if (classId === null) return undefined;
     const own = (await this.classes.all(teacher)).find((one) => one.id === classId);
-    if (!own) throw invalidField('classId', 'Choose one of your classes.');
+    if (!own) throw invalidField('classId', say('chooseOneOfYourClasses'));
     return own;
   }
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { StartRequest } from '@bright-sprout/contract/plans';
 import { type Plan, startPlan } from '@bright-sprout/core/design';
 import { classDayFrom, SCHOOL_DAYS } from '@bright-sprout/core/calendar';
@@ -145,7 +146,7 @@ export class Drafts {
       .getRepository(PlanTemplate)
       .findOneBy({ id: templateId, teacherId: teacher.id })
       .catch(() => null);
-    if (!own) throw invalidField('templateId', 'This template is no longer there. Choose another.');
+    if (!own) throw invalidField('templateId', say('thisTemplateIsNoLongerThereChoose'));
     const moved = this.#moved(wholePlan(own.planDocument), teacher);
     return { ...moved, question, cropId, ...(request.lessonOn ? { lessonOn: request.lessonOn } : {}) };
   }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type {
   DescriptionRequest,
   ExperimentView,
@@ -71,7 +72,7 @@ export class PlansService {
       if (isDraft) await saveDesign(this.store, manager, stored, plan);
       else {
         const before = planOf(stored);
-        const fixed = before ? fixedDifferences(before, plan) : ['this design, which came from a file'];
+        const fixed = before ? fixedDifferences(before, plan) : [say('thisDesignWhichCameFromAFile')];
         if (fixed.length > 0) throw alreadyPlanted(fixed);
         await saveNames(manager, stored, plan);
       }
@@ -105,7 +106,7 @@ export class PlansService {
   /** Arranges the treatments of a draft by hand. */
   async arrange(id: string, request: LayoutRequest, teacher: KnownTeacher): Promise<ExperimentView> {
     await this.store.change(id, request.version, async (manager, experiment) => {
-      if (experiment.status !== 'draft') throw alreadyPlanted(['the layout']);
+      if (experiment.status !== 'draft') throw alreadyPlanted([say('theLayout')]);
       const stored = await this.store.load(id, manager);
       const { units } = stored;
       const wanted = new Map(request.assignments.map(({ unitId, treatmentId }) => [unitId, treatmentId]));
@@ -113,10 +114,7 @@ export class PlansService {
       const after = units.map((unit) => wanted.get(unit.id) ?? '');
       const isSameMix = [...before].sort().join() === [...after].sort().join();
       if (wanted.size !== units.length || !isSameMix) {
-        throw invalidField(
-          'assignments',
-          'Name every pot once, and give each treatment as many pots as before.',
-        );
+        throw invalidField('assignments', say('nameEveryPotOnceAndGiveEach'));
       }
       await this.#assign(manager, units, after);
       const plan = planOf(stored);
@@ -138,15 +136,15 @@ export class PlansService {
       if (experiment.status === 'draft') {
         throw new ApiError('not_planted', 'Nothing is sown yet: change the number of pots in the plan.');
       }
-      if (request.sownOn > today) throw invalidField('sownOn', 'This day has not come yet.');
+      if (request.sownOn > today) throw invalidField('sownOn', say('thisDayHasNotComeYet'));
       const { treatmentId, containerId, row, column } = request;
       const container = await manager.findOneBy(Container, { id: containerId, experimentId: id });
       const treatment = await manager.findOneBy(Treatment, { id: treatmentId, experimentId: id });
-      if (!treatment) throw invalidField('treatmentId', 'Choose a treatment of this experiment.');
+      if (!treatment) throw invalidField('treatmentId', say('chooseATreatmentOfThisExperiment'));
       const isInside = container && row <= container.gridRows && column <= container.gridColumns;
       const place = { containerId, placeRow: row, placeColumn: column };
       if (!isInside || (await manager.existsBy(Unit, place))) {
-        throw invalidField('row', 'Choose a free place in one of the containers.');
+        throw invalidField('row', say('chooseAFreePlaceInOneOf'));
       }
       const units = await manager.findBy(Unit, { experimentId: id });
       const replicates = units

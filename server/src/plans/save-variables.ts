@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { Plan } from '@bright-sprout/core/design';
 import type { EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
@@ -23,7 +24,7 @@ export async function saveVariables(manager: EntityManager, stored: StoredPlan, 
   for (const gone of others.filter((variable) => !also.some(({ name }) => name === variable.name))) {
     const read: unknown[] = await manager.query(IS_READ, [gone.id]);
     if (read.length > 0) {
-      throw invalidField('alsoRead', `There are readings of ${gone.name}, so it stays.`);
+      throw invalidField('alsoRead', say('thereAreReadingsOfSoItStays', { gone: gone.name }));
     }
     await manager.delete(Variable, gone.id);
   }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type {
   ConclusionRequest,
   ConclusionView,
@@ -59,7 +60,7 @@ export class PredictionsService {
   async predict(experimentId: string, id: string, choice: string, author: Author): Promise<void> {
     const experiment = await this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId });
     const { choices } = promptOf(experiment);
-    if (!choices.includes(choice)) throw invalidField('choice', 'Choose one of the answers of the plan.');
+    if (!choices.includes(choice)) throw invalidField('choice', say('chooseOneOfTheAnswersOfThe'));
     if (experiment.status === 'finished') {
       throw new ApiError('experiment_finished', 'This experiment is over: what happened is known now.');
     }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest } from '@bright-sprout/contract/readings';
 import { LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
 import type { ExperimentStatus } from '@bright-sprout/core/calendar';
@@ -29,27 +30,27 @@ export function checkReading(request: ReadingRequest, place: ReadingPlace, today
   if (place.sownOn === null)
     throw new ApiError('not_planted', 'This pot has no sowing date yet. Mark it as sown first.');
   if (observedOn < place.sownOn)
-    throw invalidField('observedOn', `This pot was sown on ${place.sownOn}; choose that day or a later one.`);
-  if (observedOn > today) throw invalidField('observedOn', 'This day has not come yet.');
+    throw invalidField('observedOn', say('thisPotWasSownOnChooseThat', { sownOn: place.sownOn }));
+  if (observedOn > today) throw invalidField('observedOn', say('thisDayHasNotComeYet'));
   const units: readonly string[] = place.kind === 'length' ? LENGTH_UNITS : [place.unit];
   if (!units.includes(request.unitOfMeasure)) {
-    throw invalidField('unitOfMeasure', `Give the unit of what was read: ${units.join(', ')}.`);
+    throw invalidField('unitOfMeasure', say('giveTheUnitOfWhatWasRead', { units: units.join(', ') }));
   }
   if (value != null) checkValue(place.kind, value);
   if (request.supersedesId && !isSamePlace(request, place.corrected)) {
-    throw invalidField('supersedesId', 'A correction is of a reading of the same pot, variable and day.');
+    throw invalidField('supersedesId', say('aCorrectionIsOfAReadingOf'));
   }
 }
 
 function checkValue(kind: string, value: number): void {
   if (kind === 'length' && (value < 0 || value > LONGEST_MM)) {
-    throw invalidField('value', 'Give a length from 0 to 30 m.');
+    throw invalidField('value', say('giveALengthFrom0To30'));
   }
   if (kind === 'score' && (value < 1 || value > 20 || !Number.isInteger(value))) {
-    throw invalidField('value', 'Choose one of the scores.');
+    throw invalidField('value', say('chooseOneOfTheScores'));
   }
   if (kind === 'count' && (value < 0 || !Number.isInteger(value))) {
-    throw invalidField('value', 'Give a whole number, 0 or more.');
+    throw invalidField('value', say('giveAWholeNumber0OrMore'));
   }
 }
 

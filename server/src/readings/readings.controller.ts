@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import {
   CloseDayRequest,
@@ -64,7 +65,7 @@ export class ReadingsController {
     @Body() body: CloseDayRequest,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
-    if (!isCalendarDay(day)) throw invalidField('dayKey', 'Give a date that exists, as YYYY-MM-DD.');
+    if (!isCalendarDay(day)) throw invalidField('dayKey', say('giveADateThatExistsAsYyyy'));
     await this.readings.closeDay(experimentId, day, body.isClosed, teacher.displayName);
     return this.plans.view(experimentId, teacher);
   }

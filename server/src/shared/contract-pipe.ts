@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { check, isId } from '@bright-sprout/contract/shared';
 import { type ArgumentMetadata, Injectable, type PipeTransform } from '@nestjs/common';
 import { invalidField, invalidFields, notFound } from './api-error.ts';
@@ -17,7 +18,7 @@ export class ContractPipe implements PipeTransform {
     if (metadata.type === 'custom' || metadata.metatype === undefined) return value;
     if (metadata.metatype === Buffer) {
       if (Buffer.isBuffer(value) && value.length > 0) return value;
-      throw invalidField('', 'Send the bytes of the file as application/octet-stream.');
+      throw invalidField('', say('sendTheBytesOfTheFileAs'));
     }
     const checked = check(metadata.metatype as new () => object, value ?? {});
     if (!checked.ok) throw invalidFields(checked.fields);

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { type ErrorBody, ERROR_STATUS, type ErrorCode } from '@bright-sprout/contract/shared';
 import { type ArgumentsHost, Catch, type ExceptionFilter, HttpException, Logger } from '@nestjs/common';
 import type { Response } from 'express';
@@ -21,34 +22,23 @@ export class ErrorFilter implements ExceptionFilter {
     if (thrown instanceof ApiError) return thrown.body;
     if (isConnectionLoss(thrown)) {
       this.#log.warn('the database cannot be reached');
-      return bodyFor(
-        'database_unavailable',
-        'The database cannot be reached just now. Nothing was saved; try again in a moment.',
-      );
+      return bodyFor('database_unavailable', say('theDatabaseCannotBeReachedJustNow'));
     }
     if (isDiskFull(thrown)) {
-      this.#log.error(
-        'there is no room left where the data is kept; make room, and saving works again by itself',
-      );
-      return bodyFor(
-        'storage_full',
-        'There is no room left where the data is kept, so this was not saved. Tell whoever runs Bright Sprout; once there is room, try again.',
-      );
+      this.#log.error(say('thereIsNoRoomLeftWhereThe'));
+      return bodyFor('storage_full', say('thereIsNoRoomLeftWhereThe2'));
     }
     if (isDeadlock(thrown)) {
-      return bodyFor('too_busy', 'Many save at the same moment. Nothing was saved; try again.');
+      return bodyFor('too_busy', say('manySaveAtTheSameMomentNothing'));
     }
     const status = statusOf(thrown);
-    if (status === 404) return bodyFor('not_found', 'There is nothing at this address.');
-    if (status === 413) return bodyFor('too_large', 'That is too large to send.');
+    if (status === 404) return bodyFor('not_found', say('thereIsNothingAtThisAddress'));
+    if (status === 413) return bodyFor('too_large', say('thatIsTooLargeToSend'));
     if (status !== undefined && status >= 400 && status < 500) {
-      return bodyFor('bad_request', 'The request could not be read. Reload the page and try again.');
+      return bodyFor('bad_request', say('theRequestCouldNotBeReadReload'));
     }
     this.#log.error(thrown instanceof Error ? thrown.stack : String(thrown));
-    return bodyFor(
-      'server_error',
-      'Something went wrong on our side. What you typed is still here; try again.',
-    );
+    return bodyFor('server_error', say('somethingWentWrongOnOurSideWhat'));
   }
 }
 

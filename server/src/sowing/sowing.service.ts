@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { Plan } from '@bright-sprout/core/design';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
@@ -28,10 +29,9 @@ export class SowingService {
     unitIds: readonly string[] | undefined,
     today: string,
   ): Promise<void> {
-    if (sownOn > today)
-      throw invalidField('sownOn', 'This day has not come yet. Mark the pots as sown once the seeds are in.');
+    if (sownOn > today) throw invalidField('sownOn', say('thisDayHasNotComeYetMark'));
     if (sownOn < addDays(calendarDay(today), -OLDEST_SOWING_DAYS)) {
-      throw invalidField('sownOn', 'That is more than a year ago. Look at the year.');
+      throw invalidField('sownOn', say('thatIsMoreThanAYearAgo'));
     }
     await this.store.locked(experimentId, async (manager, experiment) => {
       if (experiment.status === 'finished') {

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { SowingNoteRequest, TickRequest, TickView } from '@bright-sprout/contract/sowing';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -57,6 +58,6 @@ export class TicksService {
   async #refuseForeign(experimentId: string, unitIds: readonly string[]): Promise<void> {
     const wanted = [...new Set(unitIds)];
     const found = await this.source.getRepository(Unit).countBy({ id: In(wanted), experimentId });
-    if (found !== wanted.length) throw invalidField('unitIds', 'Choose pots of this experiment.');
+    if (found !== wanted.length) throw invalidField('unitIds', say('choosePotsOfThisExperiment'));
   }
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { randomBytes } from 'node:crypto';
 import type { DeviceView, ChosenStudentRequest } from '@bright-sprout/contract/student';
 import type { ReadingLevel } from '@bright-sprout/core/words';
@@ -97,7 +98,7 @@ export class DevicesService {
   async choose(device: JoinedDevice, { studentId, pin }: ChosenStudentRequest): Promise<DeviceView> {
     const { students, asksPin } = await this.classes.view(device.classId);
     const student = students.find(({ id }) => id === studentId);
-    if (!student) throw invalidField('studentId', 'Choose one of the pictures.');
+    if (!student) throw invalidField('studentId', say('chooseOneOfThePictures'));
     if (asksPin && student.pin !== pin) {
       throw new ApiError('wrong_pin', 'That is not the PIN of this picture. Ask your teacher.');
     }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { MadeOnDevicePart } from '@bright-sprout/contract/student';
 import { dayInZone } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
@@ -86,7 +87,7 @@ export class OwnWorkService {
   timeOf(device: JoinedDevice, made: MadeOnDevicePart | undefined): Pick<OwnWork, 'day' | 'madeAt'> {
     const passed = made ? Math.max(0, Date.parse(made.sentAt) - Date.parse(made.madeAt)) : 0;
     if (passed > LATEST_DAYS * DAY_MS) {
-      throw invalidField('made', `This waited more than ${LATEST_DAYS} days. Show it to your teacher.`);
+      throw invalidField('made', say('thisWaitedMoreThanDaysShowIt', { latestDays: LATEST_DAYS }));
     }
     const madeAt = new Date(this.clock.now().getTime() - passed);
     return { madeAt, day: dayInZone(madeAt.getTime(), device.timeZone) };

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
@@ -12,7 +13,7 @@ import type { JoinedDevice } from './devices.service.ts';
 import { type KnownStudent, OwnWorkService, ownUnits, workAt } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
 
-const BY_ITSELF = 'Bright Sprout';
+const BY_ITSELF = say('brightSprout');
 
 /** The pots of a student today, and the readings made of them. */
 @Injectable()
@@ -53,17 +54,14 @@ export class PotsService {
     ]);
     const work = workAt(device, student, time);
     if (!made && reading.observedOn !== work.day) {
-      throw invalidField(
-        'observedOn',
-        `Students read on the day itself, and today is ${work.day}. Ask your teacher.`,
-      );
+      throw invalidField('observedOn', say('studentsReadOnTheDayItselfAnd', { day: work.day }));
     }
     const unit = this.work.own(found, work.student);
     const { isLate } = this.work.refuseAfter(unit.closedAt, work);
     if (reading.supersedesId) {
       const corrected = await this.source.getRepository(Reading).findOneBy({ id: reading.supersedesId });
       if (corrected?.studentId !== work.student.id || corrected.observedOn !== work.day) {
-        throw invalidField('supersedesId', 'You can put right what you read yourself today.');
+        throw invalidField('supersedesId', say('youCanPutRightWhatYouRead'));
       }
     }
     const dated = { ...reading, observedOn: work.day };

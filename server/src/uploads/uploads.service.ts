@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import { Injectable } from '@nestjs/common';
@@ -28,7 +29,7 @@ export class UploadsService {
   async keep(ownerId: string, uploadId: string, offset: string, bytes: Buffer): Promise<void> {
     const startsAt = Number(offset);
     if (!/^\d{1,9}$/.test(offset) || startsAt + bytes.length > MOST_FILE_BYTES) {
-      throw invalidField('offsetKey', 'Give the place of the first byte; files of up to 30 MB are taken.');
+      throw invalidField('offsetKey', say('giveThePlaceOfTheFirstByte'));
     }
     const parts = this.source.getRepository(UploadPartRow);
     if (startsAt === 0)

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/accounts';
 import type { TeacherView } from '@bright-sprout/contract/accounts';
 import { accountRoutes } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -24,7 +25,7 @@ export function AccountMenu({ teacher }: { teacher: TeacherView }) {
     <div className="account">
       <span>{teacher.displayName}</span>
       <Button variant="light" size="sm" onClick={() => confirmLeaving(waiting) && signOut.mutate()}>
-        <LogOut size={16} aria-hidden="true" /> Sign out
+        <LogOut size={16} aria-hidden="true" /> {say('signOut')}
       </Button>
     </div>
   );

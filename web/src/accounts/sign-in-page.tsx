@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/accounts';
 import { accountRoutes, type RegisterRequest, type SignInRequest } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -17,17 +18,15 @@ export function SignInPage() {
       </div>
       <div className="joining-card">
         <p className="joining-brand">
-          <Logo /> Bright Sprout
+          <Logo /> {say('brightSprout')}
         </p>
-        <h1>{isNew ? 'Open an account' : 'Sign in'}</h1>
+        <h1>{isNew ? say('openAnAccount') : say('signIn')}</h1>
         <p className="quiet">
-          {isNew
-            ? 'For teachers. Students never need an account or an e-mail.'
-            : 'Plan a fair test, read it pot by pot, see what your class can honestly say.'}
+          {isNew ? say('forTeachersStudentsNeverNeedAn') : say('planAFairTestReadItPot')}
         </p>
         {isNew ? <RegisterForm /> : <SignInForm />}
         <Button variant="link" className="joining-switch" onClick={() => setIsNew(!isNew)}>
-          {isNew ? 'I have an account: sign in' : 'New here? Open an account'}
+          {isNew ? say('iHaveAnAccountSignIn') : say('newHereOpenAnAccount')}
         </Button>
       </div>
     </main>
@@ -42,17 +41,17 @@ function SignInForm() {
   });
   return (
     <Form noValidate onSubmit={(event) => signIn.mutate(entriesOf(event, ['email', 'password']))}>
-      <Field id="email" label="E-mail" type="email" autoComplete="username" error={signIn.error} />
+      <Field id="email" label={say('eMail')} type="email" autoComplete="username" error={signIn.error} />
       <Field
         id="password"
-        label="Password"
+        label={say('password')}
         type="password"
         autoComplete="current-password"
         error={signIn.error}
       />
       <Failure error={signIn.error} fields={['email', 'password']} />
       <Button type="submit" size="lg" className="w-100" disabled={signIn.isPending}>
-        {signIn.isPending ? 'Signing in …' : 'Sign in'}
+        {signIn.isPending ? say('signingIn') : say('signIn')}
       </Button>
     </Form>
   );
@@ -71,18 +70,23 @@ function RegisterForm() {
   });
   return (
     <Form noValidate onSubmit={(event) => open.mutate(entriesOf(event, OF_ACCOUNT))}>
-      <Field id="displayName" label="Name your students know you by" autoComplete="name" error={open.error} />
-      <Field id="email" label="E-mail" type="email" autoComplete="username" error={open.error} />
+      <Field
+        id="displayName"
+        label={say('nameYourStudentsKnowYouBy')}
+        autoComplete="name"
+        error={open.error}
+      />
+      <Field id="email" label={say('eMail')} type="email" autoComplete="username" error={open.error} />
       <Field
         id="password"
-        label="Password, at least 10 characters"
+        label={say('passwordAtLeast10Characters')}
         type="password"
         autoComplete="new-password"
         error={open.error}
       />
       <Failure error={open.error} fields={OF_ACCOUNT} />
       <Button type="submit" size="lg" className="w-100" disabled={open.isPending}>
-        Open an account
+        {say('openAnAccount')}
       </Button>
     </Form>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/app';
 import { useQuery } from '@tanstack/react-query';
 import { lazy, Suspense } from 'react';
 import { Link, Navigate, NavLink, Outlet, Route, Routes } from 'react-router';
@@ -67,7 +68,7 @@ function TeacherApp() {
   const session = useQuery(sessionQuery);
   useFetchedAhead(session.data && OPENED_NEXT);
   useOutboxOf(session.data && ownerTeacher(session.data.id));
-  if (session.isPending) return <p className="visually-hidden">Opening …</p>;
+  if (session.isPending) return <p className="visually-hidden">{say('opening')}</p>;
   if (!session.data) {
     const isSignedOut = session.error instanceof ApiFailure && session.error.body.code === 'not_signed_in';
     if (isSignedOut) return <SignInPage />;
@@ -75,7 +76,7 @@ function TeacherApp() {
       <main className="trouble">
         <FailureNote error={session.error} />
         <button type="button" className="btn btn-primary" onClick={() => void session.refetch()}>
-          Try again
+          {say('tryAgain')}
         </button>
       </main>
     );
@@ -90,14 +91,14 @@ function TeacherApp() {
               <>
                 <header className="page-head">
                   <Link to="/" className="brand">
-                    <Logo size={38} /> Bright Sprout
+                    <Logo size={38} /> {say('brightSprout')}
                   </Link>
-                  <nav className="places" aria-label="Places">
+                  <nav className="places" aria-label={say('places')}>
                     <NavLink to="/" end>
-                      Shelf
+                      {say('shelf')}
                     </NavLink>
-                    <NavLink to="/classes">Classes</NavLink>
-                    <NavLink to="/inventory">Seed drawer</NavLink>
+                    <NavLink to="/classes">{say('classes')}</NavLink>
+                    <NavLink to="/inventory">{say('seedDrawer')}</NavLink>
                   </nav>
                   <AccountMenu teacher={session.data} />
                 </header>
@@ -132,9 +133,9 @@ function TeacherApp() {
 function NotHere() {
   return (
     <main className="trouble">
-      <h1>There is nothing at this address</h1>
+      <h1>{say('thereIsNothingAtThisAddress')}</h1>
       <Link className="btn btn-primary" to="/">
-        To the shelf
+        {say('toTheShelf')}
       </Link>
     </main>
   );

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/app';
 import { liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
@@ -23,7 +25,7 @@ export default function ExperimentFrame() {
   const readings = useQuery(readingsQuery(experimentId));
   const error = plan.error ?? readings.error;
   if (error && !(plan.data && readings.data)) return <CannotOpen error={error} />;
-  if (!plan.data || !readings.data) return <p className="visually-hidden">Opening …</p>;
+  if (!plan.data || !readings.data) return <p className="visually-hidden">{say('opening')}</p>;
   return <Frame experiment={plan.data} readings={readings.data} />;
 }
 
@@ -65,14 +67,16 @@ function Frame({
     <ExperimentProvider value={{ experiment, readings, variable, findings, day, setDay }}>
       <div className="frame">
         <header className="frame-head">
-          <Link to="/" className="home-link" aria-label="To the shelf">
+          <Link to="/" className="home-link" aria-label={say('toTheShelf')}>
             <Logo />
           </Link>
           <div className="frame-title">
             <h1>{experiment.question}</h1>
             <p>
-              {experiment.cropName && `${experiment.cropName}, `}
-              {experiment.units.length} pots · Bright Sprout
+              {say('potsBrightSprout', {
+                cropName: experiment.cropName && `${experiment.cropName}, `,
+                unitsCount: experiment.units.length,
+              })}
             </p>
           </div>
           <StageLinks
@@ -87,7 +91,7 @@ function Frame({
           <UnsavedPlan experimentId={experiment.id} />
           {isLookingBack && (
             <p className="day-note" role="status">
-              Shown: {shortDay(day)}, the last day that most pots were read.
+              {say('shownTheLastDayThatMostPots', { day: shortDay(day) })}
             </p>
           )}
           <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
@@ -117,34 +121,38 @@ function StageLinks({
   const left = isDraft ? 0 : unreadUnits(experiment, findings, experiment.today).length;
   const isSownToday = experiment.sowOn === experiment.today;
   const toRead = isSownToday
-    ? 'from tomorrow'
+    ? say('fromTomorrow')
     : left === 0
-      ? 'all read today'
-      : `${left} ${left === 1 ? 'pot' : 'pots'} left today`;
+      ? say('allReadToday')
+      : say('potsLeftToday', { left });
   const stages = [
     {
       to: 'plan',
-      name: 'Plan',
+      name: say('plan'),
       state: isDraft ? 'draft' : experiment.status === 'finished' ? 'finished' : 'set',
     },
     {
       to: 'sow',
-      name: 'Sow',
-      state: isDraft ? `planned ${shortDay(experiment.sowOn)}` : `done ${shortDay(experiment.sowOn)}`,
+      name: say('sow'),
+      state: isDraft
+        ? say('planned', { sowOn: shortDay(experiment.sowOn) })
+        : say('done', { sowOn: shortDay(experiment.sowOn) }),
     },
     {
       to: 'record',
-      name: 'Record',
-      state: isDraft ? 'after sowing' : experiment.status === 'finished' ? 'closed' : toRead,
+      name: say('record'),
+      state: isDraft ? say('afterSowing') : experiment.status === 'finished' ? 'closed' : toRead,
     },
     {
       to: 'compare',
-      name: 'Compare',
-      state: hasReadings ? `day ${lastAge(experiment, findings)} so far` : 'nothing read yet',
+      name: say('compare'),
+      state: hasReadings
+        ? say('daySoFar', { lastAge: lastAge(experiment, findings) })
+        : say('nothingReadYet'),
     },
   ];
   return (
-    <nav className="stages" aria-label="Stages">
+    <nav className="stages" aria-label={say('stages')}>
       {stages.map(({ to, name, state }) => (
         <NavLink key={to} to={{ pathname: to, search }}>
           <b>{name}</b>
@@ -191,8 +199,11 @@ function UnsavedPlan({ experimentId }: { experimentId: string }) {
   if (!isWaiting || isPlan) return null;
   return (
     <p className="day-note note-attention" role="alert">
-      What was typed last on the plan is on this device, and is not in what you see here yet.{' '}
-      <Link to={`/experiments/${experimentId}/plan`}>Open the plan: it is saved there</Link>
+      <Said
+        by={say}
+        code="whatWasTypedLastOnThePlan"
+        values={{ link: (parts) => <Link to={`/experiments/${experimentId}/plan`}>{parts}</Link> }}
+      />
     </p>
   );
 }
@@ -201,10 +212,10 @@ function CannotOpen({ error }: { error: unknown }) {
   const isGone = error instanceof ApiFailure && error.body.code === 'not_found';
   return (
     <main className="trouble">
-      <h1>{isGone ? 'This experiment is not on your shelf' : 'This could not be opened'}</h1>
+      <h1>{isGone ? say('thisExperimentIsNotOnYourShelf') : say('thisCouldNotBeOpened')}</h1>
       <FailureNote error={error} />
       <Link className="btn btn-primary" to="/">
-        To the shelf
+        {say('toTheShelf')}
       </Link>
     </main>
   );

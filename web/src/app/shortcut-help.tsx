@@ -1,13 +1,14 @@
+import { say } from '@bright-sprout/words/app';
 import { useEffect, useState } from 'react';
 import Modal from 'react-bootstrap/Modal';
 
 const SHORTCUTS = [
-  ['?', 'this list'],
-  ['Tab', 'from the ribbon to the sill to the panel'],
-  ['← → ↑ ↓', 'on the sill: from pot to pot; on the ribbon: from day to day; on the ruler: one mark'],
-  ['Page Up, Page Down', 'on the ribbon: a week; on the ruler: five marks'],
-  ['Enter', 'on a pot: choose it; in the height: keep it and go on to the next pot'],
-  ['Enter on two pots in Plan', 'swap them; Escape lets go'],
+  ['?', say('thisList')],
+  ['Tab', say('fromTheRibbonToTheSillTo')],
+  ['← → ↑ ↓', say('onTheSillFromPotToPot')],
+  [say('pageUpPageDown'), say('onTheRibbonAWeekOnThe')],
+  ['Enter', say('onAPotChooseItInThe')],
+  [say('enterOnTwoPotsInPlan'), say('swapThemEscapeLetsGo')],
 ] as const;
 
 /** The keys, shown on `?` when nothing is being typed. */
@@ -24,7 +25,7 @@ export function ShortcutHelp() {
   return (
     <Modal show={isOpen} onHide={() => setIsOpen(false)} aria-labelledby="shortcuts">
       <Modal.Header closeButton>
-        <Modal.Title id="shortcuts">Keys</Modal.Title>
+        <Modal.Title id="shortcuts">{say('keys')}</Modal.Title>
       </Modal.Header>
       <Modal.Body>
         <dl className="shortcuts">

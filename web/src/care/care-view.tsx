@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/care';
 import { CARE_WORDS, careText } from '@bright-sprout/core/words';
 import { CARE_KINDS, type CareKind, SOIL_STATES } from '@bright-sprout/core/shared';
 import { type CareRequest, careRoutes } from '@bright-sprout/contract/care';
@@ -20,24 +21,24 @@ import { LoggerPanel } from './logger-panel.tsx';
 const CAN_ML = 1000;
 const WITH_WATER: readonly CareKind[] = ['watered', 'treated'];
 const WORDS_FOR: Partial<Record<CareKind, string>> = {
-  thinned: 'Which plants went?',
-  potted_on: 'Into what, how deep?',
-  treated: 'With what?',
-  moved: 'Where to?',
-  note: 'What happened?',
+  thinned: say('whichPlantsWent'),
+  potted_on: say('intoWhatHowDeep'),
+  treated: say('withWhat'),
+  moved: say('whereTo'),
+  note: say('whatHappened'),
 };
 
 /** Care: what is due, what was done, all pots in a photo, and the logger. */
 export function CareView({ chosenIds }: { chosenIds: readonly string[] }) {
   return (
-    <section className="panel care-view" aria-label="Care">
+    <section className="panel care-view" aria-label={say('care')}>
       <DueTasks />
       <CareForm chosenIds={chosenIds} />
       <CareOfDay />
       <LayoutPhotos />
       <LoggerPanel />
       <p>
-        <Link to="../print?sheet=helper">Print a card for the weekend helper</Link>
+        <Link to="../print?sheet=helper">{say('printACardForTheWeekendHelper')}</Link>
       </p>
     </section>
   );
@@ -85,8 +86,8 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
         keep.mutate();
       }}
     >
-      <h3>Note what was done on {shortDay(day)}</h3>
-      <div className="care-kinds" role="group" aria-label="What was done">
+      <h3>{say('noteWhatWasDoneOn', { day: shortDay(day) })}</h3>
+      <div className="care-kinds" role="group" aria-label={say('whatWasDone')}>
         {CARE_KINDS.map((one) => (
           <Button
             key={one}
@@ -105,7 +106,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
       <div className="form-row">
         {WITH_WATER.includes(kind) && (
           <Form.Group controlId="care-amount" className="plan-field">
-            <Form.Label>{isCan ? 'Cans of 1 L for all' : 'mL for each pot'}</Form.Label>
+            <Form.Label>{isCan ? say('cansOf1LForAll') : say('mlForEachPot')}</Form.Label>
             <Form.Control
               value={amount}
               inputMode="decimal"
@@ -114,7 +115,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
             {kind === 'watered' && (
               <Form.Check
                 id="care-can"
-                label="Counted in cans"
+                label={say('countedInCans')}
                 checked={isCan}
                 onChange={({ target }) => setIsCan(target.checked)}
               />
@@ -123,7 +124,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
         )}
         {kind === 'ph' && (
           <Form.Group controlId="care-ph" className="plan-field">
-            <Form.Label>pH</Form.Label>
+            <Form.Label>{say('ph')}</Form.Label>
             <Form.Control
               value={amount}
               inputMode="decimal"
@@ -133,9 +134,9 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
         )}
         {kind === 'soil' && (
           <Form.Group controlId="care-soil" className="plan-field">
-            <Form.Label>The soil feels</Form.Label>
+            <Form.Label>{say('theSoilFeels')}</Form.Label>
             <Form.Select value={amount} onChange={({ target }) => setAmount(target.value)}>
-              <option value="">choose</option>
+              <option value="">{say('choose')}</option>
               {SOIL_STATES.map((state, index) => (
                 <option key={state} value={index}>
                   {state}
@@ -145,7 +146,7 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
           </Form.Group>
         )}
         <Form.Group controlId="care-note" className="plan-field is-wide">
-          <Form.Label>{WORDS_FOR[kind] ?? 'Anything to add?'}</Form.Label>
+          <Form.Label>{WORDS_FOR[kind] ?? say('anythingToAdd')}</Form.Label>
           <Form.Control value={note} maxLength={500} onChange={({ target }) => setWords(target.value)} />
         </Form.Group>
       </div>
@@ -153,10 +154,12 @@ function CareForm({ chosenIds }: { chosenIds: readonly string[] }) {
       {!problem && <FailureNote error={keep.error} />}
       <div className="button-row">
         <Button type="submit" disabled={keep.isPending}>
-          Note it for{' '}
-          {chosenIds.length === 0 ? `all ${count} pots` : `${count} chosen ${count === 1 ? 'pot' : 'pots'}`}
+          {say('noteItFor', {
+            ifChosenIdsCount: chosenIds.length === 0 ? 'yes' : 'no',
+            count,
+          })}
         </Button>
-        <span className="quiet">Tap pots on the sill to choose some.</span>
+        <span className="quiet">{say('tapPotsOnTheSillToChoose')}</span>
       </div>
     </Form>
   );
@@ -215,7 +218,7 @@ function CareOfDay() {
             variant="light"
             onClick={() => undo.mutate({ id: event.id, isUndone: !event.isUndone })}
           >
-            {event.isUndone ? 'It was done' : 'Take it back'}
+            {event.isUndone ? say('itWasDone') : say('takeItBack')}
           </Button>
         </li>
       ))}
@@ -227,9 +230,9 @@ function potsText(
   unitIds: readonly string[] | null,
   units: readonly { id: string; number: number }[],
 ): string {
-  if (unitIds === null) return 'all pots';
+  if (unitIds === null) return say('allPots');
   const numbers = units.filter(({ id }) => unitIds.includes(id)).map(({ number }) => number);
-  return `${numbers.length === 1 ? 'pot' : 'pots'} ${numbers.join(', ')}`;
+  return say('pots', { numbersCount: numbers.length, numbers: numbers.join(', ') });
 }
 
 /** Photos of all pots. */
@@ -250,7 +253,7 @@ function LayoutPhotos() {
         route: 'keepEntry',
         params: { experimentId: experiment.id, entryId },
         body: { unitId: null, happenedOn: day, kind: 'photo', note: '', picture: null },
-        label: 'Photo of the sill',
+        label: say('photoOfTheSill'),
         picture,
       });
     },
@@ -262,7 +265,7 @@ function LayoutPhotos() {
         type="file"
         accept="image/*"
         className="visually-hidden"
-        aria-label="Photo of the whole sill"
+        aria-label={say('photoOfTheWholeSill')}
         onChange={({ target }) => {
           const [taken] = target.files ?? [];
           if (taken) keep.mutate(taken);
@@ -270,7 +273,7 @@ function LayoutPhotos() {
         }}
       />
       <Button variant="light" size="sm" disabled={keep.isPending} onClick={() => file.current?.click()}>
-        <Camera size={16} aria-hidden="true" /> Photo of the whole sill
+        <Camera size={16} aria-hidden="true" /> {say('photoOfTheWholeSill')}
       </Button>
       {keep.error && (
         <p className="field-problem" role="alert">
@@ -281,7 +284,7 @@ function LayoutPhotos() {
         <img
           key={photo.id}
           src={addressOf(journalRoutes.picture, { experimentId: experiment.id, entryId: photo.id })}
-          alt={`The sill on ${shortDay(photo.happenedOn)}`}
+          alt={say('theSillOn', { happenedOn: shortDay(photo.happenedOn) })}
         />
       ))}
     </div>

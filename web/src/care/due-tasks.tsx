@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/care';
 import { planRoutes, type TaskRequest } from '@bright-sprout/contract/plans';
 import type { ScheduledTask } from '@bright-sprout/core/calendar';
 import { TASK_WORDS } from '@bright-sprout/core/words';
@@ -35,8 +36,8 @@ export function DueTasks() {
   };
   return (
     <div className="due-tasks">
-      <h3>Due on {shortDay(day)}</h3>
-      {due.length === 0 && <p className="quiet">The plan has nothing to do on this day.</p>}
+      <h3>{say('dueOn', { day: shortDay(day) })}</h3>
+      {due.length === 0 && <p className="quiet">{say('thePlanHasNothingToDoOn')}</p>}
       <ul>
         {due.map((task) => (
           <li key={task.key}>
@@ -48,9 +49,13 @@ export function DueTasks() {
             >
               <Check size={18} aria-hidden="true" /> {task.title || TASK_WORDS[task.code]}
             </button>
-            {task.doneOn !== null && <span className="quiet">by {task.who || 'somebody'}</span>}
+            {task.doneOn !== null && (
+              <span className="quiet">{say('by', { who: task.who || 'somebody' })}</span>
+            )}
             {task.needsHelper && task.doneOn === null && (
-              <span className="quiet">nobody is in class: {task.who || 'name a helper in Plan, Days'}</span>
+              <span className="quiet">
+                {say('nobodyIsInClass', { who: task.who || say('nameAHelperInPlanDays') })}
+              </span>
             )}
           </li>
         ))}

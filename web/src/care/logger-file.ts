@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/care';
 import { type Sensor, SENSORS } from '@bright-sprout/core/simulate';
 
 /** A value of a logger as it is sent. */
@@ -30,7 +31,7 @@ export function readLoggerRows(rows: readonly (readonly string[])[]): LoggerFile
   );
   const time = header.findIndex((name) => TIME_NAMES.includes(name));
   if (time === -1) {
-    const words = `There is no column with the time. Name one of: ${TIME_NAMES.join(', ')}.`;
+    const words = say('thereIsNoColumnWithTheTime', { timeNames: TIME_NAMES.join(', ') });
     return { samples: [], problems: [{ line: 1, words }] };
   }
   const tidy = { sensor: header.indexOf('sensor'), value: header.indexOf('value') };
@@ -39,7 +40,10 @@ export function readLoggerRows(rows: readonly (readonly string[])[]): LoggerFile
   );
   const isTidy = tidy.sensor !== -1 && tidy.value !== -1;
   if (!isTidy && columns.length === 0) {
-    return { samples: [], problems: [{ line: 1, words: `Name the columns: ${SENSORS.join(', ')}.` }] };
+    return {
+      samples: [],
+      problems: [{ line: 1, words: say('nameTheColumns', { sensors: SENSORS.join(', ') }) }],
+    };
   }
   const samples: LoggedValue[] = [];
   const problems: { line: number; words: string }[] = [];
@@ -47,7 +51,7 @@ export function readLoggerRows(rows: readonly (readonly string[])[]): LoggerFile
     const line = index + 2;
     const instant = Date.parse((row[time] ?? '').trim().replace(' ', 'T'));
     if (Number.isNaN(instant)) {
-      problems.push({ line, words: `“${row[time] ?? ''}” is no time such as 2026-03-02T09:30:00Z.` });
+      problems.push({ line, words: say('isNoTimeSuchAs202603', { row: row[time] ?? '' }) });
       return;
     }
     const sampledAt = new Date(instant).toISOString();
@@ -58,7 +62,11 @@ export function readLoggerRows(rows: readonly (readonly string[])[]): LoggerFile
       const value = Number((text ?? '').replace(',', '.'));
       if ((text ?? '').trim() === '' && !isTidy) continue;
       if (sensor && Number.isFinite(value)) samples.push({ sampledAt, sensor, value });
-      else problems.push({ line, words: `“${text ?? ''}” is no value of ${sensor ?? 'a known sensor'}.` });
+      else
+        problems.push({
+          line,
+          words: say('isNoValueOf', { text: text ?? '', sensor: sensor ?? say('aKnownSensor') }),
+        });
     }
   });
   return { samples, problems };

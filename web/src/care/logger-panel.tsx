@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/care';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { SENSOR_UNITS, SENSORS } from '@bright-sprout/core/simulate';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -30,25 +32,21 @@ export function LoggerPanel() {
       const { data } = Papa.parse<string[]>(await taken.text(), { skipEmptyLines: 'greedy' });
       const { samples, problems } = readLoggerRows(data);
       if (problems.length > 0) {
-        setSaid(problems.slice(0, MOST_PROBLEMS).map(({ line, words }) => `Line ${line}: ${words}`));
+        setSaid(problems.slice(0, MOST_PROBLEMS).map(({ line, words }) => say('line', { line, words })));
         if (samples.length === 0) return;
       } else setSaid([]);
       for (let start = 0; start < samples.length; start += CHUNK) {
         const body = { samples: samples.slice(start, start + CHUNK) };
         await call(careRoutes.keepSamples, { params: { experimentId: experiment.id }, body });
       }
-      setSaid((before) => [`${samples.length} values kept.`, ...before]);
+      setSaid((before) => [say('valuesKept', { samplesCount: samples.length }), ...before]);
     },
     onSuccess: () => queries.invalidateQueries(sensorDaysQuery(experiment.id)),
   });
   return (
     <div className="logger-panel">
-      <h3>Logger</h3>
-      {ofDay.length === 0 && (
-        <p className="quiet">
-          No logger measured on this day. A logger sends by itself with a key, or its file is opened.
-        </p>
-      )}
+      <h3>{say('logger')}</h3>
+      {ofDay.length === 0 && <p className="quiet">{say('noLoggerMeasuredOnThisDayA')}</p>}
       <ul className="sensor-days">
         {ofDay.map(({ sensor, mean, least, most }) => (
           <li key={sensor}>
@@ -56,9 +54,7 @@ export function LoggerPanel() {
             <b>
               {mean.toFixed(1)} {SENSOR_UNITS[sensor]}
             </b>{' '}
-            <span className="quiet">
-              {least.toFixed(1)} to {most.toFixed(1)}
-            </span>
+            <span className="quiet">{say('to', { least: least.toFixed(1), most: most.toFixed(1) })}</span>
           </li>
         ))}
       </ul>
@@ -67,7 +63,7 @@ export function LoggerPanel() {
         type="file"
         accept=".csv,text/csv"
         className="visually-hidden"
-        aria-label="File of a logger"
+        aria-label={say('fileOfALogger')}
         onChange={({ target }) => {
           const [taken] = target.files ?? [];
           if (taken) open.mutate(taken);
@@ -76,16 +72,19 @@ export function LoggerPanel() {
       />
       <div className="button-row">
         <Button variant="light" size="sm" disabled={open.isPending} onClick={() => file.current?.click()}>
-          Open a logger’s CSV
+          {say('openALoggersCsv')}
         </Button>
         <Button variant="light" size="sm" disabled={key.isPending} onClick={() => key.mutate()}>
-          New key for a logger
+          {say('newKeyForALogger')}
         </Button>
       </div>
       {key.data && (
         <p className="note-change">
-          Give this to the logger now; it is shown once, and an older key no longer works:{' '}
-          <code>{key.data.key}</code>
+          <Said
+            by={say}
+            code="giveThisToTheLoggerNowIt"
+            values={{ key: key.data.key, code: (parts) => <code>{parts}</code> }}
+          />
         </p>
       )}
       {said.map((line) => (

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/classes';
 import { ClassRequest, classRoutes, type ClassView } from '@bright-sprout/contract/classes';
 import { READING_LEVELS } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
@@ -11,7 +13,7 @@ import { v7 as uuid } from 'uuid';
 import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
 import { FailureNote, fieldMessage, QrCode } from '../shared/ui/index.ts';
 
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const WEEKDAYS = [say('mon'), say('tue'), say('wed'), say('thu'), say('fri'), say('sat'), say('sun')];
 
 /** What a class is called, how old it is, and when it meets. */
 export function ClassForm({
@@ -68,12 +70,12 @@ export function ClassForm({
     >
       <div className="form-row">
         <Form.Group controlId="class-name" className="plan-field is-wide">
-          <Form.Label>Class called</Form.Label>
+          <Form.Label>{say('classCalled')}</Form.Label>
           <Form.Control {...register('name')} autoComplete="off" isInvalid={!!errors.name} />
           {errors.name && <p className="field-problem">{errors.name.message}</p>}
         </Form.Group>
         <Form.Group controlId="class-level" className="plan-field">
-          <Form.Label>Words for ages</Form.Label>
+          <Form.Label>{say('wordsForAges')}</Form.Label>
           <Form.Select {...register('readingLevel')}>
             {READING_LEVELS.map((level) => (
               <option key={level}>{level}</option>
@@ -81,13 +83,13 @@ export function ClassForm({
           </Form.Select>
         </Form.Group>
         <Form.Group controlId="class-zone" className="plan-field">
-          <Form.Label>Time zone</Form.Label>
+          <Form.Label>{say('timeZone')}</Form.Label>
           <Form.Control {...register('timeZone')} autoComplete="off" isInvalid={!!errors.timeZone} />
           {errors.timeZone && <p className="field-problem">{errors.timeZone.message}</p>}
         </Form.Group>
       </div>
       <fieldset className="meeting-days">
-        <legend>Meets on</legend>
+        <legend>{say('meetsOn')}</legend>
         {WEEKDAYS.map((name, index) => (
           <Form.Check
             key={name}
@@ -102,24 +104,27 @@ export function ClassForm({
         {errors.meetingDays?.message && <p className="field-problem">{errors.meetingDays.message}</p>}
       </fieldset>
       <fieldset className="holidays">
-        <legend>No class</legend>
+        <legend>{say('noClass')}</legend>
         {holidays.fields.map((field, index) => (
           <div key={field.id} className="form-row holiday-row">
-            <Form.Control {...register(`holidays.${index}.name`)} aria-label={`Holiday ${index + 1}`} />
+            <Form.Control
+              {...register(`holidays.${index}.name`)}
+              aria-label={say('holiday', { index: index + 1 })}
+            />
             <Form.Control
               {...register(`holidays.${index}.from`)}
               type="date"
-              aria-label={`Holiday ${index + 1} from`}
+              aria-label={say('holidayFrom', { index: index + 1 })}
             />
             <Form.Control
               {...register(`holidays.${index}.to`)}
               type="date"
-              aria-label={`Holiday ${index + 1} to`}
+              aria-label={say('holidayTo', { index: index + 1 })}
             />
             <Button
               variant="light"
               size="sm"
-              aria-label={`Remove holiday ${index + 1}`}
+              aria-label={say('removeHoliday', { index: index + 1 })}
               onClick={() => holidays.remove(index)}
             >
               <X size={15} aria-hidden="true" />
@@ -137,9 +142,9 @@ export function ClassForm({
         <Button
           variant="light"
           size="sm"
-          onClick={() => holidays.append({ name: 'Holiday', from: '' as never, to: '' as never })}
+          onClick={() => holidays.append({ name: say('holiday2'), from: '' as never, to: '' as never })}
         >
-          <Plus size={16} aria-hidden="true" /> A holiday
+          <Plus size={16} aria-hidden="true" /> {say('aHoliday')}
         </Button>
       </fieldset>
       <Form.Check
@@ -147,16 +152,26 @@ export function ClassForm({
         type="checkbox"
         id="class-pin"
         className="mb-3"
-        label="Each student types a PIN of four digits"
+        label={say('eachStudentTypesAPinOfFour')}
       />
       {schoolClass && <ClassJoining schoolClass={schoolClass} />}
       {schoolClass && (
         <p className="class-code">
-          Students go to <b className="join-address">{location.host}/join</b> and type{' '}
-          <b>{schoolClass.code}</b>{' '}
-          <Button variant="light" size="sm" disabled={recode.isPending} onClick={() => recode.mutate()}>
-            New code
-          </Button>
+          <Said
+            by={say}
+            code="studentsGoToJoinAndTypeNew"
+            values={{
+              host: location.host,
+              code: schoolClass.code,
+              b: (parts) => <b className="join-address">{parts}</b>,
+              b2: (parts) => <b>{parts}</b>,
+              press: (parts) => (
+                <Button variant="light" size="sm" disabled={recode.isPending} onClick={() => recode.mutate()}>
+                  {parts}
+                </Button>
+              ),
+            }}
+          />
         </p>
       )}
       {!(save.error && fieldMessage(save.error, 'holidays.0.to')) && (
@@ -164,7 +179,7 @@ export function ClassForm({
       )}
       <div className="button-row">
         <Button type="submit" disabled={save.isPending || (schoolClass !== undefined && !formState.isDirty)}>
-          {schoolClass ? 'Keep these changes' : 'Make this class'}
+          {schoolClass ? say('keepTheseChanges') : say('makeThisClass')}
         </Button>
         {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
       </div>
@@ -179,18 +194,26 @@ function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
     <div className="class-joining">
       <QrCode
         text={`${location.origin}/join?code=${schoolClass.code}`}
-        label={`QR code that opens ${schoolClass.name}`}
+        label={say('qrCodeThatOpens', { schoolClass: schoolClass.name })}
       />
       <p>
         {practice?.typicalMm != null && practice.biasMm !== null ? (
           <>
-            On practice rulers this class is typically <b>{practice.typicalMm.toFixed(1)} mm</b> off (
-            {practice.n} readings, {Math.abs(practice.biasMm).toFixed(1)} mm too{' '}
-            {practice.biasMm < 0 ? 'short' : 'long'} on average). Smaller changes than{' '}
-            {(2 * Math.SQRT2 * practice.typicalMm).toFixed(0)} mm may be reading alone.
+            <Said
+              by={say}
+              code="onPracticeRulersThisClassIsTypically"
+              values={{
+                typicalMm: practice.typicalMm.toFixed(1),
+                n: practice.n,
+                biasMm: Math.abs(practice.biasMm).toFixed(1),
+                ifBiasMm: practice.biasMm < 0 ? 'yes' : 'no',
+                value: (2 * Math.SQRT2 * practice.typicalMm).toFixed(0),
+                b: (parts) => <b>{parts}</b>,
+              }}
+            />
           </>
         ) : (
-          'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.'
+          say('studentsCanPractiseOnDrawnRulersFrom')
         )}
       </p>
     </div>
@@ -203,18 +226,22 @@ function RemoveClass({ name, onRemove }: { name: string; onRemove: () => void })
   return (
     <>
       <Button variant="light" onClick={() => isAsked.current?.showModal()}>
-        Remove this class
+        {say('removeThisClass')}
       </Button>
-      <dialog ref={isAsked} className="ask" aria-label={`Remove ${name}?`}>
+      <dialog ref={isAsked} className="ask" aria-label={say('remove', { name })}>
         <p>
-          <b>Remove {name}?</b> Its names and teams are gone for good. Experiments and readings stay.
+          <Said
+            by={say}
+            code="removeItsNamesAndTeamsAreGone"
+            values={{ name, b: (parts) => <b>{parts}</b> }}
+          />
         </p>
         <div className="button-row">
           <Button variant="danger" onClick={onRemove}>
-            Remove it
+            {say('removeIt')}
           </Button>
           <Button variant="light" onClick={() => isAsked.current?.close()}>
-            Leave it
+            {say('leaveIt')}
           </Button>
         </div>
       </dialog>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/classes';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
@@ -17,9 +18,9 @@ export default function ClassesPage() {
   const isEmpty = data?.length === 0;
   return (
     <main className="inventory-page">
-      <h1>Classes</h1>
+      <h1>{say('classes')}</h1>
       <FailureNote error={error} />
-      <div className="class-tabs" role="group" aria-label="Classes">
+      <div className="class-tabs" role="group" aria-label={say('classes')}>
         {data?.map((one) => (
           <ClassTab
             key={one.id}
@@ -33,18 +34,17 @@ export default function ClassesPage() {
         ))}
         {!isEmpty && (
           <Button variant="light" aria-pressed={isNew} onClick={() => setIsNew(true)}>
-            <Plus size={16} aria-hidden="true" /> Another class
+            <Plus size={16} aria-hidden="true" /> {say('anotherClass')}
           </Button>
         )}
       </div>
-      {isEmpty && (
-        <p className="quiet">
-          A class needs a name and its meeting days. Students are a display name and a picture, nothing else.
-        </p>
-      )}
+      {isEmpty && <p className="quiet">{say('aClassNeedsANameAndIts')}</p>}
       <div className="inventory-below class-below">
         {data && (
-          <section className="panel" aria-label={chosen ? `About ${chosen.name}` : 'A new class'}>
+          <section
+            className="panel"
+            aria-label={chosen ? say('about', { chosen: chosen.name }) : say('aNewClass')}
+          >
             <ClassForm
               key={chosen?.id ?? 'new'}
               schoolClass={chosen}
@@ -56,7 +56,7 @@ export default function ClassesPage() {
           </section>
         )}
         {chosen && (
-          <section className="panel" aria-label={`Roster of ${chosen.name}`}>
+          <section className="panel" aria-label={say('rosterOf', { chosen: chosen.name })}>
             <Roster key={chosen.id} schoolClass={chosen} />
           </section>
         )}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/classes';
 import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
 import { classRoutes, type ClassView, type RosterRequest } from '@bright-sprout/contract/classes';
 import { dealtTeams } from '@bright-sprout/core/design';
@@ -13,16 +14,16 @@ import { readNames } from './read-names.ts';
 import { freeAvatar, Avatar, AVATAR_NAMES } from './avatars.tsx';
 
 const TEAM_NAMES = [
-  'Otters',
-  'Herons',
-  'Badgers',
-  'Moles',
-  'Swifts',
-  'Newts',
-  'Hares',
-  'Wrens',
-  'Toads',
-  'Bats',
+  say('otters'),
+  say('herons'),
+  say('badgers'),
+  say('moles'),
+  say('swifts'),
+  say('newts'),
+  say('hares'),
+  say('wrens'),
+  say('toads'),
+  say('bats'),
 ];
 const MOST_TEAMS = TEAM_NAMES.length;
 
@@ -67,9 +68,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
     );
   };
   const remove = ({ id, displayName }: ClassView['students'][number]): void => {
-    const isSure = window.confirm(
-      `Remove ${displayName} for good? The readings stay, as read by “a student”. This cannot be undone.`,
-    );
+    const isSure = window.confirm(say('removeForGoodTheReadingsStayAs', { displayName }));
     if (isSure) keep({ students: students.filter((one) => one.id !== id) });
   };
   const deal = (): void => {
@@ -97,8 +96,8 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   return (
     <>
       <h2>
-        {students.length === 1 ? '1 student' : `${students.length} students`}
-        {teams.length > 0 && `, ${teams.length} teams`}
+        {students.length === 1 ? say('n1Student') : say('students', { studentsCount: students.length })}
+        {teams.length > 0 && say('teams', { teamsCount: teams.length })}
       </h2>
       <Form
         className="add-students"
@@ -112,25 +111,25 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
           as="textarea"
           rows={2}
           value={names}
-          aria-label="Display names"
-          placeholder="Paste or type display names, one a line, or the lines of a table. First names are enough."
+          aria-label={say('displayNames')}
+          placeholder={say('pasteOrTypeDisplayNamesOneA')}
           onChange={({ target }) => setNames(target.value)}
         />
         <Button type="submit" variant="light" disabled={save.isPending || students.length >= MOST_STUDENTS}>
-          Add them
+          {say('addThem')}
         </Button>
       </Form>
       <div role="status">
         {read.tooLong.length > 0 && (
           <p className="field-problem">
-            A display name has up to {MOST_NAME_CHARACTERS} characters. Shorten: {listed(read.tooLong)}
+            {say('aDisplayNameHasUpToCharacters', {
+              mostNameCharacters: MOST_NAME_CHARACTERS,
+              listed: listed(read.tooLong),
+            })}
           </p>
         )}
         {leftOut.length > 0 && (
-          <p className="note-attention">
-            In the class already, so not added again: {listed(leftOut)}. Two children of one name? Add an
-            initial.
-          </p>
+          <p className="note-attention">{say('inTheClassAlreadySoNotAdded', { listed: listed(leftOut) })}</p>
         )}
       </div>
       {students.length > 1 && (
@@ -140,13 +139,13 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
             min={1}
             max={MOST_TEAMS}
             value={teamCount}
-            aria-label="How many teams"
+            aria-label={say('howManyTeams')}
             onChange={({ target }) =>
               setTeamCount(Math.max(1, Math.min(MOST_TEAMS, Number(target.value) || 1)))
             }
           />
           <Button variant="light" disabled={save.isPending} onClick={deal}>
-            <Shuffle size={16} aria-hidden="true" /> Teams by chance
+            <Shuffle size={16} aria-hidden="true" /> {say('teamsByChance')}
           </Button>
         </div>
       )}
@@ -155,7 +154,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
           {teams.map((team) => (
             <li key={team.id}>
               <NameEntry
-                label={`Name of team ${team.name}`}
+                label={say('nameOfTeam', { team: team.name })}
                 value={team.name}
                 onKeep={(name) =>
                   keep({ teams: teams.map((one) => (one.id === team.id ? { ...one, name } : one)) })
@@ -173,7 +172,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
             <label className="avatar-choice">
               <Avatar name={student.avatar} />
               <select
-                aria-label={`Picture of ${student.displayName}`}
+                aria-label={say('pictureOf', { displayName: student.displayName })}
                 value={student.avatar}
                 onChange={({ target }) => change(student.id, { avatar: target.value })}
               >
@@ -183,19 +182,19 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
               </select>
             </label>
             <NameEntry
-              label={`Display name of ${student.displayName}`}
+              label={say('displayNameOf', { displayName: student.displayName })}
               value={student.displayName}
               onKeep={(displayName) => change(student.id, { displayName })}
             />
             <Form.Select
               size="sm"
               value={student.teamId ?? ''}
-              aria-label={`Team of ${student.displayName}`}
+              aria-label={say('teamOf', { displayName: student.displayName })}
               onChange={({ target }) =>
                 change(student.id, { teamId: target.value === '' ? null : target.value })
               }
             >
-              <option value="">no team</option>
+              <option value="">{say('noTeam')}</option>
               {teams.map((team) => (
                 <option key={team.id} value={team.id}>
                   {team.name}
@@ -208,7 +207,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
             <Button
               variant="light"
               size="sm"
-              aria-label={`Remove ${student.displayName} for good`}
+              aria-label={say('removeForGood', { displayName: student.displayName })}
               onClick={() => remove(student)}
             >
               <X size={15} aria-hidden="true" />
@@ -245,7 +244,7 @@ function PinEntry({
       maxLength={4}
       inputMode="numeric"
       autoComplete="off"
-      aria-label={`PIN of ${student.displayName}`}
+      aria-label={say('pinOf', { displayName: student.displayName })}
       onChange={({ target }) => setPin(target.value.replaceAll(/\D/g, ''))}
       onBlur={() => (pin.length === 4 ? pin !== student.pin && onKeep(pin) : setPin(student.pin ?? ''))}
     />
@@ -289,11 +288,14 @@ function RosterProblem({ error }: { error: unknown }) {
   if (!first) return <FailureNote error={error} />;
   return (
     <p className="field-problem" role="alert">
-      Not kept: {first.message}
+      {say('notKept', { message: first.message })}
     </p>
   );
 }
 
 function freeName(taken: readonly string[], index: number): string {
-  return TEAM_NAMES.filter((name) => !taken.includes(name))[index - taken.length] ?? `Team ${index + 1}`;
+  return (
+    TEAM_NAMES.filter((name) => !taken.includes(name))[index - taken.length] ??
+    say('team', { index: index + 1 })
+  );
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { groupsOn } from '@bright-sprout/core/comparison';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { Suspense, useDeferredValue, useMemo } from 'react';
@@ -12,7 +13,7 @@ import { ConclusionPanel } from './conclusion-panel.tsx';
 export function AnswerTab() {
   const { shown, error } = useComparison([]);
   if (error) return <FailureNote error={error} />;
-  if (!shown) return <p className="quiet">Comparing …</p>;
+  if (!shown) return <p className="quiet">{say('comparing')}</p>;
   return (
     <>
       <Answer shown={shown} />
@@ -33,10 +34,10 @@ export function Answer({ shown }: { shown: ShownComparison }) {
     const lastRead = readDays.filter((readDay) => readDay <= day).at(-1) ?? readDays[0];
     return (
       <p className="note-attention">
-        No pot was read on {shortDay(day)}.{' '}
+        {say('noPotWasReadOn', { day: shortDay(day) })}{' '}
         {lastRead && (
           <button type="button" className="link-button" onClick={() => setDay(lastRead)}>
-            Go to {shortDay(lastRead)}
+            {say('goTo', { lastRead: shortDay(lastRead) })}
           </button>
         )}
       </p>
@@ -54,10 +55,10 @@ export function Answer({ shown }: { shown: ShownComparison }) {
       </div>
       <aside className="how-sure">
         <p>
-          <b>How sure?</b> {capital(words.howSure)}
+          <b>{say('howSure')}</b> {capital(words.howSure)}
         </p>
         <p>
-          <b>Not known:</b> {words.notKnown.join(' ')}
+          <b>{say('notKnown')}</b> {words.notKnown.join(' ')}
         </p>
       </aside>
     </div>
@@ -75,7 +76,7 @@ function AnswerCharts({ shown }: { shown: ShownComparison }) {
   );
   const hasValues =
     comparison.unitCurves.length > 0 || comparison.groups.some((group) => group.points.length > 0);
-  if (!hasValues) return <p className="quiet">The curves begin with the first value.</p>;
+  if (!hasValues) return <p className="quiet">{say('theCurvesBeginWithTheFirstValue')}</p>;
   return (
     <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
       <Charts

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { Printer } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
@@ -20,35 +21,40 @@ export default function ComparePrint() {
       <div className="compare-print">
         <div className="print-tools">
           <Button size="sm" onClick={() => window.print()}>
-            <Printer size={16} aria-hidden="true" /> Print
+            <Printer size={16} aria-hidden="true" /> {say('print')}
           </Button>
           <Link
             className="btn btn-light btn-sm"
             to={{ pathname: `/experiments/${experiment.id}/compare`, search: search.toString() }}
           >
-            Back to Compare
+            {say('backToCompare')}
           </Link>
         </div>
         <header className="print-head">
           <h1>{experiment.question}</h1>
           <p>
-            {experiment.cropName}, {experiment.units.length} pots, {choices.variable.name} on {longDay(day)}
+            {say('potsOn', {
+              cropName: experiment.cropName,
+              unitsCount: experiment.units.length,
+              variable: choices.variable.name,
+              day: longDay(day),
+            })}
           </p>
-          {experiment.hypothesis && <p>Expected: {experiment.hypothesis}</p>}
+          {experiment.hypothesis && <p>{say('expected', { hypothesis: experiment.hypothesis })}</p>}
         </header>
-        <Part name="Answer">
+        <Part name={say('answer')}>
           <AnswerTab />
         </Part>
-        <Part name="Growth">
+        <Part name={say('growth')}>
           <GrowthTab />
         </Part>
-        <Part name="Coming up">
+        <Part name={say('comingUp')}>
           <EmergenceTab />
         </Part>
-        <Part name="Treatments">
+        <Part name={say('treatments')}>
           <TreatmentsTab />
         </Part>
-        <Part name="Teams and classes">
+        <Part name={say('teamsAndClasses')}>
           <TeamsTab />
         </Part>
       </div>

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/comparison';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import { Printer, Projector } from 'lucide-react';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
@@ -21,14 +23,14 @@ import { TeamsTab } from './teams-tab.tsx';
 import { TreatmentsTab } from './treatments-tab.tsx';
 
 const TABS = {
-  answer: { name: 'Answer', show: AnswerTab },
-  growth: { name: 'Growth', show: GrowthTab },
-  emergence: { name: 'Coming up', show: EmergenceTab },
-  treatments: { name: 'Treatments', show: TreatmentsTab },
-  crops: { name: 'Crops', show: CropsTab },
-  teams: { name: 'Teams and classes', show: TeamsTab },
-  predictions: { name: 'Predictions', show: PredictionsTab },
-  data: { name: 'Data', show: DataTab },
+  answer: { name: say('answer'), show: AnswerTab },
+  growth: { name: say('growth'), show: GrowthTab },
+  emergence: { name: say('comingUp'), show: EmergenceTab },
+  treatments: { name: say('treatments'), show: TreatmentsTab },
+  crops: { name: say('crops'), show: CropsTab },
+  teams: { name: say('teamsAndClasses'), show: TeamsTab },
+  predictions: { name: say('predictions'), show: PredictionsTab },
+  data: { name: say('data'), show: DataTab },
 } as const;
 
 type Tab = keyof typeof TABS;
@@ -77,13 +79,21 @@ export default function CompareStage() {
           <PointingLayout experiment={experiment} chosen={chosen} onToggle={toggle} />
           {chosen.size > 0 && (
             <p className="pointed-out" role="status">
-              {chosen.size === 1 ? '1 pot' : `${chosen.size} pots`} pointed out; results count all pots.{' '}
-              <button type="button" className="link-button" onClick={() => setChosen(new Set())}>
-                Show all
-              </button>
+              <Said
+                by={say}
+                code="potsPointedOutResultsCountAllPots"
+                values={{
+                  size: chosen.size,
+                  press: (parts) => (
+                    <button type="button" className="link-button" onClick={() => setChosen(new Set())}>
+                      {parts}
+                    </button>
+                  ),
+                }}
+              />
             </p>
           )}
-          <nav className="compare-tabs" aria-label="Parts of the comparison">
+          <nav className="compare-tabs" aria-label={say('partsOfTheComparison')}>
             {(Object.keys(TABS) as Tab[]).map((name) => (
               <button
                 key={name}
@@ -101,7 +111,7 @@ export default function CompareStage() {
               className="btn btn-light btn-sm"
               to={{ pathname: `/experiments/${experiment.id}/compare/print`, search: search.toString() }}
             >
-              <Printer size={16} aria-hidden="true" /> Print
+              <Printer size={16} aria-hidden="true" /> {say('print')}
             </Link>
             {(['tidy', 'sheet', 'bundle'] as const).map((kind) => (
               <a
@@ -136,7 +146,7 @@ export default function CompareStage() {
             aria-pressed={isBig}
             onClick={() => set('big', isBig ? 'no' : 'yes', 'no')}
           >
-            <Projector size={16} aria-hidden="true" /> {isBig ? 'Back to the desk' : 'For the projector'}
+            <Projector size={16} aria-hidden="true" /> {isBig ? say('backToTheDesk') : say('forTheProjector')}
           </button>
         </div>
       </div>
@@ -145,18 +155,18 @@ export default function CompareStage() {
 }
 
 const EXPORTS = {
-  tidy: { route: importRoutes.exportTidy, name: 'CSV', ending: 'csv', title: 'All readings as tidy CSV' },
+  tidy: { route: importRoutes.exportTidy, name: 'CSV', ending: 'csv', title: say('allReadingsAsTidyCsv') },
   sheet: {
     route: importRoutes.exportSheet,
     name: 'XLSX',
     ending: 'xlsx',
-    title: 'All readings as a spreadsheet',
+    title: say('allReadingsAsASpreadsheet'),
   },
   bundle: {
     route: importRoutes.exportBundle,
-    name: 'Bundle',
+    name: say('bundle'),
     ending: 'zip',
-    title: 'Everything with photos, to open on another server',
+    title: say('everythingWithPhotosToOpenOnAnother'),
   },
 } as const;
 
@@ -173,7 +183,7 @@ const PointingLayout = memo(function PointingLayout({
   return (
     <UnitLayout
       experiment={experiment}
-      label="The sill: point pots out"
+      label={say('theSillPointPotsOut')}
       isSmall
       renderUnit={(unit, tabIndex) => {
         const treatment = treatmentOf(experiment, unit);
@@ -183,9 +193,9 @@ const PointingLayout = memo(function PointingLayout({
             className={chosen.has(unit.id) ? 'mini-pot is-chosen' : 'mini-pot'}
             data-unit={unit.id}
             tabIndex={tabIndex}
-            aria-label={`Pot ${unit.number}, ${treatment.name}`}
+            aria-label={say('pot5', { number: unit.number, treatment: treatment.name })}
             aria-pressed={chosen.has(unit.id)}
-            title={`Pot ${unit.number}`}
+            title={say('pot6', { number: unit.number })}
             onClick={() => onToggle(unit.id)}
           >
             <TreatmentMark style={treatment.style} size={14} />
@@ -199,10 +209,10 @@ const PointingLayout = memo(function PointingLayout({
 function NothingYet() {
   return (
     <div className="panel empty-panel">
-      <h2>Nothing to compare yet</h2>
-      <p className="quiet">As soon as pots of two treatments have been read, the answer grows here.</p>
+      <h2>{say('nothingToCompareYet')}</h2>
+      <p className="quiet">{say('asSoonAsPotsOfTwoTreatments')}</p>
       <Link className="btn btn-primary" to="../record">
-        Go to Record
+        {say('goToRecord')}
       </Link>
     </div>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type { ComparisonView } from '@bright-sprout/contract/comparison';
 import { isClearPair } from '@bright-sprout/core/comparison';
 import type { Outcome } from '@bright-sprout/core/shared';
@@ -20,31 +21,32 @@ export function ComparisonTables({
     outcome.defined ? computedText(outcome.value, style) : `– (${undefinedWords(outcome.reason)})`;
   const interval = (outcome: Outcome<Interval>): string =>
     outcome.defined
-      ? `${computedText(outcome.value.low, style)} to ${computedText(outcome.value.high, style)}`
+      ? say('to', {
+          computedText: computedText(outcome.value.low, style),
+          computedText2: computedText(outcome.value.high, style),
+        })
       : '–';
   return (
     <details className="figures-table">
-      <summary>The figures as a table</summary>
+      <summary>{say('theFiguresAsATable')}</summary>
       <Table size="sm" responsive>
         <thead>
           <tr>
-            <th scope="col">Treatment</th>
-            <th scope="col">n pots</th>
-            <th scope="col">mean</th>
-            <th scope="col">95 % interval</th>
-            <th scope="col">SD</th>
-            <th scope="col">median</th>
-            <th scope="col">smallest</th>
-            <th scope="col">largest</th>
+            <th scope="col">{say('treatment')}</th>
+            <th scope="col">{say('nPots')}</th>
+            <th scope="col">{say('mean')}</th>
+            <th scope="col">{say('n95Interval')}</th>
+            <th scope="col">{say('sd')}</th>
+            <th scope="col">{say('median')}</th>
+            <th scope="col">{say('smallest')}</th>
+            <th scope="col">{say('largest')}</th>
           </tr>
         </thead>
         <tbody>
           {comparison.groups.map(({ groupId, description, counts }) => (
             <tr key={groupId}>
               <th scope="row">{nameOf(groupId)}</th>
-              <td>
-                {description.n} of {counts.units}
-              </td>
+              <td>{say('of', { n: description.n, units: counts.units })}</td>
               <td>{figure(description.mean)}</td>
               <td>{interval(description.interval)}</td>
               <td>{figure(description.sd)}</td>
@@ -58,18 +60,18 @@ export function ComparisonTables({
       <Table size="sm" responsive>
         <thead>
           <tr>
-            <th scope="col">Pair</th>
-            <th scope="col">difference of means</th>
-            <th scope="col">95 % interval</th>
+            <th scope="col">{say('pair')}</th>
+            <th scope="col">{say('differenceOfMeans')}</th>
+            <th scope="col">{say('n95Interval')}</th>
             <th scope="col">p</th>
-            <th scope="col">in words</th>
+            <th scope="col">{say('inWords')}</th>
           </tr>
         </thead>
         <tbody>
           {comparison.pairs.map((pair) => (
             <tr key={`${pair.firstId} ${pair.secondId}`}>
               <th scope="row">
-                {nameOf(pair.secondId)} minus {nameOf(pair.firstId)}
+                {say('minus', { nameOf: nameOf(pair.secondId), nameOf2: nameOf(pair.firstId) })}
               </th>
               <td>{figure(pair.difference)}</td>
               <td>
@@ -81,8 +83,8 @@ export function ComparisonTables({
               <td>
                 {pair.test.defined
                   ? isClearPair(pair)
-                    ? 'more than luck usually makes'
-                    : 'cannot be told apart here'
+                    ? say('moreThanLuckUsuallyMakes')
+                    : say('cannotBeToldApartHere')
                   : undefinedWords(pair.test.reason)}
               </td>
             </tr>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
 import { claimDoubts, claimDoubtWords } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -30,7 +31,7 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
         experimentId: experiment.id,
         params: { experimentId: experiment.id, conclusionId: id },
         body: { claim, reasoning, evidence: text },
-        label: 'A conclusion',
+        label: say('aConclusion'),
       }),
     onSuccess: () => {
       setClaim('');
@@ -42,12 +43,12 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
     },
   });
   return (
-    <section className="panel conclusion-panel" aria-label="What we say it means">
+    <section className="panel conclusion-panel" aria-label={say('whatWeSayItMeans')}>
       <div className="chart-head">
-        <h3>Claim, evidence, reasoning</h3>
+        <h3>{say('claimEvidenceReasoning')}</h3>
         {!isOpen && (
           <Button size="sm" variant="light" onClick={() => setIsOpen(true)}>
-            Write a conclusion
+            {say('writeAConclusion')}
           </Button>
         )}
       </div>
@@ -59,7 +60,7 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
           }}
         >
           <Form.Group controlId="claim">
-            <Form.Label>What we claim</Form.Label>
+            <Form.Label>{say('whatWeClaim')}</Form.Label>
             <Form.Control
               as="textarea"
               rows={2}
@@ -71,7 +72,7 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
             <ClaimNotes claim={claim} />
           </Form.Group>
           <Form.Group controlId="evidence">
-            <Form.Label>The evidence, drafted from the numbers</Form.Label>
+            <Form.Label>{say('theEvidenceDraftedFromTheNumbers')}</Form.Label>
             <Form.Control
               as="textarea"
               rows={Math.min(8, evidence.length + 1)}
@@ -81,7 +82,7 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
             />
           </Form.Group>
           <Form.Group controlId="reasoning">
-            <Form.Label>Why we think so</Form.Label>
+            <Form.Label>{say('whyWeThinkSo')}</Form.Label>
             <Form.Control
               as="textarea"
               rows={2}
@@ -93,26 +94,23 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
           <FailureNote error={keep.error} />
           <div className="button-row">
             <Button type="submit" disabled={claim.trim() === '' || keep.isPending}>
-              Keep it
+              {say('keepIt')}
             </Button>
             <Button variant="light" onClick={() => setIsOpen(false)}>
-              Later
+              {say('later')}
             </Button>
           </div>
         </Form>
       )}
       {conclusions.length === 0 && !isOpen && (
-        <p className="quiet">
-          Nobody has written a conclusion yet. Students write theirs on the tablet, under “What did we find
-          out?”.
-        </p>
+        <p className="quiet">{say('nobodyHasWrittenAConclusionYet')}</p>
       )}
       <ol className="conclusions">
         {conclusions.map((conclusion) => (
           <li key={conclusion.id}>
             <blockquote>{conclusion.claim}</blockquote>
             {conclusion.evidence && <p className="evidence">{conclusion.evidence}</p>}
-            {conclusion.reasoning && <p>Why: {conclusion.reasoning}</p>}
+            {conclusion.reasoning && <p>{say('why', { reasoning: conclusion.reasoning })}</p>}
             <p className="quiet">
               {conclusion.observer}, {shortDay(conclusion.writtenAt.slice(0, 10))}
               {claimDoubts(conclusion.claim).map((doubt) => ` · ${claimDoubtWords(doubt)}`)}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type { GroupBy, Summary } from '@bright-sprout/core/comparison';
 import { NOT_UP_RULES, type NotUpRule, SUMMARIES } from '@bright-sprout/core/comparison';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
@@ -6,16 +7,16 @@ import { Choice } from '../shared/ui/index.ts';
 import { useChoices } from './compare-context.tsx';
 
 const RULE_WORDS: Record<NotUpRule, string> = {
-  'only-up': 'only plants that are up',
-  'not-up-is-zero': 'not up yet counts as 0',
+  'only-up': say('onlyPlantsThatAreUp'),
+  'not-up-is-zero': say('notUpYetCountsAs0'),
 };
 
 const SUMMARY_WORDS: Record<Summary, string> = {
-  day: 'value on the day',
-  final: 'last value so far',
-  growth_per_day: 'growth a day',
-  relative_growth: 'relative growth',
-  area: 'area under the curve',
+  day: say('valueOnTheDay'),
+  final: say('lastValueSoFar'),
+  growth_per_day: say('growthADay'),
+  relative_growth: say('relativeGrowth'),
+  area: say('areaUnderTheCurve'),
 };
 
 /** What can be changed of a comparison. */
@@ -35,8 +36,8 @@ export function Controls(props: ControlsProps) {
   const isDensity = experiment.plan?.factors.some((factor) => factor.aspect === 'density') ?? false;
   return (
     <div className="compare-controls">
-      <div role="group" aria-label="Words for" className="choice">
-        <span>Words for</span>
+      <div role="group" aria-label={say('wordsFor')} className="choice">
+        <span>{say('wordsFor')}</span>
         <div>
           {READING_LEVELS.map((level) => (
             <button
@@ -53,38 +54,38 @@ export function Controls(props: ControlsProps) {
       </div>
       {experiment.variables.length > 1 && (
         <Choose
-          label="What is compared"
+          label={say('whatIsCompared')}
           value={choices.variable.id}
           onChange={props.setVariableId}
           choices={experiment.variables.map(({ id, name }) => ({ value: id, name }))}
         />
       )}
       <Choose
-        label="One value a pot"
+        label={say('oneValueAPot')}
         value={choices.summary}
         onChange={(value) => props.setSummary(value as Summary)}
         choices={SUMMARIES.map((value) => ({ value, name: SUMMARY_WORDS[value] }))}
       />
       <Choose
-        label="Pots with nothing up"
+        label={say('potsWithNothingUp')}
         value={choices.rule}
         onChange={(value) => props.setRule(value as NotUpRule)}
         choices={NOT_UP_RULES.map((value) => ({ value, name: RULE_WORDS[value] }))}
       />
       <Choose
-        label="Sorted by"
+        label={say('sortedBy')}
         value={choices.groupBy}
         onChange={(value) => props.setGroupBy(value as GroupBy)}
         choices={waysToSort(experiment)}
       />
       {isDensity && (
         <Choose
-          label="Counted"
+          label={say('counted')}
           value={choices.per}
           onChange={(value) => props.setPer(value as 'as_read' | 'per_pot')}
           choices={[
-            { value: 'as_read', name: 'for each plant' },
-            { value: 'per_pot', name: 'for each pot' },
+            { value: 'as_read', name: say('forEachPlant') },
+            { value: 'per_pot', name: say('forEachPot') },
           ]}
         />
       )}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { computedText, readText, undefinedWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { cropsQuery } from '../shared/api/index.ts';
@@ -13,7 +14,7 @@ export function CropsTab() {
   const { shown, error } = useComparison(['emergence', 'growth'], { groupBy: 'crop' });
   const crops = useQuery(cropsQuery).data ?? [];
   if (error) return <FailureNote error={error} />;
-  if (!shown) return <p className="quiet">Comparing …</p>;
+  if (!shown) return <p className="quiet">{say('comparing')}</p>;
   const { comparison, groups, readStyle } = shown;
   const isHeight = readStyle.kind === 'length';
   const rows = groups.map((group) => {
@@ -24,16 +25,16 @@ export function CropsTab() {
     const day21 = valueAtAge(comparison, group.id, 21);
     return [
       group.name || experiment.cropName,
-      usual ? `${usual.min} to ${usual.max} days` : '–',
+      usual ? say('toDays', { min: usual.min, max: usual.max }) : '–',
       median?.defined
-        ? `half of the pots by day ${Number(median.value.toFixed(1))}`
+        ? say('halfOfThePotsByDay', { median: Number(median.value.toFixed(1)) })
         : median
           ? undefinedWords(median.reason)
           : '–',
       ...(isHeight
         ? [
             crop?.heightAtDay21Mm ? readText(crop.heightAtDay21Mm, readStyle) : '–',
-            day21 === undefined ? 'not read round day 21' : computedText(day21, readStyle),
+            day21 === undefined ? say('notReadRoundDay21') : computedText(day21, readStyle),
           ]
         : []),
     ];
@@ -43,26 +44,20 @@ export function CropsTab() {
       {groups.length > 1 ? (
         <Answer shown={shown} />
       ) : (
-        <p>
-          All pots hold {experiment.cropName || 'one crop'}. Here it stands beside what is usual for it; to
-          set two crops side by side, start a plan of the kind “Two crops side by side”.
-        </p>
+        <p>{say('allPotsHoldHereItStandsBeside', { cropName: experiment.cropName || say('oneCrop') })}</p>
       )}
-      <section className="panel" aria-label="Against what is usual">
-        <h3>Against what is usual</h3>
+      <section className="panel" aria-label={say('againstWhatIsUsual')}>
+        <h3>{say('againstWhatIsUsual')}</h3>
         <PlainTable
           columns={[
-            'Crop',
-            'usually up after',
+            say('crop'),
+            say('usuallyUpAfter'),
             'here',
-            ...(isHeight ? ['usual on day 21', 'here, mean of the pots'] : []),
+            ...(isHeight ? [say('usualOnDay21'), say('hereMeanOfThePots')] : []),
           ]}
           rows={rows}
         />
-        <p className="quiet">
-          Usual figures are rounded, for good light at about 21 °C; a packet’s own figures win. Crops differ
-          by nature, so taller is not better.
-        </p>
+        <p className="quiet">{say('usualFiguresAreRoundedForGoodLight')}</p>
       </section>
     </>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { computedText, LEFT_OUT_WORDS } from '@bright-sprout/core/words';
 import {
@@ -44,34 +45,44 @@ function WithAndWithout() {
     .flatMap((group) => group.counts.leftOut)
     .sort((first, second) => first.number - second.number);
   return (
-    <section className="panel" aria-label="What is left out">
-      <h3>What is left out, and why</h3>
+    <section className="panel" aria-label={say('whatIsLeftOut')}>
+      <h3>{say('whatIsLeftOutAndWhy')}</h3>
       <p>
         {leftOut.length === 0
-          ? 'Every pot has a value on this day.'
-          : `${leftOut.length} ${leftOut.length === 1 ? 'pot has' : 'pots have'} no value on this day: ${leftOut
-              .map((unit) => `pot ${unit.number} (${LEFT_OUT_WORDS[unit.reason]})`)
-              .join(', ')}.`}{' '}
+          ? say('everyPotHasAValueOnThis')
+          : say('potsHaveNoValueOnThisDay', {
+              leftOutCount: leftOut.length,
+              leftOut: leftOut
+                .map((unit) =>
+                  say('pot3', { number: unit.number, leftOutWords: LEFT_OUT_WORDS[unit.reason] }),
+                )
+                .join(', '),
+            })}{' '}
         {aside.length === 0
-          ? 'No reading is set aside.'
-          : `${aside.length} ${aside.length === 1 ? 'reading is' : 'readings are'} set aside.`}{' '}
-        {corrected > 0 && `${corrected} were corrected later.`}
+          ? say('noReadingIsSetAside')
+          : say('readingsAreSetAside', { asideCount: aside.length })}{' '}
+        {corrected > 0 && say('wereCorrectedLater', { corrected })}
       </p>
       {comparison.setAside > 0 && withAside && (
         <PlainTable
-          columns={['Group', 'without what is set aside', 'with it']}
+          columns={[say('group'), say('withoutWhatIsSetAside'), say('withIt')]}
           rows={groups.map((group) => [
             group.name,
             ...[comparison, withAside.comparison].map((one) => {
               const own = one.groups.find(({ groupId }) => groupId === group.id)?.description;
-              return own?.mean.defined ? `${computedText(own.mean.value, style)}, n = ${own.n}` : 'no value';
+              return own?.mean.defined
+                ? `${computedText(own.mean.value, style)}, n = ${own.n}`
+                : say('noValue');
             }),
           ])}
         />
       )}
       {comparison.setAside > 0 && withAside && (
         <p>
-          Without: {comparison.words.headline} With: {withAside.comparison.words.headline}
+          {say('withoutWith', {
+            headline: comparison.words.headline,
+            headline2: withAside.comparison.words.headline,
+          })}
         </p>
       )}
     </section>
@@ -89,8 +100,8 @@ function Distribution() {
   return (
     <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
       <ChartCard
-        title="How the values lie"
-        label="Box plot with every pot for each group"
+        title={say('howTheValuesLie')}
+        label={say('boxPlotWithEveryPotForEach')}
         figure={figure}
         table={{
           columns: ['Group', 'n', 'smallest', 'lower quartile', 'median', 'upper quartile', 'largest'],
@@ -102,7 +113,7 @@ function Distribution() {
             ),
           ]),
         }}
-        note="Quartiles by straight lines between values (type 7)."
+        note={say('quartilesByStraightLinesBetween')}
       />
     </Suspense>
   );
@@ -119,23 +130,23 @@ interface Row {
 
 const column = createColumnHelper<Row>();
 const COLUMNS = [
-  column.accessor('pot', { header: 'Pot' }),
-  column.accessor('treatment', { header: 'Treatment' }),
+  column.accessor('pot', { header: say('pot') }),
+  column.accessor('treatment', { header: say('treatment') }),
   column.accessor((row) => row.reading.observedOn, {
     id: 'day',
-    header: 'Day',
+    header: say('day'),
     cell: ({ getValue }) => shortDay(getValue()),
   }),
-  column.accessor('variable', { header: 'What' }),
+  column.accessor('variable', { header: say('what') }),
   column.accessor((row) => row.reading.value ?? -1, {
     id: 'value',
-    header: 'Value',
+    header: say('value'),
     cell: ({ row }) => (
       <span className={row.original.reading.counts ? '' : 'is-out'}>{row.original.text}</span>
     ),
   }),
-  column.accessor((row) => row.reading.observer, { id: 'observer', header: 'Read by' }),
-  column.accessor('status', { header: 'Counts' }),
+  column.accessor((row) => row.reading.observer, { id: 'observer', header: say('readBy') }),
+  column.accessor('status', { header: say('counts') }),
   column.display({ id: 'aside', header: '', cell: ({ row }) => <SetAside reading={row.original.reading} /> }),
 ];
 
@@ -163,8 +174,8 @@ function Readings() {
           status: reading.counts
             ? 'yes'
             : reading.setAside === null
-              ? 'corrected later'
-              : `set aside: ${reading.setAside}`,
+              ? say('correctedLater')
+              : say('setAside2', { setAside: reading.setAside }),
         },
       ];
     });
@@ -175,7 +186,16 @@ function Readings() {
     state: { globalFilter: filter },
     onGlobalFilterChange: setFilter,
     globalFilterFn: (row, _, text: string) =>
-      `pot ${row.original.pot} ${row.original.treatment} ${row.original.variable} ${row.original.text} ${row.original.status} ${row.original.reading.observer} ${row.original.reading.observedOn} ${shortDay(row.original.reading.observedOn)}`
+      say('pot4', {
+        pot: row.original.pot,
+        treatment: row.original.treatment,
+        variable: row.original.variable,
+        original: row.original.text,
+        status: row.original.status,
+        observer: row.original.reading.observer,
+        observedOn: row.original.reading.observedOn,
+        observedOn2: shortDay(row.original.reading.observedOn),
+      })
         .toLowerCase()
         .includes(text.toLowerCase()),
     getCoreRowModel: getCoreRowModel(),
@@ -192,28 +212,28 @@ function Readings() {
     overscan: 8,
   });
   return (
-    <section className="panel" aria-label="All readings">
+    <section className="panel" aria-label={say('allReadings')}>
       <div className="chart-head">
-        <h3>All readings</h3>
+        <h3>{say('allReadings')}</h3>
         <Form.Control
           size="sm"
           className="data-filter"
           type="search"
-          placeholder="Filter: pot 3, set aside, Heron, dead …"
-          aria-label="Filter readings"
+          placeholder={say('filterPot3SetAsideHeronDead')}
+          aria-label={say('filterReadings')}
           value={filter}
           onChange={(event) => setFilter(event.target.value)}
         />
       </div>
       <p className="quiet" role="status">
-        {shownRows.length} of {readings.length} readings
+        {say('ofReadings', { shownRowsCount: shownRows.length, readingsCount: readings.length })}
       </p>
       <div
         ref={scroller}
         className="data-scroll"
         tabIndex={0}
         role="region"
-        aria-label="Readings, scrollable"
+        aria-label={say('readingsScrollable')}
       >
         <table className="data-table">
           <thead>
@@ -233,7 +253,7 @@ function Readings() {
                           {sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}
                         </button>
                       ) : (
-                        <span className="visually-hidden">Set aside</span>
+                        <span className="visually-hidden">{say('setAside3')}</span>
                       )}
                     </th>
                   );

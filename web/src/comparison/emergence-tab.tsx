@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type { GroupEmergence } from '@bright-sprout/core/comparison';
 import type { GerminationIndices } from '@bright-sprout/core/germination';
 import type { Outcome } from '@bright-sprout/core/shared';
@@ -15,7 +16,7 @@ export function EmergenceTab() {
   const { level } = useChoices();
   if (error) return <FailureNote error={error} />;
   const emergence = shown?.comparison.emergence;
-  if (!shown || !emergence) return <p className="quiet">Comparing …</p>;
+  if (!shown || !emergence) return <p className="quiet">{say('comparing')}</p>;
   return (
     <>
       <Sentences lines={emergenceWords(emergence, { groups: shown.groups, style: shown.style, level })} />
@@ -44,18 +45,18 @@ function Cumulative({ shown }: { shown: ShownComparison }) {
     [emergence, shown.groups],
   );
   const table: ChartTable = {
-    columns: ['Group', 'day of check', 'newly up'],
+    columns: [say('group'), say('dayOfCheck'), say('newlyUp')],
     rows: (emergence?.groups ?? []).flatMap((group) =>
       group.checks.map((check) => [nameOf(group.groupId), check.day, check.newlyUp]),
     ),
   };
   return (
     <ChartCard
-      title="Up so far"
-      label="Percent up by day for each group"
+      title={say('upSoFar')}
+      label={say('percentUpByDayForEachGroup')}
       figure={figure}
       table={table}
-      note="Found up at a check means: came up after the check before."
+      note={say('foundUpAtACheckMeansCame')}
     />
   );
 }
@@ -68,7 +69,7 @@ function Waiting({ shown }: { shown: ShownComparison }) {
     [emergence, shown.groups],
   );
   const table: ChartTable = {
-    columns: ['Group', 'day', 'looked at', 'newly up', 'still waiting', '95 % interval'],
+    columns: [say('group'), 'day', say('lookedAt'), say('newlyUp'), say('stillWaiting'), '95 % interval'],
     rows: (emergence?.groups ?? []).flatMap((group) =>
       group.waiting.steps.map((step) => [
         nameOf(group.groupId),
@@ -77,18 +78,21 @@ function Waiting({ shown }: { shown: ShownComparison }) {
         step.events,
         `${Math.round(100 * step.waiting)} %`,
         step.interval.defined
-          ? `${Math.round(100 * step.interval.value.low)} to ${Math.round(100 * step.interval.value.high)} %`
+          ? say('to2', {
+              value: Math.round(100 * step.interval.value.low),
+              value2: Math.round(100 * step.interval.value.high),
+            })
           : '–',
       ]),
     ),
   };
   return (
     <ChartCard
-      title="Still waiting"
-      label="Kaplan–Meier curves of pots not up yet"
+      title={say('stillWaiting2')}
+      label={say('kaplanMeierCurvesOfPotsNotUp')}
       figure={figure}
       table={table}
-      note="Kaplan–Meier: a pot not up yet is waiting, neither a 0 nor a failure."
+      note={say('kaplanMeierAPotNotUpYet')}
     />
   );
 }
@@ -105,17 +109,25 @@ function Order({ shown }: { shown: ShownComparison }) {
   if (up.length === 0) return null;
   const [first, last] = [Math.min(...up.map((unit) => unit.upAt)), Math.max(...up.map((unit) => unit.upAt))];
   const pots = (units: readonly { unitId: string }[]): string =>
-    `${units.length === 1 ? 'pot' : 'pots'} ${units
-      .map((unit) => numberOf(unit.unitId))
-      .sort((a, b) => a - b)
-      .join(', ')}`;
+    say('pots', {
+      unitsCount: units.length,
+      sort: units
+        .map((unit) => numberOf(unit.unitId))
+        .sort((a, b) => a - b)
+        .join(', '),
+    });
   return (
-    <section className="panel" aria-label="First and last">
-      <h3>First and last</h3>
+    <section className="panel" aria-label={say('firstAndLast')}>
+      <h3>{say('firstAndLast')}</h3>
       <p>
-        First, by day {first}: {pots(up.filter((unit) => unit.upAt === first))}. Last so far, by day {last}:{' '}
-        {pots(up.filter((unit) => unit.upAt === last))}.{waiting.length > 0 && ` Not up: ${pots(waiting)}.`}
-        {lost.length > 0 && ` Lost before it was seen up: ${pots(lost)}.`}
+        {say('firstByDayLastSoFarBy', {
+          first,
+          pots: pots(up.filter((unit) => unit.upAt === first)),
+          last,
+          pots2: pots(up.filter((unit) => unit.upAt === last)),
+        })}
+        {waiting.length > 0 && say('notUp', { pots: pots(waiting) })}
+        {lost.length > 0 && say('lostBeforeItWasSeenUp', { pots: pots(lost) })}
       </p>
     </section>
   );
@@ -134,83 +146,87 @@ const plain = (value: number): string => String(Number(value.toFixed(3)));
 
 const INDICES: readonly IndexLine[] = [
   {
-    name: 'Final',
-    definition: 'N ÷ S, with its Wilson 95 % interval',
+    name: say('final'),
+    definition: say('nSWithItsWilson95Interval'),
     of: ({ final }) => final,
     text: ({ share, low, high }: { share: number; low: number; high: number }) =>
-      `${Math.round(100 * share)} % (${Math.round(100 * low)} to ${Math.round(100 * high)})`,
+      say('to3', {
+        value: Math.round(100 * share),
+        value2: Math.round(100 * low),
+        value3: Math.round(100 * high),
+      }),
   },
-  { name: 'First', definition: 'first check with any newly up', of: ({ first }) => first, text: days },
-  { name: 'Last', definition: 'last check with any newly up', of: ({ last }) => last, text: days },
+  { name: say('first'), definition: say('firstCheckWithAnyNewlyUp'), of: ({ first }) => first, text: days },
+  { name: say('last'), definition: say('lastCheckWithAnyNewlyUp'), of: ({ last }) => last, text: days },
   {
-    name: 'Peak',
-    definition: 'check with the most newly up',
+    name: say('peak'),
+    definition: say('checkWithTheMostNewlyUp'),
     of: ({ peak }) => peak,
     text: days,
     isOlder: true,
   },
-  { name: 'Spread', definition: 'last − first', of: ({ spread }) => spread, text: days },
-  { name: 'Mean time', definition: 'Σ n·t ÷ N', of: ({ meanTime }) => meanTime, text: days },
+  { name: say('spread'), definition: 'last − first', of: ({ spread }) => spread, text: days },
+  { name: say('meanTime'), definition: 'Σ n·t ÷ N', of: ({ meanTime }) => meanTime, text: days },
   {
-    name: 'Variance of time',
+    name: say('varianceOfTime'),
     definition: 'Σ n(t − mean)² ÷ (N − 1)',
     of: ({ variance }) => variance,
     text: plain,
     isOlder: true,
   },
-  { name: 'CV of time', definition: '√variance ÷ mean', of: ({ cv }) => cv, text: plain, isOlder: true },
+  { name: say('cvOfTime'), definition: '√variance ÷ mean', of: ({ cv }) => cv, text: plain, isOlder: true },
   {
-    name: 'Mean rate',
-    definition: '1 ÷ mean time',
+    name: say('meanRate'),
+    definition: say('n1MeanTime'),
     of: ({ meanRate }) => meanRate,
     text: plain,
     isOlder: true,
   },
   {
-    name: 'Coefficient of velocity',
-    definition: '100 N ÷ Σ n·t (Kotowski)',
+    name: say('coefficientOfVelocity'),
+    definition: say('n100NNTKotowski'),
     of: ({ velocity }) => velocity,
     text: plain,
     isOlder: true,
   },
   {
-    name: 'T50 (Farooq)',
-    definition: 'days to N ÷ 2, along straight lines',
+    name: say('t50Farooq'),
+    definition: say('daysToN2AlongStraightLines'),
     of: ({ t50 }) => t50,
     text: days,
   },
   {
-    name: 'T50 (Coolbear)',
-    definition: 'days to (N + 1) ÷ 2',
+    name: say('t50Coolbear'),
+    definition: say('daysToN12'),
     of: ({ t50Coolbear }) => t50Coolbear,
     text: days,
     isOlder: true,
   },
-  { name: 'Speed (Maguire)', definition: 'Σ n ÷ t', of: ({ speed }) => speed, text: plain, isOlder: true },
+  { name: say('speedMaguire'), definition: 'Σ n ÷ t', of: ({ speed }) => speed, text: plain, isOlder: true },
   {
-    name: 'Timson',
-    definition: 'sum of the cumulative percentages',
+    name: say('timson'),
+    definition: say('sumOfTheCumulativePercentages'),
     of: ({ timson }) => timson,
     text: plain,
     isOlder: true,
   },
   {
-    name: 'Germination index',
-    definition: 'Σ (T + 1 − t)·n, daily checks',
+    name: say('germinationIndex'),
+    definition: say('t1TNDailyChecks'),
     of: ({ index }) => index,
     text: plain,
     isOlder: true,
   },
   {
-    name: 'Synchrony Z',
+    name: say('synchronyZ'),
     definition: 'Σ C(n, 2) ÷ C(N, 2)',
     of: ({ synchrony }) => synchrony,
     text: plain,
     isOlder: true,
   },
   {
-    name: 'Uncertainty U',
-    definition: '−Σ f·log₂ f, in bits',
+    name: say('uncertaintyU'),
+    definition: say('fLogFInBits'),
     of: ({ uncertainty }) => uncertainty,
     text: plain,
     isOlder: true,
@@ -234,10 +250,10 @@ function Indices({ shown }: { shown: ShownComparison }) {
       : `– ${undefinedWords(outcome.reason)}`;
   };
   return (
-    <section className="panel" aria-label="Germination indices">
-      <h3>In figures</h3>
+    <section className="panel" aria-label={say('germinationIndices')}>
+      <h3>{say('inFigures')}</h3>
       <PlainTable
-        columns={['', ...emergence.groups.map((group) => nameOf(group.groupId)), 'what it is']}
+        columns={['', ...emergence.groups.map((group) => nameOf(group.groupId)), say('whatItIs')]}
         rows={[
           ...INDICES.filter((line) => isOld || !line.isOlder).map((line) => [
             line.name,
@@ -245,15 +261,12 @@ function Indices({ shown }: { shown: ShownComparison }) {
             line.definition,
           ]),
           ...(isOld
-            ? [['Vigour', ...emergence.groups.map(vigour), 'final % × mean length (Abdul-Baki and Anderson)']]
+            ? [[say('vigour'), ...emergence.groups.map(vigour), say('finalMeanLengthAbdulBakiAndAnderson')]]
             : []),
         ]}
       />
       <p className="quiet">
-        n newly up at a check on day t, N up in all, S sown, T the last check.
-        {emergence.groups[0]?.counted === 'pots'
-          ? ' A pot counts once, when anything in it is up.'
-          : ' Seeds are counted; seeds that share a pot are not independent of each other.'}
+        {say('nNewlyUpAtACheckOn', { ifCounted: emergence.groups[0]?.counted === 'pots' ? 'yes' : 'no' })}
       </p>
     </section>
   );
@@ -265,29 +278,25 @@ function Packet({ shown }: { shown: ShownComparison }) {
   const nameOf = useNames(shown);
   if (!emergence) return null;
   return (
-    <section className="panel" aria-label="Against the packet and each other">
-      <h3>Against the packet, and against each other</h3>
+    <section className="panel" aria-label={say('againstThePacketAndEachOther')}>
+      <h3>{say('againstThePacketAndAgainstEachOther')}</h3>
       {emergence.packetRate === null ? (
-        <p>
-          This plan names no packet with a rate. Choose one in Plan, Sowing, to compare with what it promises.
-        </p>
+        <p>{say('thisPlanNamesNoPacketWithA')}</p>
       ) : (
         <ul>
           {emergence.groups.map((group) => {
             const { final } = group.indices;
             const promised = Math.round(100 * (emergence.packetRate ?? 0));
-            const found = final.defined ? `${Math.round(100 * final.value.share)} %` : 'nothing known';
+            const found = final.defined ? `${Math.round(100 * final.value.share)} %` : say('nothingKnown');
             const isInside =
               final.defined &&
               final.value.low <= (emergence.packetRate ?? 0) &&
               final.value.high >= (emergence.packetRate ?? 0);
             return (
               <li key={group.groupId}>
-                {nameOf(group.groupId)}: {found}, the packet says {promised} %.{' '}
+                {say('thePacketSays', { nameOf: nameOf(group.groupId), found, promised })}{' '}
                 {final.defined &&
-                  (isInside
-                    ? 'That is within what so few seeds can differ by luck.'
-                    : 'So few or so many would be rare with a packet as promised.')}
+                  (isInside ? say('thatIsWithinWhatSoFewSeeds') : say('soFewOrSoManyWouldBe'))}
               </li>
             );
           })}
@@ -295,14 +304,14 @@ function Packet({ shown }: { shown: ShownComparison }) {
       )}
       {(level === '11-13' || level === '14+') && (
         <PlainTable
-          columns={['Question', 'test', 'figures']}
+          columns={[say('question'), 'test', 'figures']}
           rows={[
             ...(emergence.packetRate === null
               ? []
               : emergence.groups.map((group) =>
-                  testRow(`${nameOf(group.groupId)} against the packet`, group.againstPacket),
+                  testRow(say('againstThePacket', { nameOf: nameOf(group.groupId) }), group.againstPacket),
                 )),
-            ...(emergence.groups.length > 1 ? [testRow('Same speed in all groups?', emergence.logRank)] : []),
+            ...(emergence.groups.length > 1 ? [testRow(say('sameSpeedInAllGroups'), emergence.logRank)] : []),
           ]}
         />
       )}

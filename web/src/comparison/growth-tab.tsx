@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { careText, computedText, growthWords, summaryStyle, undefinedWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
@@ -21,8 +22,8 @@ import { type ShownComparison, useChoices, useComparison } from './compare-conte
 import { PlainTable, Sentences } from './parts.tsx';
 
 const AXIS_WORDS: Record<CurveAxis, string> = {
-  sowing: 'days since sowing',
-  emergence: 'days since up',
+  sowing: say('daysSinceSowing'),
+  emergence: say('daysSinceUp'),
   date: 'dates',
 };
 
@@ -31,7 +32,7 @@ export function GrowthTab() {
   const { shown, error } = useComparison(['growth']);
   const { level } = useChoices();
   if (error) return <FailureNote error={error} />;
-  if (!shown?.comparison.growth) return <p className="quiet">Comparing …</p>;
+  if (!shown?.comparison.growth) return <p className="quiet">{say('comparing')}</p>;
   const { growth } = shown.comparison;
   const hasGrown = growth.units.some(({ steps }) => steps.length > 0);
   return (
@@ -45,7 +46,7 @@ export function GrowthTab() {
           {(level === '11-13' || level === '14+') && <Fits shown={shown} />}
         </>
       ) : (
-        <p className="panel">How fast they grow can be told once a pot has been measured on two days.</p>
+        <p className="panel">{say('howFastTheyGrowCanBeTold')}</p>
       )}
       <Stages shown={shown} />
       <Room />
@@ -81,7 +82,7 @@ function Curves({ shown }: { shown: ShownComparison }) {
     return { data, layout: { ...layout, shapes: dayMark(comparison.age, axis, place) } };
   }, [experiment, findings, axis, comparison, groups, readStyle, variable.name, chosen]);
   const table: ChartTable = {
-    columns: ['Treatment', 'day', 'n pots', 'mean', '95 % interval'],
+    columns: [say('treatment'), 'day', say('nPots'), 'mean', '95 % interval'],
     rows: comparison.treatmentCurves.flatMap((curve) =>
       curve.points.map((point) => [
         groups.find((group) => group.id === curve.groupId)?.name ?? '',
@@ -89,15 +90,18 @@ function Curves({ shown }: { shown: ShownComparison }) {
         point.n,
         computedText(point.mean, readStyle),
         point.interval.defined
-          ? `${computedText(point.interval.value.low, readStyle)} to ${computedText(point.interval.value.high, readStyle)}`
+          ? say('to', {
+              computedText: computedText(point.interval.value.low, readStyle),
+              computedText2: computedText(point.interval.value.high, readStyle),
+            })
           : `– (${undefinedWords(point.interval.reason)})`,
       ]),
     ),
   };
   return (
     <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
-      <div className="choice axis-choice" role="group" aria-label="Counted in">
-        <span>Counted in</span>
+      <div className="choice axis-choice" role="group" aria-label={say('countedIn')}>
+        <span>{say('countedIn')}</span>
         <div>
           {CURVE_AXES.map((choice) => (
             <button
@@ -113,15 +117,11 @@ function Curves({ shown }: { shown: ShownComparison }) {
         </div>
       </div>
       <ChartCard
-        title="Every pot and the means"
-        label={`${variable.name} of every pot, with the mean of each group and its interval`}
+        title={say('everyPotAndTheMeans')}
+        label={say('ofEveryPotWithTheMeanOf', { variable: variable.name })}
         figure={figure}
         table={table}
-        note={
-          axis === 'emergence'
-            ? 'From the first check that found a pot up; means are left out, as their pots change.'
-            : undefined
-        }
+        note={axis === 'emergence' ? say('fromTheFirstCheckThatFoundA') : undefined}
       />
     </Suspense>
   );
@@ -140,7 +140,7 @@ function Changes({ shown }: { shown: ShownComparison }) {
   const rate = summaryStyle(readStyle, 'growth_per_day');
   const numbers = usePotNumbers();
   const table: ChartTable = {
-    columns: ['Pot', 'from day', 'to day', 'change', 'a day', 'relative growth'],
+    columns: [say('pot'), say('fromDay'), say('toDay'), 'change', say('aDay'), say('relativeGrowth')],
     rows: (comparison.growth?.units ?? []).flatMap((unit) =>
       unit.steps.map((step) => [
         numbers.get(unit.unitId) ?? '',
@@ -157,11 +157,11 @@ function Changes({ shown }: { shown: ShownComparison }) {
   return (
     <Suspense fallback={null}>
       <ChartCard
-        title="Change between readings"
-        label="Mean growth a day between readings, a bar for each group and day"
+        title={say('changeBetweenReadings')}
+        label={say('meanGrowthADayBetweenReadingsA')}
         figure={figure}
         table={table}
-        note="The first reading has no change yet. Bars are means of the pots read both times."
+        note={say('theFirstReadingHasNoChangeYet')}
       />
     </Suspense>
   );
@@ -187,10 +187,10 @@ function Rates({ shown }: { shown: ShownComparison }) {
       ? `${computedText(description.mean.value, styles[of])} (n = ${description.n})`
       : '–';
   return (
-    <section className="panel" aria-label="Growth rates">
-      <h3>Growth rates, each pot summed up first</h3>
+    <section className="panel" aria-label={say('growthRates')}>
+      <h3>{say('growthRatesEachPotSummedUpFirst')}</h3>
       <PlainTable
-        columns={['Group', 'growth a day', 'relative growth', 'area under the curve']}
+        columns={[say('group'), say('growthADay'), say('relativeGrowth'), say('areaUnderTheCurve')]}
         rows={(comparison.growth?.groups ?? []).map((group) => [
           groups.find((one) => one.id === group.groupId)?.name ?? '',
           cell(group.perDay as never, 'perDay'),
@@ -198,10 +198,7 @@ function Rates({ shown }: { shown: ShownComparison }) {
           cell(group.area as never, 'area'),
         ])}
       />
-      <p className="quiet">
-        Growth a day is (last value − first value) ÷ days between. Relative growth is the slope of ln(value)
-        on days. Both need two or more values above 0 of the same pot.
-      </p>
+      <p className="quiet">{say('growthADayIsLastValueFirst')}</p>
     </section>
   );
 }
@@ -216,20 +213,30 @@ function Fits({ shown }: { shown: ShownComparison }) {
   const rate = summaryStyle(readStyle, 'growth_per_day');
   const table: ChartTable = {
     columns: [
-      'Group',
+      say('group'),
       'curve',
       'end',
-      'steepness a day',
-      'fastest on day',
-      'fastest growth',
-      'residual error',
+      say('steepnessADay'),
+      say('fastestOnDay'),
+      say('fastestGrowth'),
+      say('residualError'),
       'AICc',
     ],
     rows: (growth?.groups ?? []).flatMap((group) =>
       group.fits.map(({ kind, fit }, index) => {
         const name = groups.find((one) => one.id === group.groupId)?.name ?? '';
-        const which = `${kind}${index === group.best ? ' (best)' : ''}`;
-        if (!fit.defined) return [name, which, `refused: ${undefinedWords(fit.reason)}`, '', '', '', '', ''];
+        const which = say('best', { kind, ifIndex: index === group.best ? 'yes' : 'no' });
+        if (!fit.defined)
+          return [
+            name,
+            which,
+            say('refused', { undefinedWords: undefinedWords(fit.reason) }),
+            '',
+            '',
+            '',
+            '',
+            '',
+          ];
         const [first, second, third] = fit.value.parameters;
         const withError = (value: { value: number; error: number } | undefined, places: number): string =>
           value ? `${value.value.toFixed(places)} ± ${value.error.toFixed(places)}` : '';
@@ -252,11 +259,11 @@ function Fits({ shown }: { shown: ShownComparison }) {
   return (
     <Suspense fallback={null}>
       <ChartCard
-        title="Fitted growth curves"
-        label="Means of each group with the curve that fits them best"
+        title={say('fittedGrowthCurves')}
+        label={say('meansOfEachGroupWithTheCurve')}
         figure={figure}
         table={table}
-        note="Least squares through the means; the lowest AICc is drawn. A curve is refused before it bends, or with too few days."
+        note={say('leastSquaresThroughTheMeansTheLowest')}
       />
     </Suspense>
   );
@@ -266,17 +273,19 @@ function Stages({ shown }: { shown: ShownComparison }) {
   const { growth } = shown.comparison;
   if (!growth || growth.milestones.length === 0) return null;
   return (
-    <section className="panel" aria-label="Stages">
-      <h3>Days to each stage</h3>
+    <section className="panel" aria-label={say('stages')}>
+      <h3>{say('daysToEachStage')}</h3>
       <PlainTable
-        columns={['Stage', ...shown.groups.map((group) => group.name)]}
+        columns={[say('stage'), ...shown.groups.map((group) => group.name)]}
         rows={growth.milestones.map((milestone) => [
           milestone.name,
           ...shown.groups.map((group) => {
             const own = milestone.groups.find((one) => one.groupId === group.id);
             if (!own || own.of === 0) return '–';
-            const half = own.median.defined ? `, half by day ${Number(own.median.value.toFixed(1))}` : '';
-            return `${own.reached} of ${own.of} pots${half}`;
+            const half = own.median.defined
+              ? say('halfByDay', { median: Number(own.median.value.toFixed(1)) })
+              : '';
+            return say('ofPots', { reached: own.reached, of: own.of, half });
           }),
         ])}
       />

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { STATE_WORDS } from '@bright-sprout/core/words';
 import { useMemo } from 'react';
 import { findingText, treatmentOf, useExperiment } from '../shared/experiment/index.ts';
@@ -8,10 +9,10 @@ import { useChoices } from './compare-context.tsx';
 const KEY = [
   { state: 'value', words: 'value' },
   { state: 'not_up', words: STATE_WORDS.not_up },
-  { state: 'dead', words: 'dead or removed' },
-  { state: 'gone', words: 'nothing left to read' },
-  { state: 'aside', words: 'set aside' },
-  { state: 'none', words: 'nobody read' },
+  { state: 'dead', words: say('deadOrRemoved') },
+  { state: 'gone', words: say('nothingLeftToRead') },
+  { state: 'aside', words: say('setAside') },
+  { state: 'none', words: say('nobodyRead') },
 ] as const;
 
 /** A square for each pot and day on which anybody read: what is there and what is missing. */
@@ -50,18 +51,22 @@ export function MissingMap() {
   if (days.length === 0) return null;
   const units = experiment.units.filter((unit) => chosen.size === 0 || chosen.has(unit.id));
   return (
-    <section className="panel" aria-label="What is missing">
-      <h3>What is there and what is missing</h3>
-      <div className="missing-scroll" tabIndex={0} role="region" aria-label="Pots by day, scrollable">
+    <section className="panel" aria-label={say('whatIsMissing')}>
+      <h3>{say('whatIsThereAndWhatIsMissing')}</h3>
+      <div className="missing-scroll" tabIndex={0} role="region" aria-label={say('potsByDayScrollable')}>
         <table className="missing-map">
           <thead>
             <tr>
               <th scope="col">
-                <span className="visually-hidden">Pot</span>
+                <span className="visually-hidden">{say('pot')}</span>
               </th>
               {days.map((one) => (
                 <th key={one} scope="col" className={one === day ? 'is-day' : ''}>
-                  <button type="button" onClick={() => setDay(one)} aria-label={`Go to ${shortDay(one)}`}>
+                  <button
+                    type="button"
+                    onClick={() => setDay(one)}
+                    aria-label={say('goTo2', { one: shortDay(one) })}
+                  >
                     {Number(one.slice(8))}
                   </button>
                 </th>
@@ -80,7 +85,7 @@ export function MissingMap() {
                     <td
                       key={one}
                       className={`cell-${cell.state}`}
-                      title={`Pot ${unit.number}, ${shortDay(one)}: ${cell.text}`}
+                      title={say('pot2', { number: unit.number, one: shortDay(one), cell: cell.text })}
                     >
                       <span className="visually-hidden">{cell.text}</span>
                     </td>
@@ -105,6 +110,6 @@ export function MissingMap() {
 /** A pot that died or was removed before has nothing to read any more; else nobody did. */
 function emptyCell(day: string, lostOn: string | undefined): { state: string; text: string } {
   return lostOn !== undefined && day > lostOn
-    ? { state: 'gone', text: 'nothing left to read' }
-    : { state: 'none', text: 'nobody read' };
+    ? { state: 'gone', text: say('nothingLeftToRead') }
+    : { state: 'none', text: say('nobodyRead') };
 }

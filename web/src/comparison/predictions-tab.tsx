@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/comparison';
 import { predictionRoutes, type PredictionView } from '@bright-sprout/contract/predictions';
 import { isClearPair } from '@bright-sprout/core/comparison';
 import { computedText } from '@bright-sprout/core/words';
@@ -22,10 +24,13 @@ export function PredictionsTab() {
   if (!prompt || prompt.choices.length === 0) {
     return (
       <div className="panel">
-        <h2>No question to guess at</h2>
+        <h2>{say('noQuestionToGuessAt')}</h2>
         <p>
-          A guess made before makes the answer worth waiting for. Write a question with two or more answers in{' '}
-          <Link to="../plan?part=question">Plan, Question</Link>.
+          <Said
+            by={say}
+            code="aGuessMadeBeforeMakesTheAnswer"
+            values={{ link: (parts) => <Link to="../plan?part=question">{parts}</Link> }}
+          />
         </p>
       </div>
     );
@@ -35,11 +40,11 @@ export function PredictionsTab() {
   return (
     <>
       <h2 className="headline">{prompt.prompt}</h2>
-      <section className="panel" aria-label="Guesses">
+      <section className="panel" aria-label={say('guesses')}>
         <p className="quiet">
           {guesses.length === 0
-            ? 'No guesses yet. Students guess on the tablet; a show of hands is counted with + and −.'
-            : `${guesses.length} ${guesses.length === 1 ? 'guess' : 'guesses'}, ${early} of them before anything was up.`}
+            ? say('noGuessesYetStudentsGuessOnThe')
+            : say('guessesOfThemBeforeAnythingWasUp', { guessesCount: guesses.length, early })}
         </p>
         <div className="guesses">
           {prompt.choices.map((choice) => (
@@ -59,12 +64,9 @@ export function PredictionsTab() {
       </section>
       {shown && readings.length > 0 && (
         <>
-          <h2 className="tab-title">What happened</h2>
+          <h2 className="tab-title">{say('whatHappened')}</h2>
           <Answer shown={shown} />
-          <p className="quiet">
-            A guess that did not come true is as good as one that did: both had a reason. What made us think
-            so?
-          </p>
+          <p className="quiet">{say('aGuessThatDidNotComeTrue')}</p>
         </>
       )}
     </>
@@ -95,12 +97,17 @@ function matching(
   if (pair && isClearPair(pair)) {
     return {
       choice: top.name,
-      words: `Largest so far: ${top.name}, ${computedText(top.mean, style)} on average, before ${next.name}, ${computedText(next.mean, style)}.`,
+      words: say('largestSoFarOnAverageBefore', {
+        top: top.name,
+        computedText: computedText(top.mean, style),
+        next: next.name,
+        computedText2: computedText(next.mean, style),
+      }),
     };
   }
   const isAllAlike = !comparison.pairs.some(isClearPair);
   const none = choices.find((choice) => /no difference|the same|cannot tell/i.test(choice));
-  const words = `${top.name} and ${next.name} are too close for these pots to tell which is first.`;
+  const words = say('andAreTooCloseForThesePots', { top: top.name, next: next.name });
   return { choice: (isAllAlike ? none : undefined) ?? '', words };
 }
 
@@ -124,7 +131,7 @@ function Choice({
     mutationFn: () => {
       const id = uuid();
       const params = { experimentId, predictionId: id };
-      const label = `A guess: ${choice}`;
+      const label = say('aGuess', { choice });
       return keep({ id, route: 'keepPrediction', experimentId, params, body: { choice }, label });
     },
     onSuccess,
@@ -139,7 +146,7 @@ function Choice({
     <div className={isFound ? 'guess is-found' : 'guess'}>
       <span className="guess-name">
         {choice}
-        {isFound && <small>what the pots say so far</small>}
+        {isFound && <small>{say('whatThePotsSaySoFar')}</small>}
       </span>
       <span className="guess-bar" aria-hidden="true">
         <i style={{ width: `${(100 * guesses.length) / most}%` }} />
@@ -150,7 +157,7 @@ function Choice({
           <button
             type="button"
             className="pill"
-            aria-label={`One more for ${choice}`}
+            aria-label={say('oneMoreFor', { choice })}
             onClick={() => add.mutate()}
           >
             <Plus size={16} aria-hidden="true" />
@@ -158,7 +165,7 @@ function Choice({
           <button
             type="button"
             className="pill"
-            aria-label={`One fewer for ${choice}`}
+            aria-label={say('oneFewerFor', { choice })}
             disabled={!last}
             onClick={() => remove.mutate()}
           >

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { shuffleWords } from '@bright-sprout/core/words';
 import { type Remote, wrap } from 'comlink';
 import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
@@ -37,25 +38,28 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
   const count = watch.differences.length;
   const asLarge = watch.differences.filter((value) => Math.abs(value) >= Math.abs(observed) - 1e-9).length;
   return (
-    <section className="panel shuffle-watch" aria-label="Could it be luck? Shuffle and see">
+    <section className="panel shuffle-watch" aria-label={say('couldItBeLuckShuffleAndSee')}>
       <div className="chart-head">
-        <h3>Could it be luck? Shuffle and see</h3>
+        <h3>{say('couldItBeLuckShuffleAndSee')}</h3>
         <div className="chart-tools">
           {watch.isRunning ? (
             <Button size="sm" variant="light" onClick={watch.stop}>
-              Stop
+              {say('stop')}
             </Button>
           ) : (
             <Button size="sm" onClick={watch.start}>
-              {count === 0 ? 'Shuffle the labels' : count < MOST ? 'Go on' : 'Again'}
+              {count === 0 ? say('shuffleTheLabels') : count < MOST ? say('goOn') : say('again')}
             </Button>
           )}
         </div>
       </div>
       <p>
         {level === '5-7' || level === '8-10'
-          ? `Imagine the labels ${nameOf(pair.firstId)} and ${nameOf(pair.secondId)} fell off and were put back by chance. How often is the gap as big as ours?`
-          : `If ${nameOf(pair.secondId)} did the same as ${nameOf(pair.firstId)}, the labels could as well be mixed. Each shuffle gives one difference.`}
+          ? say('imagineTheLabelsAndFellOffAnd', {
+              nameOf: nameOf(pair.firstId),
+              nameOf2: nameOf(pair.secondId),
+            })
+          : say('ifDidTheSameAsTheLabels', { nameOf: nameOf(pair.secondId), nameOf2: nameOf(pair.firstId) })}
       </p>
       <p role="status" aria-live="polite" className="shuffle-count">
         {shuffleWords(asLarge, count)}
@@ -63,8 +67,8 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
       {count > 0 && (
         <Suspense fallback={null}>
           <ChartCard
-            title="Pile of shuffled differences"
-            label="Histogram of differences after shuffling, with the real one marked"
+            title={say('pileOfShuffledDifferences')}
+            label={say('histogramOfDifferencesAfterShuffling')}
             figure={figure}
             table={{
               columns: ['shuffle', 'difference'],

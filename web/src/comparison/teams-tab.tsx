@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import { computedText, studyWords, teamsWords, undefinedWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useMemo, useState } from 'react';
@@ -13,7 +14,7 @@ import { PlainTable, Sentences, testRow } from './parts.tsx';
 export function TeamsTab() {
   const { shown, error } = useComparison(['teams'], { groupBy: 'treatment' });
   if (error) return <FailureNote error={error} />;
-  if (!shown) return <p className="quiet">Comparing …</p>;
+  if (!shown) return <p className="quiet">{say('comparing')}</p>;
   return (
     <>
       <Teams shown={shown} />
@@ -38,19 +39,21 @@ function Teams({ shown }: { shown: ShownComparison }) {
   if (!teams) return null;
   return (
     <>
-      <h2 className="tab-title">Plants or measuring?</h2>
+      <h2 className="tab-title">{say('plantsOrMeasuring')}</h2>
       <Sentences lines={teamsWords(teams, { groups, style, level })} />
       {practice && practice.n > 0 && practice.typicalMm !== null && style.kind === 'length' && (
         <p>
-          On drawn rulers this class was typically off by {computedText(practice.typicalMm, style)} (
-          {practice.n} readings).
+          {say('onDrawnRulersThisClassWasTypically', {
+            computedText: computedText(practice.typicalMm, style),
+            n: practice.n,
+          })}
         </p>
       )}
       {teams.teams.length > 1 ? (
         <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
           <ChartCard
-            title="Teams beside each other"
-            label="What each team read less the mean of all pots treated the same"
+            title={say('teamsBesideEachOther')}
+            label={say('whatEachTeamReadLessTheMean')}
             figure={figure}
             table={{
               columns: ['Team', 'n pots', 'away from the others', 'read twice', 'bias', 'technical error'],
@@ -63,24 +66,29 @@ function Teams({ shown }: { shown: ShownComparison }) {
                 agreement.technicalError.defined ? computedText(agreement.technicalError.value, style) : '–',
               ]),
             }}
-            note="A team near 0 reads like all others. Its pots may differ too: only pots read by two teams can tell."
+            note={say('aTeamNear0ReadsLikeAll')}
           />
         </Suspense>
       ) : (
-        <p>The pots belong to no teams, so there is nothing to set beside each other.</p>
+        <p>{say('thePotsBelongToNoTeamsSo')}</p>
       )}
       {(level === '11-13' || level === '14+') && (
-        <section className="panel" aria-label="Reading twice">
-          <h3>Reading twice</h3>
+        <section className="panel" aria-label={say('readingTwice')}>
+          <h3>{say('readingTwice')}</h3>
           <PlainTable
-            columns={['Question', 'test', 'figures']}
+            columns={[say('question'), 'test', 'figures']}
             rows={[
-              testRow('Do teams differ, treatments taken into account?', teams.test),
+              testRow(say('doTeamsDifferTreatmentsTakenInto'), teams.test),
               [
-                'Second reader minus first (bias and limits)',
+                say('secondReaderMinusFirstBiasAndLimits'),
                 'Bland–Altman',
                 teams.agreement.limits.defined && teams.agreement.bias.defined
-                  ? `${computedText(teams.agreement.bias.value, style)} (${computedText(teams.agreement.limits.value.low, style)} to ${computedText(teams.agreement.limits.value.high, style)}), n = ${teams.agreement.n}`
+                  ? say('toN', {
+                      computedText: computedText(teams.agreement.bias.value, style),
+                      computedText2: computedText(teams.agreement.limits.value.low, style),
+                      computedText3: computedText(teams.agreement.limits.value.high, style),
+                      n: teams.agreement.n,
+                    })
                   : undefinedWords('nobody-read-twice'),
               ],
             ]}
@@ -114,13 +122,13 @@ function Study({ shown }: { shown: ShownComparison }) {
   if (!study) return null;
   return (
     <>
-      <h2 className="tab-title">The same plan in other classes and years</h2>
+      <h2 className="tab-title">{say('theSamePlanInOtherClassesAnd')}</h2>
       <Sentences lines={studyWords(study, { groups: [], style, level })} />
       {known.length > 1 && (
         <>
           <div className="compare-controls">
             <label className="choice">
-              <span>Days since sowing</span>
+              <span>{say('daysSinceSowing2')}</span>
               <Form.Control
                 size="sm"
                 type="number"
@@ -131,7 +139,7 @@ function Study({ shown }: { shown: ShownComparison }) {
               />
             </label>
             <fieldset className="choice">
-              <legend>Classes</legend>
+              <legend>{say('classes')}</legend>
               {known.map((run) => (
                 <Form.Check
                   key={run.id}
@@ -150,8 +158,8 @@ function Study({ shown }: { shown: ShownComparison }) {
           </div>
           <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
             <ChartCard
-              title="Class by class"
-              label="Mean of each treatment in each class with its interval"
+              title={say('classByClass')}
+              label={say('meanOfEachTreatmentInEachClass')}
               figure={figure}
               table={{
                 columns: ['Class', 'treatment', 'n pots', 'mean', 'SD'],
@@ -163,18 +171,18 @@ function Study({ shown }: { shown: ShownComparison }) {
                   cell.description.sd.defined ? computedText(cell.description.sd.value, style) : '–',
                 ]),
               }}
-              note={`Each pot by its reading nearest to day ${study.age}, a day away at most.`}
+              note={say('eachPotByItsReadingNearestTo', { age: study.age })}
             />
           </Suspense>
           {(level === '11-13' || level === '14+') && (
-            <section className="panel" aria-label="Classes as blocks">
-              <h3>Classes as blocks</h3>
+            <section className="panel" aria-label={say('classesAsBlocks')}>
+              <h3>{say('classesAsBlocks')}</h3>
               <PlainTable
-                columns={['Question', 'test', 'figures']}
+                columns={[say('question'), 'test', 'figures']}
                 rows={[
-                  testRow('Do treatments differ, each class within itself?', study.treatment),
-                  testRow('Do classes differ?', study.run),
-                  testRow('Do treatments differ differently by class?', study.interaction),
+                  testRow(say('doTreatmentsDifferEachClassWithin'), study.treatment),
+                  testRow(say('doClassesDiffer'), study.run),
+                  testRow(say('doTreatmentsDifferDifferentlyByClass'), study.interaction),
                 ]}
               />
             </section>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type { TreatmentPair, TreatmentsPart } from '@bright-sprout/core/comparison';
 import {
   computedText,
@@ -28,7 +29,7 @@ export function TreatmentsTab() {
   const { level } = useChoices();
   if (error) return <FailureNote error={error} />;
   const part = shown?.comparison.treatments;
-  if (!shown || !part) return <p className="quiet">Comparing …</p>;
+  if (!shown || !part) return <p className="quiet">{say('comparing')}</p>;
   const isOlder = level === '11-13' || level === '14+';
   return (
     <>
@@ -62,7 +63,7 @@ function Crossed({ shown, part }: PartProps) {
   );
   if (!design || design.factors.length < 2 || part.cells.length === 0) return null;
   const table: ChartTable = {
-    columns: [...design.factors.map((factor) => factor.name), 'n pots', 'mean'],
+    columns: [...design.factors.map((factor) => factor.name), say('nPots'), 'mean'],
     rows: part.cells.map((cell) => [
       ...design.factors.map((factor, at) => factor.levels[cell.levels[at] ?? 0]?.name ?? ''),
       cell.n,
@@ -71,11 +72,11 @@ function Crossed({ shown, part }: PartProps) {
   };
   return (
     <ChartCard
-      title="The combinations"
-      label="Mean of every combination, a line for each level of the second factor"
+      title={say('theCombinations')}
+      label={say('meanOfEveryCombinationALineFor')}
       figure={figure}
       table={table}
-      note="Lines alongside each other: each factor does its own. Lines that cross or spread: look at the combinations, not at one factor alone."
+      note={say('linesAlongsideEachOtherEachFactor')}
     />
   );
 }
@@ -86,11 +87,11 @@ function Differences({ shown, part }: PartProps) {
   const figure = useMemo(() => differencesFigure(comparison, groups, style), [comparison, groups, style]);
   if (comparison.pairs.length === 0) return null;
   const table: ChartTable = {
-    columns: ['Pair', 'difference', '95 % interval', 'in percent', 'Hedges g'],
+    columns: [say('pair'), 'difference', '95 % interval', say('inPercent'), say('hedgesG')],
     rows: comparison.pairs.map((pair, index) => {
       const g = part.pairs[index]?.hedgesG;
       return [
-        `${nameOf(pair.secondId)} minus ${nameOf(pair.firstId)}`,
+        say('minus', { nameOf: nameOf(pair.secondId), nameOf2: nameOf(pair.firstId) }),
         pair.difference.defined
           ? computedText(pair.difference.value, style)
           : undefinedWords(pair.difference.reason),
@@ -104,8 +105,8 @@ function Differences({ shown, part }: PartProps) {
   };
   return (
     <ChartCard
-      title="Differences"
-      label="Each pair’s difference of means with its 95 percent interval"
+      title={say('differences')}
+      label={say('eachPairsDifferenceOfMeansWithIts')}
       figure={figure}
       table={table}
       note={lettersNote(part, nameOf)}
@@ -116,7 +117,7 @@ function Differences({ shown, part }: PartProps) {
 function lettersNote(part: TreatmentsPart, nameOf: (id: string) => string): string | undefined {
   if (part.letters.length < 3) return undefined;
   const all = part.letters.map(({ groupId, letters }) => `${nameOf(groupId)} ${letters}`).join(' · ');
-  return `Letters: ${all}. Groups that share a letter were not told apart by these pots.`;
+  return say('lettersGroupsThatShareALetterWere', { all });
 }
 
 function Dose({ shown, part }: PartProps) {
@@ -131,23 +132,29 @@ function Dose({ shown, part }: PartProps) {
   const table: ChartTable = {
     columns: ['', 'value'],
     rows: [
-      ['at amount 0', computedText(line.intercept, style)],
-      ['change for one more', `${computedText(line.slope, style)} ± ${computedText(line.slopeError, style)}`],
+      [say('atAmount0'), computedText(line.intercept, style)],
+      [
+        say('changeForOneMore'),
+        `${computedText(line.slope, style)} ± ${computedText(line.slopeError, style)}`,
+      ],
       [
         '95 % interval',
-        `${computedText(line.slopeInterval.low, style)} to ${computedText(line.slopeInterval.high, style)}`,
+        say('to', {
+          computedText: computedText(line.slopeInterval.low, style),
+          computedText2: computedText(line.slopeInterval.high, style),
+        }),
       ],
       ['r²', line.rSquared.toFixed(3)],
-      ['by ranks', line.rank.defined ? figuresText(line.rank.value) : undefinedWords(line.rank.reason)],
+      [say('byRanks'), line.rank.defined ? figuresText(line.rank.value) : undefinedWords(line.rank.reason)],
     ],
   };
   return (
     <ChartCard
-      title="More of it, more of what?"
-      label="Each pot against the amount it got, with the straight line through all"
+      title={say('moreOfItMoreOfWhat')}
+      label={say('eachPotAgainstTheAmountItGot')}
       figure={figure}
       table={table}
-      note="The straight line is the simplest shape; more is not always more."
+      note={say('theStraightLineIsTheSimplestShape')}
     />
   );
 }
@@ -156,37 +163,44 @@ function UpTable({ shown, part }: PartProps) {
   const nameOf = useNames(shown);
   const { level } = useChoices();
   return (
-    <section className="panel" aria-label="Up or not">
-      <h3>Pots with anything up</h3>
+    <section className="panel" aria-label={say('upOrNot')}>
+      <h3>{say('potsWithAnythingUp')}</h3>
       <PlainTable
-        columns={['Group', 'up', 'share', ...(level === '5-7' ? [] : ['95 % interval'])]}
+        columns={[say('group'), 'up', 'share', ...(level === '5-7' ? [] : ['95 % interval'])]}
         rows={part.up.groups.map((group) => [
           nameOf(group.groupId),
-          `${group.up} of ${group.of}`,
+          say('of2', { up: group.up, of: group.of }),
           group.share.defined ? `${Math.round(100 * group.share.value.share)} %` : '–',
           ...(level === '5-7'
             ? []
             : [
                 group.share.defined
-                  ? `${Math.round(100 * group.share.value.low)} to ${Math.round(100 * group.share.value.high)} %`
+                  ? say('to2', {
+                      value: Math.round(100 * group.share.value.low),
+                      value2: Math.round(100 * group.share.value.high),
+                    })
                   : '–',
               ]),
         ])}
       />
       {level === '14+' && (
         <PlainTable
-          columns={['Question', 'test', 'figures']}
+          columns={[say('question'), 'test', 'figures']}
           rows={[
-            testRow('Same share in all groups?', part.up.fisher),
+            testRow(say('sameShareInAllGroups'), part.up.fisher),
             testRow(
-              part.up.isRough ? 'Roughly, as counts are small' : 'With large counts',
+              part.up.isRough ? say('roughlyAsCountsAreSmall') : say('withLargeCounts'),
               part.up.chiSquare,
             ),
             ...part.up.differences.map(({ firstId, secondId, difference }) => [
-              `${nameOf(secondId)} minus ${nameOf(firstId)}`,
-              'difference of shares (Newcombe)',
+              say('minus', { nameOf: nameOf(secondId), nameOf2: nameOf(firstId) }),
+              say('differenceOfSharesNewcombe'),
               difference.defined
-                ? `${Math.round(100 * difference.value.difference)} % (${Math.round(100 * difference.value.low)} to ${Math.round(100 * difference.value.high)})`
+                ? say('to3', {
+                    value: Math.round(100 * difference.value.difference),
+                    value2: Math.round(100 * difference.value.low),
+                    value3: Math.round(100 * difference.value.high),
+                  })
                 : undefinedWords(difference.reason),
             ]),
           ]}
@@ -199,5 +213,10 @@ function UpTable({ shown, part }: PartProps) {
 function intervalText(test: TreatmentPair['test'], style: ValueStyle): string {
   if (!test.defined) return undefinedWords(test.reason);
   const { interval } = test.value;
-  return interval ? `${computedText(interval.low, style)} to ${computedText(interval.high, style)}` : '–';
+  return interval
+    ? say('to', {
+        computedText: computedText(interval.low, style),
+        computedText2: computedText(interval.high, style),
+      })
+    : '–';
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/comparison';
 import type {
   FactorialPart,
   PairTests,
@@ -35,10 +36,10 @@ export function Factorial({
   const { factorial } = part;
   if (!factorial.defined && factorial.reason === 'not-crossed') return null;
   return (
-    <section className="panel" aria-label="Factors and blocks">
+    <section className="panel" aria-label={say('factorsAndBlocks')}>
       <div className="chart-head">
-        <h3>Factors and blocks, term by term</h3>
-        <div className="chart-tools" role="group" aria-label="Sums of squares">
+        <h3>{say('factorsAndBlocksTermByTerm')}</h3>
+        <div className="chart-tools" role="group" aria-label={say('sumsOfSquares')}>
           {(['II', 'III'] as const).map((type) => (
             <button
               key={type}
@@ -47,7 +48,7 @@ export function Factorial({
               aria-pressed={type === squares}
               onClick={() => onSquares(type)}
             >
-              Type {type}
+              {say('type', { type })}
             </button>
           ))}
         </div>
@@ -55,7 +56,7 @@ export function Factorial({
       {factorial.defined ? (
         <Terms found={factorial.value} />
       ) : (
-        <p>No analysis: {undefinedWords(factorial.reason)}.</p>
+        <p>{say('noAnalysis', { undefinedWords: undefinedWords(factorial.reason) })}</p>
       )}
     </section>
   );
@@ -65,7 +66,7 @@ function Terms({ found }: { found: FactorialPart }) {
   return (
     <>
       <PlainTable
-        columns={['Term', 'sum of squares', 'df', 'test']}
+        columns={[say('term'), say('sumOfSquares'), 'df', 'test']}
         rows={[
           ...found.terms.map((term) => [
             term.factors.join(' × '),
@@ -73,13 +74,11 @@ function Terms({ found }: { found: FactorialPart }) {
             term.df,
             term.test.defined ? figuresText(term.test.value) : undefinedWords(term.test.reason),
           ]),
-          ['Left over', found.errorSquares.toPrecision(4), found.errorDf, ''],
+          [say('leftOver'), found.errorSquares.toPrecision(4), found.errorDf, ''],
         ]}
       />
       <p className="quiet">
-        {found.type === 'II'
-          ? 'Type II: each term after all that do not contain it, so that unequal groups are right.'
-          : 'Type III: each term after all others, with contrasts that add up to zero.'}
+        {found.type === 'II' ? say('typeIiEachTermAfterAllThat') : say('typeIiiEachTermAfterAllOthers')}
       </p>
     </>
   );
@@ -92,35 +91,32 @@ export function Pairs({ shown, part }: PartProps) {
   const pair = part.pairs[at] ?? part.pairs[0];
   if (!pair) return null;
   return (
-    <section className="panel" aria-label="Every test of a pair">
+    <section className="panel" aria-label={say('everyTestOfAPair')}>
       <div className="chart-head">
-        <h3>Every way to test a pair</h3>
+        <h3>{say('everyWayToTestAPair')}</h3>
         <select
           className="form-select form-select-sm pair-choice"
-          aria-label="Pair"
+          aria-label={say('pair')}
           value={at}
           onChange={(event) => setAt(Number(event.target.value))}
         >
           {part.pairs.map((one, index) => (
             <option key={`${one.firstId} ${one.secondId}`} value={index}>
-              {nameOf(one.secondId)} and {nameOf(one.firstId)}
+              {say('and', { nameOf: nameOf(one.secondId), nameOf2: nameOf(one.firstId) })}
             </option>
           ))}
         </select>
       </div>
-      <PlainTable columns={['Test', 'figures', 'good when']} rows={pairRows(pair)} />
+      <PlainTable columns={[say('test'), 'figures', say('goodWhen')]} rows={pairRows(pair)} />
       <PlainTable
-        columns={['All groups at once', 'figures']}
+        columns={[say('allGroupsAtOnce'), 'figures']}
         rows={[
           nameAndFigures(part.anova, 'one_way_anova'),
           nameAndFigures(part.welchAnova, 'welch_anova'),
           nameAndFigures(part.kruskalWallis, 'kruskal_wallis'),
         ]}
       />
-      <p className="quiet">
-        One question, one test: choose it before looking, and say which. The answer above uses the one the
-        plan asks for.
-      </p>
+      <p className="quiet">{say('oneQuestionOneTestChooseItBefore')}</p>
     </section>
   );
 }
@@ -129,21 +125,23 @@ export function Pairs({ shown, part }: PartProps) {
 function nameAndFigures(test: TestOutcome, usual: TestMethod): [string, string] {
   return test.defined
     ? [TEST_NAMES[test.value.method].name, figuresText(test.value)]
-    : [TEST_NAMES[usual].name, `none: ${undefinedWords(test.reason)}`];
+    : [TEST_NAMES[usual].name, say('none', { undefinedWords: undefinedWords(test.reason) })];
 }
 
 function pairRows(pair: PairTests): string[][] {
   const { permutation, arrangements } = pair;
-  const shuffles = permutation.defined ? `; ${arrangements.toLocaleString('en')} arrangements` : '';
+  const shuffles = permutation.defined
+    ? say('arrangements', { toLocaleString: arrangements.toLocaleString('en') })
+    : '';
   return [
-    [...nameAndFigures(pair.welch, 'welch_t'), 'spreads differ, values roughly a bell'],
-    [...nameAndFigures(pair.student, 'student_t'), 'spreads alike, values roughly a bell'],
-    [...nameAndFigures(pair.ranks, 'mann_whitney_exact'), 'any shape; looks at order only'],
-    [...nameAndFigures(pair.permutation, 'permutation_exact'), `any shape${shuffles}`],
-    [...nameAndFigures(pair.tukey, 'tukey_kramer'), 'all pairs, spreads alike'],
-    [...nameAndFigures(pair.dunn, 'dunn_holm'), 'all pairs by ranks'],
+    [...nameAndFigures(pair.welch, 'welch_t'), say('spreadsDifferValuesRoughlyABell')],
+    [...nameAndFigures(pair.student, 'student_t'), say('spreadsAlikeValuesRoughlyABell')],
+    [...nameAndFigures(pair.ranks, 'mann_whitney_exact'), say('anyShapeLooksAtOrderOnly')],
+    [...nameAndFigures(pair.permutation, 'permutation_exact'), say('anyShape', { shuffles })],
+    [...nameAndFigures(pair.tukey, 'tukey_kramer'), say('allPairsSpreadsAlike')],
+    [...nameAndFigures(pair.dunn, 'dunn_holm'), say('allPairsByRanks')],
     ...(pair.againstControl
-      ? [[...nameAndFigures(pair.againstControl, 'welch_holm'), 'only pairs with the control']]
+      ? [[...nameAndFigures(pair.againstControl, 'welch_holm'), say('onlyPairsWithTheControl')]]
       : []),
   ];
 }
@@ -156,8 +154,8 @@ export function Assumptions({ shown, part }: PartProps) {
   return (
     <Suspense fallback={null}>
       <ChartCard
-        title="What the tests take for granted"
-        label="Residuals against a bell shape"
+        title={say('whatTheTestsTakeForGranted')}
+        label={say('residualsAgainstABellShape')}
         figure={figure}
         table={{
           columns: ['expected', 'residual'],
@@ -170,9 +168,9 @@ export function Assumptions({ shown, part }: PartProps) {
           testText(assumptions.normal),
           testText(assumptions.spread),
           assumptions.spreadRatio.defined
-            ? `largest SD is ${assumptions.spreadRatio.value.toFixed(1)} times the smallest`
+            ? say('largestSdIsTimesTheSmallest', { spreadRatio: assumptions.spreadRatio.value.toFixed(1) })
             : '',
-          'With few pots such checks see little: a large p does not say that all is well.',
+          say('withFewPotsSuchChecksSeeLittle'),
         ]
           .filter((line) => line !== '')
           .join('. ')}

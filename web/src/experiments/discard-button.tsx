@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/experiments';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -22,10 +24,17 @@ export function DiscardButton({ card }: { card: ExperimentCard }) {
   if (isOff) {
     return (
       <p className="taken-off">
-        Taken off the shelf.{' '}
-        <Button size="sm" variant="light" onClick={() => move.mutate(false)}>
-          Put it back
-        </Button>
+        <Said
+          by={say}
+          code="takenOffTheShelfPutItBack"
+          values={{
+            press: (parts) => (
+              <Button size="sm" variant="light" onClick={() => move.mutate(false)}>
+                {parts}
+              </Button>
+            ),
+          }}
+        />
       </p>
     );
   }
@@ -34,7 +43,7 @@ export function DiscardButton({ card }: { card: ExperimentCard }) {
       size="sm"
       variant="light"
       className="discard"
-      aria-label={`Take “${card.question}” off the shelf`}
+      aria-label={say('takeOffTheShelf', { question: card.question })}
       onClick={() => move.mutate(true)}
     >
       <Trash2 size={16} aria-hidden="true" />

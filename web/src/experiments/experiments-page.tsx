@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import type { CropHabit } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
@@ -35,10 +36,10 @@ export default function ExperimentsPage() {
 }
 
 function greeting(due: number, all: number | undefined): string {
-  if (all === undefined) return 'The shelf';
-  if (all === 0) return 'An empty shelf, and a question';
-  if (due === 0) return 'Nothing is due today';
-  return due === 1 ? 'One thing to do today' : `${due} things to do today`;
+  if (all === undefined) return say('theShelf');
+  if (all === 0) return say('anEmptyShelfAndAQuestion');
+  if (due === 0) return say('nothingIsDueToday');
+  return due === 1 ? say('oneThingToDoToday') : say('thingsToDoToday', { due });
 }
 
 function Board({ card }: { card: ExperimentCard }) {
@@ -50,8 +51,12 @@ function Board({ card }: { card: ExperimentCard }) {
           <Link to={`/experiments/${card.id}/${jobStage(card)}`}>{card.question}</Link>
         </h2>
         <p className="quiet">
-          {card.cropName} · {card.units} pots · sown{' '}
-          {card.status === 'draft' ? 'not yet' : shortDay(card.sowOn)} · lesson {shortDay(card.lessonOn)}
+          {say('potsSownLesson', {
+            cropName: card.cropName,
+            units: card.units,
+            status: card.status === 'draft' ? say('notYet') : shortDay(card.sowOn),
+            lessonOn: shortDay(card.lessonOn),
+          })}
         </p>
         <ul className="treatment-key">
           {card.treatments.map((treatment) => (
@@ -101,10 +106,7 @@ function NoExperiments() {
         </g>
         <rect x="0" y="102" width="300" height="8" rx="2" fill="#d8c59c" />
       </svg>
-      <p>
-        Write a question that plants can answer, such as “Does … make … taller?”, and choose a crop. The rest
-        of the plan is filled in for you to change. Or open a CSV file with readings that you have.
-      </p>
+      <p>{say('writeAQuestionThatPlantsCanAnswer')}</p>
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import { inDaysText } from '../shared/ui/index.ts';
 
@@ -6,20 +7,24 @@ export function jobText({ job }: ExperimentCard): string {
   const days = job.inDays ?? 0;
   switch (job.code) {
     case 'sow':
-      if (days === 0) return 'Sow today';
-      return days > 0 ? `Sow ${inDaysText(days)}` : `Sowing was planned ${inDaysText(days)}`;
+      if (days === 0) return say('sowToday');
+      return days > 0
+        ? say('sow', { inDaysText: inDaysText(days) })
+        : say('sowingWasPlanned', { inDaysText: inDaysText(days) });
     case 'read':
       return job.left === job.of
-        ? `Read ${job.of} pots today`
-        : `${job.left} of ${job.of} pots left to read today`;
+        ? say('readPotsToday', { of: job.of })
+        : say('ofPotsLeftToReadToday', { left: job.left, of: job.of });
     case 'all-read':
-      return `All ${job.of} pots read today`;
+      return say('allPotsReadToday', { of: job.of });
     case 'read-next-class-day':
-      return 'Next reading on the next class day';
+      return say('nextReadingOnTheNextClassDay');
     case 'lesson':
-      return days === 0 ? 'The lesson is today' : `The lesson was ${inDaysText(days)}: finish it in Plan`;
+      return days === 0
+        ? say('theLessonIsToday')
+        : say('theLessonWasFinishItInPlan', { inDaysText: inDaysText(days) });
     case 'nothing':
-      return 'Finished';
+      return say('finished');
   }
 }
 

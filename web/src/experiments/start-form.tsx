@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/experiments';
 import { planRoutes, StartRequest, type TemplateView } from '@bright-sprout/contract/plans';
 import { INVESTIGATION_KINDS } from '@bright-sprout/core/design';
 import { KIND_WORDS } from '@bright-sprout/core/words';
@@ -63,14 +65,14 @@ export function StartForm() {
       <div className="start-row">
         <Form.Control
           {...register('question')}
-          aria-label="Your question"
-          placeholder="What do you want to find out?"
+          aria-label={say('yourQuestion')}
+          placeholder={say('whatDoYouWantToFindOut')}
           size="lg"
           autoComplete="off"
           isInvalid={!!errors.question}
         />
-        <Form.Select {...register('cropId')} aria-label="Crop" size="lg" isInvalid={!!errors.cropId}>
-          <option value="">Choose a crop</option>
+        <Form.Select {...register('cropId')} aria-label={say('crop')} size="lg" isInvalid={!!errors.cropId}>
+          <option value="">{say('chooseACrop')}</option>
           {crops.data?.map(({ id, commonName }) => (
             <option key={id} value={id}>
               {commonName}
@@ -78,20 +80,28 @@ export function StartForm() {
           ))}
         </Form.Select>
         <Button type="submit" size="lg" disabled={start.isPending}>
-          Plan it
+          {say('planIt')}
         </Button>
       </div>
       <div className="start-more">
         {template ? (
           <span className="start-template">
-            From the template “{template.about || template.question}”{' '}
-            <button type="button" className="link-button" onClick={unchoose}>
-              without it
-            </button>
+            <Said
+              by={say}
+              code="fromTheTemplateWithoutIt"
+              values={{
+                about: template.about || template.question,
+                press: (parts) => (
+                  <button type="button" className="link-button" onClick={unchoose}>
+                    {parts}
+                  </button>
+                ),
+              }}
+            />
           </span>
         ) : (
           <Form.Group controlId="start-kind" className="start-kind">
-            <Form.Label>Kind</Form.Label>
+            <Form.Label>{say('kind')}</Form.Label>
             <Form.Select {...register('kind')}>
               {INVESTIGATION_KINDS.map((one) => (
                 <option key={one} value={one}>
@@ -103,7 +113,7 @@ export function StartForm() {
           </Form.Group>
         )}
         <Form.Group controlId="start-lesson" className="start-lesson">
-          <Form.Label>Lesson on</Form.Label>
+          <Form.Label>{say('lessonOn')}</Form.Label>
           <Form.Control
             {...register('lessonOn', { setValueAs: (value: unknown) => (value === '' ? undefined : value) })}
             type="date"
@@ -114,7 +124,7 @@ export function StartForm() {
           aria-expanded={showsTemplates}
           onClick={() => setShowsTemplates(!showsTemplates)}
         >
-          {showsTemplates ? 'Close templates' : 'Templates'}
+          {showsTemplates ? say('closeTemplates') : say('templates')}
         </Button>
       </div>
       {problem && (

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/experiments';
 import { planRoutes, type TemplateView } from '@bright-sprout/contract/plans';
 import { KIND_WORDS } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -16,12 +17,16 @@ export function TemplateList({ onChoose }: { onChoose: (template: TemplateView) 
   });
   return (
     <>
-      <ul className="template-list" aria-label="Templates">
+      <ul className="template-list" aria-label={say('templates')}>
         {data?.map((template) => (
           <li key={template.id}>
             <button type="button" onClick={() => onChoose(template)}>
               <small>
-                {KIND_WORDS[template.kind].name} · {template.cropName} · {template.days} days
+                {say('days', {
+                  kindWords: KIND_WORDS[template.kind].name,
+                  cropName: template.cropName,
+                  days: template.days,
+                })}
               </small>
               <b>{template.question}</b>
               <span>{template.about}</span>
@@ -30,7 +35,7 @@ export function TemplateList({ onChoose }: { onChoose: (template: TemplateView) 
               <Button
                 variant="light"
                 size="sm"
-                aria-label={`Take the template “${template.question}” away`}
+                aria-label={say('takeTheTemplateAway', { question: template.question })}
                 disabled={remove.isPending}
                 onClick={() => remove.mutate(template.id)}
               >

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import type { FileRowProblem } from '@bright-sprout/contract/shared';
 import Modal from 'react-bootstrap/Modal';
 import Table from 'react-bootstrap/Table';
@@ -17,14 +18,12 @@ export default function FileProblems({
   return (
     <Modal show={!!error} onHide={onClose} size="lg" scrollable aria-labelledby="file-problems">
       <Modal.Header closeButton>
-        <Modal.Title id="file-problems">{fileName} was not opened</Modal.Title>
+        <Modal.Title id="file-problems">{say('wasNotOpened', { fileName })}</Modal.Title>
       </Modal.Header>
       <Modal.Body>
-        <p>{body?.message ?? 'The file could not be read on this device. Choose it again.'}</p>
+        <p>{body?.message ?? say('theFileCouldNotBeReadOn')}</p>
         <ProblemTable rows={body?.rows ?? []} count={body?.rowCount} />
-        <p className="quiet">
-          Mend these in the spreadsheet, save it, and open it again. Nothing was stored.
-        </p>
+        <p className="quiet">{say('mendTheseInTheSpreadsheetSaveIt')}</p>
       </Modal.Body>
     </Modal>
   );
@@ -44,10 +43,10 @@ export function ProblemTable({
       <Table size="sm">
         <thead>
           <tr>
-            <th scope="col">Row</th>
-            <th scope="col">Column</th>
-            <th scope="col">Found</th>
-            <th scope="col">Expected</th>
+            <th scope="col">{say('row')}</th>
+            <th scope="col">{say('column')}</th>
+            <th scope="col">{say('found')}</th>
+            <th scope="col">{say('expected')}</th>
           </tr>
         </thead>
         <tbody>
@@ -62,9 +61,7 @@ export function ProblemTable({
         </tbody>
       </Table>
       {count !== undefined && count > rows.length && (
-        <p className="quiet">
-          The first {rows.length} of {count} are listed.
-        </p>
+        <p className="quiet">{say('theFirstOfAreListed', { rowsCount: rows.length, count })}</p>
       )}
     </>
   );

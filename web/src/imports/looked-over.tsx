@@ -1,3 +1,5 @@
+import { oneOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/imports';
 import {
   type Course,
   coursesOf,
@@ -32,14 +34,11 @@ export function LookedOver({
       {doubled && <DoubledNote doubled={doubled} rows={rows} mapping={mapping} />}
       {gap && (
         <p className="note-attention" role="alert">
-          Between {gap.from} and {gap.to} nobody read anything for {gap.days} days. Is a year mistyped?
+          {say('betweenAndNobodyReadAnythingForDays', { from: gap.from, to: gap.to, days: gap.days })}
         </p>
       )}
       {taken.partDays > 0 && (
-        <p className="quiet">
-          {taken.partDays === 1 ? '1 value is' : `${taken.partDays} values are`} of a day with a part, such as
-          2.5; each counts on its whole day, 2.
-        </p>
+        <p className="quiet">{say('valuesAreOfADayWithA', { partDays: taken.partDays })}</p>
       )}
       {courses.map((course) => (
         <CourseTable key={course.variable.name} course={course} />
@@ -55,16 +54,16 @@ function DoubledNote({ doubled, rows, mapping }: { doubled: Doubled; rows: Rows;
   const isKnown = mapping.roles.includes('plant') || mapping.roles.includes('observer');
   const figures = values.map((value) => valueText(value, variable)).join(', ');
   const fact =
-    `${pots === 1 ? '1 pot has' : `${pots} pots have`} several values of ${variable.name} on one day, ` +
-    `which count by their mean: pot ${unit} on ${day} has ${figures}.`;
+    say('potsHaveSeveralValuesOfOnOne', { pots, variable: variable.name }) +
+    say('whichCountByTheirMeanPotOn', { unit, day, figures });
   if (isKnown) return <p className="quiet">{fact}</p>;
-  const names = apart.map((at) => (rows[0]?.[at] ?? '').trim() || `column ${at + 1}`);
+  const names = apart.map((at) => (rows[0]?.[at] ?? '').trim() || say('column2', { at: at + 1 }));
   return (
     <p className="note-attention" role="alert">
       {fact}{' '}
       {names.length > 0
-        ? `Column ${names.join(' or ')} tells them apart: say whether it names dishes, plants, readers or a treatment.`
-        : 'If these are dishes, plants or readers of their own, a column must say which.'}
+        ? say('columnTellsThemApartSayWhetherIt', { names: oneOf(names) })
+        : say('ifTheseAreDishesPlantsOrReaders')}
     </p>
   );
 }
@@ -74,21 +73,21 @@ function CourseTable({ course: { variable, days, rows } }: { course: Course }) {
   return (
     <>
       <p className="quiet">
-        {variable.kind === 'count'
-          ? `${variable.name}, all pots together`
-          : `Mean ${variable.name} of the pots`}
-        , by day:
+        {say('byDay', {
+          ifKind: variable.kind === 'count' ? 'yes' : 'no',
+          variable: variable.name,
+        })}
       </p>
       <div
         className="map-scroll"
         tabIndex={0}
         role="region"
-        aria-label={`What it would look like: ${variable.name}`}
+        aria-label={say('whatItWouldLookLike', { variable: variable.name })}
       >
         <table className="data-table">
           <thead>
             <tr>
-              <th scope="col">Treatment</th>
+              <th scope="col">{say('treatment')}</th>
               {days.map((day) => (
                 <th key={day} scope="col">
                   {day}

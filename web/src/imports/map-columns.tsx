@@ -1,23 +1,24 @@
+import { say } from '@bright-sprout/words/imports';
 import { COLUMN_ROLES, type ColumnRole, type TableMapping } from '@bright-sprout/core/imports';
 import Form from 'react-bootstrap/Form';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
-  ignore: 'not used',
+  ignore: say('notUsed'),
   unit: 'pot',
-  replicate: 'dish or pot within its treatment',
-  plant: 'plant within its pot',
+  replicate: say('dishOrPotWithinItsTreatment'),
+  plant: say('plantWithinItsPot'),
   treatment: 'treatment',
-  factor: 'one of several factors',
+  factor: say('oneOfSeveralFactors'),
   block: 'block',
   team: 'team',
-  observer: 'who read it',
-  seeds_sown: 'seeds sown',
-  sown: 'sowing date',
-  date: 'date read',
-  day: 'days since sowing',
-  variable: 'what was read',
+  observer: say('whoReadIt'),
+  seeds_sown: say('seedsSown'),
+  sown: say('sowingDate'),
+  date: say('dateRead'),
+  day: say('daysSinceSowing'),
+  variable: say('whatWasRead'),
   value: 'value',
-  state: 'state (dead, not up …)',
+  state: say('stateDeadNotUp'),
 };
 
 const SHOWN_ROWS = 6;
@@ -37,16 +38,16 @@ export function MapColumns({
     onChange(roles.map((own, index) => (index === at ? role : own)));
   return (
     <>
-      <div className="map-scroll" tabIndex={0} role="region" aria-label="First rows of the table">
+      <div className="map-scroll" tabIndex={0} role="region" aria-label={say('firstRowsOfTheTable')}>
         <table className="data-table">
           <thead>
             <tr>
               {header.map((name, at) => (
                 <th key={at} scope="col">
-                  <span>{name || `column ${at + 1}`}</span>
+                  <span>{name || say('column2', { at: at + 1 })}</span>
                   <Form.Select
                     size="sm"
-                    aria-label={`Column ${name || at + 1} is`}
+                    aria-label={say('columnIs', { name: name || at + 1 })}
                     value={roles[at] ?? 'ignore'}
                     className={roles[at] === 'ignore' ? 'is-ignored' : ''}
                     onChange={({ target }) => change(at, target.value as ColumnRole)}
@@ -74,7 +75,9 @@ export function MapColumns({
           </tbody>
         </table>
       </div>
-      {body.length > SHOWN_ROWS && <p className="quiet">… and {body.length - SHOWN_ROWS} more rows.</p>}
+      {body.length > SHOWN_ROWS && (
+        <p className="quiet">{say('andMoreRows', { bodyCount: body.length - SHOWN_ROWS })}</p>
+      )}
     </>
   );
 }

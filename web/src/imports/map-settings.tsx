@@ -1,15 +1,16 @@
+import { say } from '@bright-sprout/words/imports';
 import type { TableMapping, TableShape } from '@bright-sprout/core/imports';
 import { calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import Form from 'react-bootstrap/Form';
 import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const SHAPE_WORDS: Record<TableShape, string> = {
-  long: 'a value a row',
-  'pots-in-columns': 'a pot a column, a date a row',
-  'pots-in-rows': 'a pot a row, a date a column',
+  long: say('aValueARow'),
+  'pots-in-columns': say('aPotAColumnADateA'),
+  'pots-in-rows': say('aPotARowADateA'),
 };
 
-const ORDER_WORDS: Record<TableMapping['dateOrder'], string> = { dmy: '3 April', mdy: 'March 4' };
+const ORDER_WORDS: Record<TableMapping['dateOrder'], string> = { dmy: say('n3April'), mdy: say('march4') };
 
 /** What holds of the whole table: its shape, its days and its control. */
 export function MapSettings({
@@ -25,13 +26,13 @@ export function MapSettings({
   return (
     <div className="compare-controls">
       <Choice
-        label="The table holds"
+        label={say('theTableHolds')}
         value={shape}
         choices={choicesOf(SHAPE_WORDS)}
         onChange={(chosen) => onChange({ shape: chosen })}
       />
       <label className="choice">
-        <span>All sown on (if known)</span>
+        <span>{say('allSownOnIfKnown')}</span>
         <Form.Control
           size="sm"
           type="date"
@@ -43,7 +44,7 @@ export function MapSettings({
       </label>
       {!roles.includes('date') && !roles.includes('day') && shape === 'long' && (
         <label className="choice">
-          <span>All read on</span>
+          <span>{say('allReadOn')}</span>
           <Form.Control
             size="sm"
             type="date"
@@ -55,14 +56,14 @@ export function MapSettings({
         </label>
       )}
       <Choice
-        label="3/4 means"
+        label={say('n34Means')}
         value={mapping.dateOrder}
         choices={choicesOf(ORDER_WORDS)}
         onChange={(dateOrder) => onChange({ dateOrder })}
       />
       {treatments.length > 1 && (
         <Choice
-          label="Control"
+          label={say('control')}
           value={mapping.control}
           choices={[['', 'none'], ...treatments.map((name): [string, string] => [name, name])]}
           onChange={(control) => onChange({ control })}
@@ -71,7 +72,7 @@ export function MapSettings({
       {shape === 'pots-in-columns' && (
         <Form.Check
           id="treatment-row"
-          label="The row below the names says the treatment"
+          label={say('theRowBelowTheNamesSaysThe')}
           checked={mapping.hasTreatmentRow}
           onChange={(event) => onChange({ hasTreatmentRow: event.target.checked })}
         />

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import {
@@ -61,12 +62,14 @@ export default function MapTable({
   return (
     <Modal show onHide={onClose} size="xl" scrollable aria-labelledby="map-table">
       <Modal.Header closeButton>
-        <Modal.Title id="map-table">What do the columns of {table.fileName} mean?</Modal.Title>
+        <Modal.Title id="map-table">
+          {say('whatDoTheColumnsOfMean', { fileName: table.fileName })}
+        </Modal.Title>
       </Modal.Header>
       <Modal.Body className="map-table">
         {table.sheets.length > 1 && (
           <Choice
-            label="Sheet"
+            label={say('sheet')}
             value={String(sheetAt)}
             choices={table.sheets.map((sheet, at): [string, string] => [String(at), sheet.name])}
             onChange={(value) => {
@@ -92,10 +95,10 @@ export default function MapTable({
       </Modal.Body>
       <Modal.Footer>
         <Button variant="light" onClick={onClose}>
-          Leave it
+          {say('leaveIt')}
         </Button>
         <Button disabled={!result.ok || open.isPending} onClick={() => open.mutate()}>
-          {open.isPending ? 'Opening …' : 'Open and compare'}
+          {open.isPending ? 'Opening …' : say('openAndCompare')}
         </Button>
       </Modal.Footer>
     </Modal>
@@ -108,8 +111,7 @@ function MapResult({ result, treatments }: { result: MappedResult; treatments: r
     return (
       <>
         <p role="status" className="note-attention">
-          {result.problems.length === 1 ? 'One place needs' : `${result.problems.length} places need`}{' '}
-          mending, in the table or in what the columns mean:
+          {say('placesNeedMendingInTheTableOr', { problemsCount: result.problems.length })}
         </p>
         <ProblemTable rows={result.problems.slice(0, MOST_LISTED)} count={result.problems.length} />
       </>
@@ -118,10 +120,14 @@ function MapResult({ result, treatments }: { result: MappedResult; treatments: r
   const { units, readings, variables } = result.experiment;
   return (
     <p className="map-result" role="status">
-      This gives {count(units.length, 'pot')} in {count(treatments.length, 'treatment')} (
-      {treatments.slice(0, 6).join(', ')}
-      {treatments.length > 6 ? ', …' : ''}) and {count(readings.length, 'reading')} of{' '}
-      {variables.map(({ name }) => name).join(', ')}.
+      {say('thisGivesInAndOf', {
+        units: units.length,
+        treatments: treatments.length,
+        names: treatments.slice(0, 6).join(', '),
+        hasMore: treatments.length > 6 ? 'yes' : 'no',
+        readings: readings.length,
+        variables: variables.map(({ name }) => name).join(', '),
+      })}
     </p>
   );
 }
@@ -140,8 +146,4 @@ function today() {
   const now = new Date();
   const two = (part: number): string => String(part).padStart(2, '0');
   return calendarDay(`${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
-}
-
-function count(number: number, what: string): string {
-  return `${number} ${what}${number === 1 ? '' : 's'}`;
 }

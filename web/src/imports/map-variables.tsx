@@ -1,17 +1,18 @@
+import { say } from '@bright-sprout/words/imports';
 import type { Counting, MappedVariable, VariableKind } from '@bright-sprout/core/imports';
 import Form from 'react-bootstrap/Form';
 import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const KIND_WORDS: Record<VariableKind, string> = {
-  length: 'a length',
-  count: 'a count',
-  number: 'a number',
-  score: 'a score from 1',
+  length: say('aLength'),
+  count: say('aCount'),
+  number: say('aNumber'),
+  score: say('aScoreFrom1'),
 };
 
 const COUNTING_WORDS: Record<Counting, string> = {
-  so_far: 'all there are by then',
-  new: 'new since the check before',
+  so_far: say('allThereAreByThen'),
+  new: say('newSinceTheCheckBefore'),
 };
 
 const LENGTHS = [
@@ -47,9 +48,13 @@ function MapVariable({
   onChange: (changes: Partial<MappedVariable>) => void;
 }) {
   return (
-    <div className="compare-controls" role="group" aria-label={`What was read: ${variable.name}`}>
+    <div
+      className="compare-controls"
+      role="group"
+      aria-label={say('whatWasRead2', { variable: variable.name })}
+    >
       <label className="choice">
-        <span>What was read</span>
+        <span>{say('whatWasRead3')}</span>
         <Form.Control
           size="sm"
           value={variable.name}
@@ -58,16 +63,21 @@ function MapVariable({
         />
       </label>
       <Choice
-        label="It is"
+        label={say('itIs')}
         value={variable.kind}
         choices={choicesOf(KIND_WORDS)}
         onChange={(kind) => onChange({ kind, unit: kind === 'length' ? 'cm' : '' })}
       />
       {variable.kind === 'length' ? (
-        <Choice label="in" value={variable.unit} choices={LENGTHS} onChange={(unit) => onChange({ unit })} />
+        <Choice
+          label={say('inches')}
+          value={variable.unit}
+          choices={LENGTHS}
+          onChange={(unit) => onChange({ unit })}
+        />
       ) : (
         <label className="choice">
-          <span>in (unit, may be empty)</span>
+          <span>{say('inUnitMayBeEmpty')}</span>
           <Form.Control
             size="sm"
             value={variable.unit}
@@ -78,7 +88,7 @@ function MapVariable({
       )}
       {variable.kind === 'count' && (
         <Choice
-          label="Each count is"
+          label={say('eachCountIs')}
           value={variable.counting}
           choices={choicesOf(COUNTING_WORDS)}
           onChange={(counting) => onChange({ counting })}

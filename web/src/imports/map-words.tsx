@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import type {
   FoundWord,
   MeantWord,
@@ -11,16 +12,16 @@ import { STATE_WORDS } from '@bright-sprout/core/words';
 import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const MEANING_WORDS: Record<WordMeaning, string> = {
-  nothing: 'nobody read it',
+  nothing: say('nobodyReadIt'),
   not_up: STATE_WORDS.not_up,
-  up: 'up, not measured',
+  up: say('upNotMeasured'),
   dead: STATE_WORDS.dead,
   removed: STATE_WORDS.removed,
-  not_read: 'not read, and noted so',
+  not_read: say('notReadAndNotedSo'),
 };
 
 const ZERO_WORDS: Record<ZeroMeaning, string> = {
-  value: 'truly 0',
+  value: say('truly0'),
   not_up: STATE_WORDS.not_up,
   dead: STATE_WORDS.dead,
   not_read: STATE_WORDS.not_read,
@@ -49,13 +50,13 @@ export function MapWords({
   const set = (word: string, meaning: WordMeaning): void =>
     onWords([...words.filter((own) => own.word !== word), { word, meaning }]);
   return (
-    <div className="compare-controls" role="group" aria-label="What words and zeros mean">
+    <div className="compare-controls" role="group" aria-label={say('whatWordsAndZerosMean')}>
       {found.map(({ word, count, usual }) => {
         const meaning = words.find((own) => own.word === word)?.meaning ?? usual;
         return (
           <Choice<WordMeaning | typeof UNKNOWN>
             key={word}
-            label={`${word === '' ? 'Empty cells' : `“${word}”`} (${count}) means`}
+            label={say('wordMeans', { ifWord: word === '' ? 'yes' : 'no', word, count })}
             value={meaning ?? UNKNOWN}
             choices={[
               ...(meaning === undefined ? ([[UNKNOWN, 'choose …']] as const) : []),
@@ -69,7 +70,7 @@ export function MapWords({
       })}
       {zerosFound && zerosFound.before.count > 0 && (
         <Choice
-          label={`0 before a pot was up (${zeroText(zerosFound.before)}) means`}
+          label={say('n0BeforeAPotWasUpMeans', { zeroText: zeroText(zerosFound.before) })}
           value={zeros.before}
           choices={choicesOf(ZERO_WORDS)}
           onChange={(before) => onZeros({ ...zeros, before })}
@@ -77,7 +78,7 @@ export function MapWords({
       )}
       {zerosFound && zerosFound.after.count > 0 && (
         <Choice
-          label={`0 after a pot was up (${zeroText(zerosFound.after)}) means`}
+          label={say('n0AfterAPotWasUpMeans', { zeroText: zeroText(zerosFound.after) })}
           value={zeros.after}
           choices={choicesOf(ZERO_WORDS)}
           onChange={(after) => onZeros({ ...zeros, after })}
@@ -88,6 +89,6 @@ export function MapWords({
 }
 
 function zeroText({ count, example }: ZeroCount): string {
-  const first = example ? `pot ${example.unit} on ${example.day}` : '';
-  return count === 1 ? first : `${count} times, first ${first}`;
+  const first = example ? say('potOn', { unit: example.unit, day: example.day }) : '';
+  return count === 1 ? first : say('timesFirst', { count, first });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { FolderOpen } from 'lucide-react';
@@ -33,7 +34,7 @@ export function OpenFile() {
   return (
     <>
       <Button variant="light" onClick={() => input.current?.click()} disabled={open.isPending}>
-        <FolderOpen size={18} aria-hidden="true" /> {open.isPending ? 'Opening …' : 'Open a file'}
+        <FolderOpen size={18} aria-hidden="true" /> {open.isPending ? 'Opening …' : say('openAFile')}
       </Button>
       <input
         ref={input}
@@ -41,7 +42,7 @@ export function OpenFile() {
         accept=".csv,.tsv,.txt,.xlsx,.zip,text/csv"
         className="visually-hidden"
         tabIndex={-1}
-        aria-label="CSV, spreadsheet or bundle"
+        aria-label={say('csvSpreadsheetOrBundle')}
         onChange={(event) => {
           const [file] = event.target.files ?? [];
           if (file) open.mutate({ id: uuid(), file });

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/imports';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { MOST_TABLE_COLUMNS, MOST_TIDY_ROWS } from '@bright-sprout/core/imports';
@@ -71,7 +72,7 @@ function isOurs(text: string): boolean {
 function emptyTable(): ApiFailure {
   return new ApiFailure({
     code: 'unreadable_file',
-    message: 'This file has no rows of values. The first row names the columns, the values are below it.',
+    message: say('thisFileHasNoRowsOfValues'),
     fields: [],
   });
 }
@@ -79,7 +80,7 @@ function emptyTable(): ApiFailure {
 function tooWide(columns: number): ApiFailure {
   return new ApiFailure({
     code: 'unreadable_file',
-    message: `This table has ${columns} columns; up to ${MOST_TABLE_COLUMNS} can be opened. Keep only the columns with readings.`,
+    message: say('thisTableHasColumnsUpToCan', { columns, mostTableColumns: MOST_TABLE_COLUMNS }),
     fields: [],
   });
 }
@@ -87,7 +88,7 @@ function tooWide(columns: number): ApiFailure {
 function tooLarge(): ApiFailure {
   return new ApiFailure({
     code: 'too_large',
-    message: 'This file is too large: files of up to 30 MB can be opened.',
+    message: say('thisFileIsTooLargeFilesOf'),
     fields: [],
   });
 }

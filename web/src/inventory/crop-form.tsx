@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/inventory';
 import { CropRequest, type CropView, inventoryRoutes } from '@bright-sprout/contract/inventory';
 import { CROP_HABITS } from '@bright-sprout/core/design';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
@@ -77,12 +78,12 @@ export function CropForm({
           void form.handleSubmit(() => save.mutate(form.getValues()))();
         }}
       >
-        <h2>{crop ? `Change ${crop.commonName}` : 'A crop of your own'}</h2>
+        <h2>{crop ? say('change', { commonName: crop.commonName }) : say('aCropOfYourOwn')}</h2>
         <div className="form-row">
-          <Entry<CropValues> name="commonName" label="Called" />
-          <Entry<CropValues> name="scientificName" label="Scientific name" />
+          <Entry<CropValues> name="commonName" label={say('called')} />
+          <Entry<CropValues> name="scientificName" label={say('scientificName')} />
           <Form.Group controlId="crop-habit" className="plan-field">
-            <Form.Label>Grows as</Form.Label>
+            <Form.Label>{say('growsAs')}</Form.Label>
             <Form.Select {...form.register('habit')}>
               {CROP_HABITS.map((habit) => (
                 <option key={habit}>{habit}</option>
@@ -91,31 +92,31 @@ export function CropForm({
           </Form.Group>
         </div>
         <div className="form-row">
-          <Entry<CropValues> name="seedLengthMm" label="Seed long" unit="mm" type="number" />
-          <Entry<CropValues> name="seedThicknessMm" label="thick" unit="mm" type="number" />
-          <Entry<CropValues> name="sowingDepthMm" label="Depth" unit="mm" type="number" />
-          <Entry<CropValues> name="germinationPercent" label="Come up" unit="%" type="number" />
+          <Entry<CropValues> name="seedLengthMm" label={say('seedLong')} unit="mm" type="number" />
+          <Entry<CropValues> name="seedThicknessMm" label={say('thick')} unit="mm" type="number" />
+          <Entry<CropValues> name="sowingDepthMm" label={say('depth')} unit="mm" type="number" />
+          <Entry<CropValues> name="germinationPercent" label={say('comeUp')} unit="%" type="number" />
         </div>
         <div className="form-row">
-          <Entry<CropValues> name="daysToEmergence.min" label="Up from day" type="number" />
-          <Entry<CropValues> name="daysToEmergence.max" label="to day" type="number" />
-          <Entry<CropValues> name="heightAtDay21Mm" label="At three weeks" unit="mm" type="number" />
-          <Entry<CropValues> name="matureHeightMm" label="Full grown" unit="mm" type="number" />
+          <Entry<CropValues> name="daysToEmergence.min" label={say('upFromDay')} type="number" />
+          <Entry<CropValues> name="daysToEmergence.max" label={say('toDay')} type="number" />
+          <Entry<CropValues> name="heightAtDay21Mm" label={say('atThreeWeeks')} unit="mm" type="number" />
+          <Entry<CropValues> name="matureHeightMm" label={say('fullGrown')} unit="mm" type="number" />
         </div>
         <div className="form-row">
-          <Entry<CropValues> name="temperatureC.min" label="Coldest" unit="°C" type="number" />
-          <Entry<CropValues> name="temperatureC.best" label="Best" unit="°C" type="number" />
-          <Entry<CropValues> name="temperatureC.max" label="Hottest" unit="°C" type="number" />
+          <Entry<CropValues> name="temperatureC.min" label={say('coldest')} unit="°C" type="number" />
+          <Entry<CropValues> name="temperatureC.best" label={say('best')} unit="°C" type="number" />
+          <Entry<CropValues> name="temperatureC.max" label={say('hottest')} unit="°C" type="number" />
           <Form.Group controlId="crop-light" className="plan-field">
-            <Form.Label>To come up</Form.Label>
+            <Form.Label>{say('toComeUp')}</Form.Label>
             <Form.Select {...form.register('lightToGerminate')}>
-              <option value="either">light or dark</option>
-              <option value="needs-light">needs light</option>
-              <option value="needs-dark">needs the dark</option>
+              <option value="either">{say('lightOrDark')}</option>
+              <option value="needs-light">{say('needsLight')}</option>
+              <option value="needs-dark">{say('needsTheDark')}</option>
             </Form.Select>
           </Form.Group>
         </div>
-        <Entry<CropValues> name="caution" label="Caution" />
+        <Entry<CropValues> name="caution" label={say('caution')} />
         {!(save.error instanceof ApiFailure && save.error.body.fields.length > 0) && (
           <FailureNote error={save.error} />
         )}
@@ -127,10 +128,10 @@ export function CropForm({
         )}
         <div className="button-row">
           <Button type="submit" size="sm" disabled={save.isPending}>
-            Keep this crop
+            {say('keepThisCrop')}
           </Button>
           <Button variant="light" size="sm" onClick={() => onDone(undefined)}>
-            Never mind
+            {say('neverMind')}
           </Button>
         </div>
       </Form>

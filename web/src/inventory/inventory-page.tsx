@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/inventory';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
@@ -20,7 +21,7 @@ export default function InventoryPage() {
   const own = lots.data?.filter((lot) => lot.cropId === chosen?.id) ?? [];
   return (
     <main className="inventory-page">
-      <h1>Seed drawer</h1>
+      <h1>{say('seedDrawer')}</h1>
       <FailureNote error={crops.error ?? lots.error} />
       {crops.data && (
         <SeedLineUp
@@ -39,17 +40,17 @@ export default function InventoryPage() {
             <div className="button-row">
               {chosen.isOwn && (
                 <Button variant="light" size="sm" onClick={() => setEditing('crop')}>
-                  Change this crop
+                  {say('changeThisCrop')}
                 </Button>
               )}
               <Button variant="light" size="sm" onClick={() => setEditing('new-crop')}>
-                <Plus size={16} aria-hidden="true" /> A crop of your own
+                <Plus size={16} aria-hidden="true" /> {say('aCropOfYourOwn')}
               </Button>
             </div>
           </section>
         )}
         {(editing === 'crop' || editing === 'new-crop') && (
-          <section className="panel" aria-label="A crop of your own">
+          <section className="panel" aria-label={say('aCropOfYourOwn')}>
             <CropForm
               key={editing}
               crop={editing === 'crop' ? chosen : undefined}
@@ -60,12 +61,12 @@ export default function InventoryPage() {
             />
           </section>
         )}
-        <section className="panel" aria-label="Packets">
-          <h2>Packets of {chosen?.commonName.toLowerCase()}</h2>
+        <section className="panel" aria-label={say('packets')}>
+          <h2>
+            {say('packetsOf')} {chosen?.commonName.toLowerCase()}
+          </h2>
           {own.length === 0 && editing !== 'lot' && (
-            <p className="quiet">
-              None yet. What a packet says wins over the typical figures, and your own tests over the packet.
-            </p>
+            <p className="quiet">{say('noneYetWhatAPacketSaysWins')}</p>
           )}
           {chosen && own.map((lot) => <LotLine key={lot.id} lot={lot} crop={chosen} />)}
           {chosen && editing === 'lot' && (
@@ -73,7 +74,7 @@ export default function InventoryPage() {
           )}
           {editing !== 'lot' && (
             <Button variant="light" size="sm" onClick={() => setEditing('lot')}>
-              <Plus size={16} aria-hidden="true" /> A packet
+              <Plus size={16} aria-hidden="true" /> {say('aPacket')}
             </Button>
           )}
         </section>
@@ -83,27 +84,43 @@ export default function InventoryPage() {
 }
 
 const LIGHT = {
-  either: 'light or dark',
-  'needs-light': 'needs light',
-  'needs-dark': 'needs the dark',
+  either: say('lightOrDark'),
+  'needs-light': say('needsLight'),
+  'needs-dark': say('needsTheDark'),
 } as const;
 
 function CropCard({ crop }: { crop: CropView }) {
   const range = (days: { min: number; max: number } | null): string =>
-    days ? `${days.min}–${days.max} days` : 'no figure';
+    days ? say('days', { min: days.min, max: days.max }) : say('noFigure');
   const mm = (value: number | null): string =>
-    value === null ? 'no figure' : value >= 100 ? `${value / 10} cm` : `${value} mm`;
+    value === null
+      ? say('noFigure')
+      : value >= 100
+        ? say('cm', { value: value / 10 })
+        : say('mm2', { value });
   const facts = [
-    ['Comes up in', range(crop.daysToEmergence)],
-    ['Root shows in', range(crop.daysToRadicle)],
-    ['Of 100 seeds', crop.germinationPercent === null ? 'no figure' : `about ${crop.germinationPercent}`],
-    ['Depth', crop.sowingDepthMm === 0 ? 'on the surface' : mm(crop.sowingDepthMm)],
-    ['Spacing', mm(crop.spacingMm)],
-    ['To come up', LIGHT[crop.lightToGerminate]],
-    ['Warmth', `${crop.temperatureC.min} to ${crop.temperatureC.max} °C, best ${crop.temperatureC.best} °C`],
-    ['After three weeks', mm(crop.heightAtDay21Mm)],
-    ['Full grown', mm(crop.matureHeightMm)],
-    ['Harvest or flower', range(crop.daysToHarvestOrFlower)],
+    [say('comesUpIn'), range(crop.daysToEmergence)],
+    [say('rootShowsIn'), range(crop.daysToRadicle)],
+    [
+      say('of100Seeds'),
+      crop.germinationPercent === null
+        ? say('noFigure')
+        : say('about', { germinationPercent: crop.germinationPercent }),
+    ],
+    [say('depth'), crop.sowingDepthMm === 0 ? say('onTheSurface') : mm(crop.sowingDepthMm)],
+    [say('spacing'), mm(crop.spacingMm)],
+    [say('toComeUp'), LIGHT[crop.lightToGerminate]],
+    [
+      say('warmth'),
+      say('toCBestC', {
+        min: crop.temperatureC.min,
+        max: crop.temperatureC.max,
+        best: crop.temperatureC.best,
+      }),
+    ],
+    [say('afterThreeWeeks'), mm(crop.heightAtDay21Mm)],
+    [say('fullGrown'), mm(crop.matureHeightMm)],
+    [say('harvestOrFlower'), range(crop.daysToHarvestOrFlower)],
   ] as const;
   return (
     <>

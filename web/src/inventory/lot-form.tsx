@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/inventory';
 import {
   type CropView,
   inventoryRoutes,
@@ -69,25 +70,30 @@ export function LotForm({
           void form.handleSubmit(() => save.mutate(form.getValues()))();
         }}
       >
-        <Entry<LotValues> name="name" label="Packet called" />
+        <Entry<LotValues> name="name" label={say('packetCalled')} />
         <div className="form-row">
-          <Entry<LotValues> name="germinationPercent" label="Says it germinates" unit="%" type="number" />
-          <Entry<LotValues> name="depthMm" label="Depth" unit="mm" type="number" />
-          <Entry<LotValues> name="spacingMm" label="Spacing" unit="mm" type="number" />
+          <Entry<LotValues>
+            name="germinationPercent"
+            label={say('saysItGerminates')}
+            unit="%"
+            type="number"
+          />
+          <Entry<LotValues> name="depthMm" label={say('depth')} unit="mm" type="number" />
+          <Entry<LotValues> name="spacingMm" label={say('spacing')} unit="mm" type="number" />
         </div>
         <div className="form-row">
-          <Entry<LotValues> name="daysToEmergence.min" label="Up from day" type="number" />
-          <Entry<LotValues> name="daysToEmergence.max" label="to day" type="number" />
-          <Entry<LotValues> name="seedsPerPacket" label="Seeds in it" type="number" />
-          <Entry<LotValues> name="packedOn" label="Packed on" type="date" />
+          <Entry<LotValues> name="daysToEmergence.min" label={say('upFromDay')} type="number" />
+          <Entry<LotValues> name="daysToEmergence.max" label={say('toDay')} type="number" />
+          <Entry<LotValues> name="seedsPerPacket" label={say('seedsInIt')} type="number" />
+          <Entry<LotValues> name="packedOn" label={say('packedOn')} type="date" />
         </div>
         {fieldsOf(save.error).length === 0 && <FailureNote error={save.error} />}
         <div className="button-row">
           <Button type="submit" size="sm" disabled={save.isPending}>
-            Keep this packet
+            {say('keepThisPacket')}
           </Button>
           <Button variant="light" size="sm" onClick={onDone}>
-            Never mind
+            {say('neverMind')}
           </Button>
         </div>
       </Form>

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/inventory';
 import {
   type CropView,
   inventoryRoutes,
@@ -47,7 +49,7 @@ export function LotLine({ lot, crop }: { lot: SeedLotView; crop: CropView }) {
   if (isEditing) return <LotForm crop={crop} lot={lot} onDone={() => setIsEditing(false)} />;
   const tests = [
     ...lot.tests.map((one) => ({ ...one, where: 'tested' })),
-    ...experimentTests.map((one) => ({ ...one, where: 'packet test on the shelf' })),
+    ...experimentTests.map((one) => ({ ...one, where: say('packetTestOnTheShelf') })),
   ];
   return (
     <article className="lot-line" aria-label={lot.name}>
@@ -55,21 +57,28 @@ export function LotLine({ lot, crop }: { lot: SeedLotView; crop: CropView }) {
       <p>
         {rate ? (
           <>
-            Expect <b>{Math.round(rate.share * 100)} of 100</b> to come up
+            <Said
+              by={say}
+              code="expectOf100ToComeUp"
+              values={{ share: Math.round(rate.share * 100), b: (parts) => <b>{parts}</b> }}
+            />
             {rate.low !== null &&
               rate.high !== null &&
-              `, somewhere between ${Math.round(rate.low * 100)} and ${Math.round(rate.high * 100)}`}
+              say('somewhereBetweenAnd', {
+                low: Math.round(rate.low * 100),
+                high: Math.round(rate.high * 100),
+              })}
             : {RATE_WORDS[rate.source]}.
           </>
         ) : (
-          'No rate yet: test ten seeds.'
+          say('noRateYetTestTenSeeds')
         )}
       </p>
       {tests.length > 0 && (
         <ul className="lot-tests">
           {tests.map((one, index) => (
             <li key={index}>
-              {shortDay(one.on)}: {one.up} of {one.sown} up, {one.where}
+              {say('ofUp', { on: shortDay(one.on), up: one.up, sown: one.sown, where: one.where })}
             </li>
           ))}
         </ul>
@@ -85,26 +94,26 @@ export function LotLine({ lot, crop }: { lot: SeedLotView; crop: CropView }) {
           type="number"
           min={1}
           value={sown}
-          placeholder="sown"
-          aria-label={`Seeds of ${lot.name} sown in a test`}
+          placeholder={say('sown')}
+          aria-label={say('seedsOfSownInATest', { lot: lot.name })}
           onChange={({ target }) => setSown(target.value)}
         />
         <Form.Control
           type="number"
           min={0}
           value={up}
-          placeholder="up"
-          aria-label={`Seeds of ${lot.name} up in the test`}
+          placeholder={say('up')}
+          aria-label={say('seedsOfUpInTheTest', { lot: lot.name })}
           onChange={({ target }) => setUp(target.value)}
         />
         <Button type="submit" variant="light" size="sm" disabled={sown === '' || up === '' || test.isPending}>
-          Add this test
+          {say('addThisTest')}
         </Button>
         <Button variant="light" size="sm" onClick={() => setIsEditing(true)}>
-          Change
+          {say('change2')}
         </Button>
         <Button variant="light" size="sm" disabled={remove.isPending} onClick={() => remove.mutate()}>
-          Take it out
+          {say('takeItOut')}
         </Button>
       </Form>
       {test.error instanceof Error && <TestProblem error={test.error} />}

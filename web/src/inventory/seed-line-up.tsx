@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/inventory';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { useEffect, useRef } from 'react';
 
@@ -40,7 +41,7 @@ export function SeedLineUp({
         ref={row}
         className="seed-row"
         role="radiogroup"
-        aria-label="Crops by the size of their seed"
+        aria-label={say('cropsByTheSizeOfTheirSeed')}
         onKeyDown={walk}
       >
         {bySize.map((crop, index) => (
@@ -60,8 +61,7 @@ export function SeedLineUp({
         ))}
       </div>
       <p className="quiet seed-scale">
-        <i style={{ width: 10 * PX_PER_MM }} /> 1 cm for every seed. Below, how deep it goes at a scale of its
-        own: the larger the seed, the more strength for the way up.
+        <i style={{ width: 10 * PX_PER_MM }} /> {say('n1CmForEverySeedBelowHow')}
       </p>
     </>
   );
@@ -89,7 +89,7 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
           <path d={`M${width / 2} ${SOIL_TOP}v${depth}`} stroke="#f5efe3" strokeDasharray="3 3" />
           <circle cx={width / 2} cy={SOIL_TOP + depth} r="4" fill="#f5d9a6" />
           <text x={width / 2} y={SOIL_TOP + depth + 20} fill="#fff" fontSize="13" textAnchor="middle">
-            {crop.sowingDepthMm === 0 ? 'surface' : `${crop.sowingDepthMm} mm`}
+            {crop.sowingDepthMm === 0 ? 'surface' : say('mm', { sowingDepthMm: crop.sowingDepthMm })}
           </text>
         </>
       )}
@@ -98,6 +98,7 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
 }
 
 function label(crop: CropView): string {
-  const size = crop.seedLengthMm === null ? 'size not known' : `${crop.seedLengthMm} mm long`;
+  const size =
+    crop.seedLengthMm === null ? say('sizeNotKnown') : say('mmLong', { seedLengthMm: crop.seedLengthMm });
   return `${crop.commonName}, ${size}`;
 }

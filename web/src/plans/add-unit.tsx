@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import { useMutation } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -37,14 +38,14 @@ export function AddUnit() {
     onSuccess: keep,
   });
   const [first] = free;
-  if (!first) return <p className="quiet">Every place is taken, so no pot can be added.</p>;
+  if (!first) return <p className="quiet">{say('everyPlaceIsTakenSoNoPot')}</p>;
   return (
     <fieldset className="factors">
-      <legend>Add a pot</legend>
+      <legend>{say('addAPot')}</legend>
       <div className="form-row">
         <Form.Select
           value={treatmentId}
-          aria-label="Treatment of the new pot"
+          aria-label={say('treatmentOfTheNewPot')}
           onChange={(event) => setTreatmentId(event.target.value)}
         >
           {experiment.treatments.map(({ id, name }) => (
@@ -57,11 +58,11 @@ export function AddUnit() {
           type="date"
           value={sownOn}
           max={experiment.today}
-          aria-label="Sown on"
+          aria-label={say('sownOn')}
           onChange={(event) => setSownOn(event.target.value)}
         />
         <Button variant="light" disabled={add.isPending} onClick={() => add.mutate(first)}>
-          Add it to the first free place
+          {say('addItToTheFirstFreePlace')}
         </Button>
       </div>
       <FailureNote error={add.error} />

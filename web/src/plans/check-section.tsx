@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { Finding, Severity } from '@bright-sprout/core/review';
 import { costWords, findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
@@ -9,15 +10,11 @@ import { useReview } from './use-review.ts';
 export function CheckSection() {
   const findings = useReview();
   const { state } = usePlanEditor();
-  if (!findings) return <p className="quiet">Looking at the plan …</p>;
+  if (!findings) return <p className="quiet">{say('lookingAtThePlan')}</p>;
   const groups = Object.keys(SEVERITY_WORDS) as Severity[];
   return (
     <div className="check-section">
-      {state === 'not-valid' && (
-        <p className="note-attention">
-          Mend what is marked in the other parts first: this is about the plan before.
-        </p>
-      )}
+      {state === 'not-valid' && <p className="note-attention">{say('mendWhatIsMarkedInTheOther')}</p>}
       {groups.map((severity) => (
         <Findings
           key={severity}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { Finding } from '@bright-sprout/core/review';
 import { findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import { Link, useSearchParams } from 'react-router';
@@ -17,7 +18,8 @@ export function CheckStrip() {
   if (!worst) {
     return (
       <p className="check-strip is-fine" aria-live="polite">
-        <b>Nothing to mend.</b> <Link to={{ search: toCheck.toString() }}>See the design check</Link>
+        <b>{say('nothingToMend')}</b>{' '}
+        <Link to={{ search: toCheck.toString() }}>{say('seeTheDesignCheck')}</Link>
       </p>
     );
   }
@@ -27,7 +29,7 @@ export function CheckStrip() {
       <small>{SEVERITY_WORDS[worst.severity]}</small>
       <b>{title}</b>
       <Link to={{ search: toCheck.toString() }}>
-        {open.length === 1 ? 'See it' : `and ${open.length - 1} more`}
+        {open.length === 1 ? say('seeIt') : say('andMore', { openCount: open.length - 1 })}
       </Link>
     </p>
   );

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import { planRoutes, type UnitTeamPart } from '@bright-sprout/contract/plans';
 import { dealtUnits } from '@bright-sprout/core/design';
@@ -47,39 +49,43 @@ export function ClassSection() {
     );
   };
   return (
-    <section className="class-section" aria-label="Class and teams">
-      <h2>Class and teams</h2>
+    <section className="class-section" aria-label={say('classAndTeams')}>
+      <h2>{say('classAndTeams')}</h2>
       {classes?.length === 0 ? (
         <p className="quiet">
-          <Link to="/classes">Make a class</Link> to give pots to teams.
+          <Said
+            by={say}
+            code="makeAClassToGivePotsTo"
+            values={{ link: (parts) => <Link to="/classes">{parts}</Link> }}
+          />
         </p>
       ) : (
         <Form.Select
           value={experiment.classId ?? ''}
-          aria-label="Class that runs it"
+          aria-label={say('classThatRunsIt')}
           disabled={give.isPending}
           onChange={({ target }) => choose(target.value)}
         >
-          <option value="">no class</option>
+          <option value="">{say('noClass2')}</option>
           {classes?.map(({ id, name, students }) => (
             <option key={id} value={id}>
-              {name}, {students.length} students
+              {say('students', { name, studentsCount: students.length })}
             </option>
           ))}
         </Form.Select>
       )}
       {own?.teams.length === 0 && (
         <p className="quiet">
-          This class has no teams yet: <Link to="/classes">make some</Link>, then deal the pots.
+          <Said
+            by={say}
+            code="thisClassHasNoTeamsYetMake"
+            values={{ link: (parts) => <Link to="/classes">{parts}</Link> }}
+          />
         </p>
       )}
       {own && own.teams.length > 0 && (
         <>
-          <div
-            className="team-brushes"
-            role="group"
-            aria-label="Give pots by hand: choose a team, then pots on the sill"
-          >
+          <div className="team-brushes" role="group" aria-label={say('givePotsByHandChooseATeam')}>
             {own.teams.map((team) => (
               <Button
                 key={team.id}
@@ -97,13 +103,13 @@ export function ClassSection() {
               disabled={give.isPending}
               onClick={() => give.mutate({ classId: own.id, units: dealt(own.teams) })}
             >
-              Deal evenly
+              {say('dealEvenly')}
             </Button>
           </div>
           <p className="quiet" aria-live="polite">
             {brush.team
-              ? `Choose the pots of ${brush.team.name} on the sill; choose the team again to stop.`
-              : '“Deal evenly” gives each team as even a share of each treatment as the pots allow. Or choose a team, then its pots on the sill.'}
+              ? say('chooseThePotsOfOnTheSill', { team: brush.team.name })
+              : say('dealEvenlyGivesEachTeamAsEven')}
           </p>
         </>
       )}
@@ -134,12 +140,12 @@ function RunInAnother({ classes }: { classes: readonly ClassView[] }) {
   return (
     <div className="run-in-another">
       <p className="quiet">
-        {experiment.studyId !== null && 'Run by several classes. '}The same plan in another class is a copy
-        with days of its own:
+        {experiment.studyId !== null && say('runBySeveralClasses')}
+        {say('theSamePlanInAnotherClassIs')}
       </p>
       {classes.map(({ id, name }) => (
         <Button key={id} size="sm" variant="light" disabled={run.isPending} onClick={() => run.mutate(id)}>
-          Run it in {name}, too
+          {say('runItInToo', { name })}
         </Button>
       ))}
       <FailureNote error={run.error} />

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import { addressOf } from '../shared/api/index.ts';
 import { planRoutes } from '@bright-sprout/contract/plans';
@@ -11,7 +12,7 @@ import { usePlanEditor } from './plan-editor.tsx';
 import { SowingAdvice } from './sowing-advice.tsx';
 import { WeekBoard } from './week-board.tsx';
 
-const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+const WEEKDAYS = [say('mon'), say('tue'), say('wed'), say('thu'), say('fri'), say('sat'), say('sun')];
 
 /** The calendar: dates, meeting days, holidays, and every task on its day. */
 export function DaysSection() {
@@ -20,8 +21,8 @@ export function DaysSection() {
   return (
     <>
       <div className="form-row">
-        <DayInput name="sowOn" label="Sow on" disabled={isPlanted} />
-        <DayInput name="lessonOn" label="Lesson on" />
+        <DayInput name="sowOn" label={say('sowOn2')} disabled={isPlanted} />
+        <DayInput name="lessonOn" label={say('lessonOn')} />
         <GoalEntry />
       </div>
       <SowingAdvice />
@@ -32,31 +33,31 @@ export function DaysSection() {
           href={addressOf(planRoutes.calendar, { experimentId: experiment.id })}
           download="calendar.ics"
         >
-          <CalendarDays size={16} aria-hidden="true" /> Calendar file (iCalendar)
+          <CalendarDays size={16} aria-hidden="true" /> {say('calendarFileIcalendar')}
         </a>
       </div>
       <details className="class-days">
-        <summary>When the class meets, and what it does when</summary>
+        <summary>{say('whenTheClassMeetsAndWhatIt')}</summary>
         <MeetingDays />
         <Holidays />
         <div className="form-row">
           <ChoiceInput
             name="calendar.rhythm"
-            label="Read"
+            label={say('read2')}
             options={[
-              ['class_days', 'every class day'],
-              ['every_other', 'every other class day'],
-              ['weekly', 'once a week'],
+              ['class_days', say('everyClassDay')],
+              ['every_other', say('everyOtherClassDay')],
+              ['weekly', say('onceAWeek')],
             ]}
           />
-          <NumberInput name="calendar.waterEveryDays" label="Water at least every" unit="days" step={1} />
-          <TextInput name="calendar.helper" label="Helper in breaks" />
+          <NumberInput name="calendar.waterEveryDays" label={say('waterAtLeastEvery')} unit="days" step={1} />
+          <TextInput name="calendar.helper" label={say('helperInBreaks')} />
         </div>
         <div className="form-row">
-          <DayInput name="calendar.lastFrostOn" label="Planted out after the last frost on" isOptional />
+          <DayInput name="calendar.lastFrostOn" label={say('plantedOutAfterTheLastFrostOn')} isOptional />
           <div className="plan-field">
-            <TickInput name="calendar.potsOn" label="Potted on" />
-            <TickInput name="calendar.isHarvested" label="Grown to harvest or flower" />
+            <TickInput name="calendar.potsOn" label={say('pottedOn')} />
+            <TickInput name="calendar.isHarvested" label={say('grownToHarvestOrFlower')} />
           </div>
         </div>
       </details>
@@ -71,15 +72,15 @@ function GoalEntry() {
       <ChoiceInput
         name="goal.share"
         isNumber
-        label="By then"
+        label={say('byThen')}
         options={[
-          ['0.5', 'half of the pots'],
-          ['0.8', '8 of 10 pots'],
-          ['0.9', '9 of 10 pots'],
-          ['1', 'every pot'],
+          ['0.5', say('halfOfThePots')],
+          ['0.8', say('n8Of10Pots')],
+          ['0.9', say('n9Of10Pots')],
+          ['1', say('everyPot')],
         ]}
       />
-      <NumberInput name="goal.heightMm" label="are at least" unit="mm" />
+      <NumberInput name="goal.heightMm" label={say('areAtLeast')} unit="mm" />
     </>
   );
 }
@@ -95,7 +96,7 @@ function MeetingDays() {
   };
   return (
     <fieldset className="meeting-days">
-      <legend>The class meets on</legend>
+      <legend>{say('theClassMeetsOn')}</legend>
       {WEEKDAYS.map((name, index) => (
         <Form.Check
           key={name}
@@ -119,16 +120,16 @@ function Holidays() {
     apply({ calendar: { ...getValues('calendar'), holidays } });
   return (
     <fieldset className="holidays">
-      <legend>No class</legend>
+      <legend>{say('noClass')}</legend>
       {plan.calendar.holidays.map((_, index) => (
         <div key={index} className="form-row">
-          <TextInput name={`calendar.holidays.${index}.name`} label="Called" />
-          <DayInput name={`calendar.holidays.${index}.from`} label="From" />
-          <DayInput name={`calendar.holidays.${index}.to`} label="to" />
+          <TextInput name={`calendar.holidays.${index}.name`} label={say('called')} />
+          <DayInput name={`calendar.holidays.${index}.from`} label={say('from')} />
+          <DayInput name={`calendar.holidays.${index}.to`} label={say('to')} />
           <Button
             variant="light"
             size="sm"
-            aria-label={`Remove holiday ${index + 1}`}
+            aria-label={say('removeHoliday', { index: index + 1 })}
             onClick={() => change(getValues('calendar.holidays').filter((__, at) => at !== index))}
           >
             <X size={15} aria-hidden="true" />
@@ -139,10 +140,13 @@ function Holidays() {
         variant="light"
         size="sm"
         onClick={() =>
-          change([...getValues('calendar.holidays'), { name: 'Holiday', from: plan.sowOn, to: plan.sowOn }])
+          change([
+            ...getValues('calendar.holidays'),
+            { name: say('holiday'), from: plan.sowOn, to: plan.sowOn },
+          ])
         }
       >
-        <Plus size={16} aria-hidden="true" /> A holiday
+        <Plus size={16} aria-hidden="true" /> {say('aHoliday')}
       </Button>
     </fieldset>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { DescriptionRequest, planRoutes } from '@bright-sprout/contract/plans';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation } from '@tanstack/react-query';
@@ -47,15 +48,15 @@ export function DescriptionForm() {
       className="plan-form"
       onSubmit={(event) => void handleSubmit((body) => save.mutate({ ...body }))(event)}
     >
-      <PlanField id="question" label="Question" error={formState.errors.question?.message}>
+      <PlanField id="question" label={say('question')} error={formState.errors.question?.message}>
         <Form.Control {...register('question')} className="question-input" autoComplete="off" />
       </PlanField>
-      <PlanField id="hypothesis" label="What we expected" error={formState.errors.hypothesis?.message}>
+      <PlanField id="hypothesis" label={say('whatWeExpected')} error={formState.errors.hypothesis?.message}>
         <Form.Control {...register('hypothesis')} autoComplete="off" />
       </PlanField>
       <PlanField
         id="lessonOn"
-        label="Lesson on"
+        label={say('lessonOn')}
         error={formState.errors.lessonOn?.message ?? fieldMessage(save.error, 'lessonOn')}
       >
         <Form.Control {...register('lessonOn')} type="date" className="date-input" />
@@ -63,42 +64,42 @@ export function DescriptionForm() {
       {!fieldMessage(save.error, 'lessonOn') && <FailureNote error={save.error ?? finish.error} />}
       <div className="button-row">
         <Button type="submit" disabled={!formState.isDirty || save.isPending}>
-          Keep these changes
+          {say('keepTheseChanges')}
         </Button>
         <Button
           variant="light"
           onClick={() => finish.mutate(!isFinished)}
           disabled={finish.isPending || isDraft}
         >
-          {isFinished ? 'Open it again' : 'Finish this experiment'}
+          {isFinished ? say('openItAgain') : say('finishThisExperiment')}
         </Button>
       </div>
-      <h2>The design</h2>
-      <p className="quiet">
-        {isDraft
-          ? 'This design came from a file and has more to it than the plan form holds, so it stays as it is.'
-          : 'The seeds are in the soil, so these stay as they are: the readings depend on them.'}
-      </p>
+      <h2>{say('theDesign')}</h2>
+      <p className="quiet">{isDraft ? say('thisDesignCameFromAFileAnd') : say('theSeedsAreInTheSoilSo')}</p>
       <dl className="design-facts">
-        <dt>Crop</dt>
-        <dd>{experiment.cropName || 'not named'}</dd>
-        <dt>We change</dt>
+        <dt>{say('crop')}</dt>
+        <dd>{experiment.cropName || say('notNamed')}</dd>
+        <dt>{say('weChange')}</dt>
         <dd>{experiment.factors.map((factor) => factor.name).join(', ')}</dd>
-        <dt>Treatments</dt>
+        <dt>{say('treatments')}</dt>
         <dd>
           {experiment.treatments.map((treatment) => (
             <span key={treatment.id} className="design-treatment">
               <TreatmentMark style={treatment.style} /> {treatment.name}
-              {treatment.isControl && ' (control)'},{' '}
-              {experiment.units.filter((unit) => unit.treatmentId === treatment.id).length} pots
+              {treatment.isControl && ' (control)'}
+              {say('pots', {
+                unitsCount: experiment.units.filter((unit) => unit.treatmentId === treatment.id).length,
+              })}
             </span>
           ))}
         </dd>
-        <dt>Height read in</dt>
+        <dt>{say('heightReadIn')}</dt>
         <dd>
-          {style.kind === 'length' ? `steps of ${style.scale.step} ${style.scale.unit}` : variable.name}
+          {style.kind === 'length'
+            ? say('stepsOf', { step: style.scale.step, unit: style.scale.unit })
+            : variable.name}
         </dd>
-        <dt>{isDraft ? 'To be sown' : 'Sown'}</dt>
+        <dt>{isDraft ? say('toBeSown') : say('sown2')}</dt>
         <dd>{longDay(experiment.sowOn)}</dd>
       </dl>
     </Form>

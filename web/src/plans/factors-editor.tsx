@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import type { FactorPart } from '@bright-sprout/contract/plans';
 import {
   type Aspect,
@@ -27,31 +29,32 @@ export function FactorsEditor() {
   const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
   const add = (): void => {
     const levels = [
-      { ...PLAIN_LEVEL, name: 'Without', isControl: true },
-      { ...PLAIN_LEVEL, name: 'With' },
+      { ...PLAIN_LEVEL, name: say('without'), isControl: true },
+      { ...PLAIN_LEVEL, name: say('with') },
     ];
-    const name = plan.factors.length === 0 ? 'What we change' : `Change ${plan.factors.length + 1}`;
+    const name =
+      plan.factors.length === 0
+        ? say('whatWeChange')
+        : say('change', { factorsCount: plan.factors.length + 1 });
     apply({ factors: [...plan.factors, { name, aspect: 'other', levels }], leftOut: [] });
   };
   return (
     <fieldset className="factors">
-      <legend>What we change</legend>
-      {plan.factors.length === 0 && (
-        <p className="quiet">Nothing: all pots are alike, and what comes up is counted.</p>
-      )}
+      <legend>{say('whatWeChange')}</legend>
+      {plan.factors.length === 0 && <p className="quiet">{say('nothingAllPotsAreAlikeAndWhat')}</p>}
       {plan.factors.map((_, index) => (
         <FactorEditor key={index} index={index} />
       ))}
       <div className="level-actions">
         {plan.factors.length < MOST_FACTORS && !isPlanted && (
           <Button variant="light" size="sm" onClick={add}>
-            <Plus size={16} aria-hidden="true" /> Another change
+            <Plus size={16} aria-hidden="true" /> {say('anotherChange')}
           </Button>
         )}
         <p className="plan-sum" aria-live="polite">
           {Number.isFinite(pots * places) && (
             <>
-              <b>{pots} pots</b> in {places} places
+              <Said by={say} code="potsInPlaces" values={{ pots, places, b: (parts) => <b>{parts}</b> }} />
             </>
           )}
         </p>
@@ -88,11 +91,11 @@ function FactorEditor({ index }: { index: number }) {
       <div className="form-row">
         <TextInput
           name={`factors.${index}.name`}
-          label={plan.factors.length > 1 ? `Change ${index + 1}` : 'Called'}
+          label={plan.factors.length > 1 ? say('change2', { index: index + 1 }) : say('called')}
         />
         <ChoiceInput
           name={`factors.${index}.aspect`}
-          label="It is about"
+          label={say('itIsAbout')}
           disabled={isPlanted}
           options={ASPECTS.map((aspect: Aspect) => [aspect, ASPECT_WORDS[aspect]] as const)}
         />
@@ -101,7 +104,7 @@ function FactorEditor({ index }: { index: number }) {
             variant="light"
             size="sm"
             className="remove-factor"
-            aria-label={`Take ${factor.name} away`}
+            aria-label={say('takeAway2', { factor: factor.name })}
             onClick={remove}
           >
             <X size={16} aria-hidden="true" />
@@ -123,12 +126,12 @@ function FactorEditor({ index }: { index: number }) {
               change({
                 levels: [
                   ...getValues(`factors.${index}.levels`),
-                  { ...PLAIN_LEVEL, name: `Level ${factor.levels.length + 1}` },
+                  { ...PLAIN_LEVEL, name: say('level2', { levelsCount: factor.levels.length + 1 }) },
                 ],
               })
             }
           >
-            <Plus size={16} aria-hidden="true" /> Another level
+            <Plus size={16} aria-hidden="true" /> {say('anotherLevel')}
           </Button>
           {factor.levels.some((level) => level.isControl) && (
             <Button
@@ -143,7 +146,7 @@ function FactorEditor({ index }: { index: number }) {
                 })
               }
             >
-              No control
+              {say('noControl')}
             </Button>
           )}
         </div>
@@ -166,7 +169,7 @@ function Combinations() {
     apply({ leftOut: isOut ? plan.leftOut.filter((one) => one !== key) : [...plan.leftOut, key] });
   };
   return (
-    <div className="combinations" role="group" aria-label="Combinations that are grown">
+    <div className="combinations" role="group" aria-label={say('combinationsThatAreGrown')}>
       {all.map(({ name, levels }) => {
         const key = combinationKey(levels);
         return (

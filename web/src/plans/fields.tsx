@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
@@ -136,7 +137,7 @@ export function WorkedOut({
       <p className="worked-title">{title}</p>
       {children}
       <details>
-        <summary>How it is worked out</summary>
+        <summary>{say('howItIsWorkedOut')}</summary>
         <div className="working">{working}</div>
       </details>
     </div>

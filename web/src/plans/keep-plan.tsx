@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -60,15 +61,15 @@ export function KeepPlan() {
         <Form.Control
           value={about}
           maxLength={200}
-          placeholder="What this plan is good for"
-          aria-label="What this plan is good for"
+          placeholder={say('whatThisPlanIsGoodFor')}
+          aria-label={say('whatThisPlanIsGoodFor')}
           onChange={(event) => setAbout(event.target.value)}
         />
         <Button type="submit" variant="light" size="sm" disabled={template.isPending}>
-          Keep as a template
+          {say('keepAsATemplate')}
         </Button>
         <Button variant="light" size="sm" disabled={copy.isPending} onClick={openCopy}>
-          Copy this plan
+          {say('copyThisPlan')}
         </Button>
         {experiment.status !== 'draft' && (
           <Button
@@ -77,13 +78,13 @@ export function KeepPlan() {
             disabled={finish.isPending}
             onClick={() => finish.mutate(!isFinished)}
           >
-            {isFinished ? 'Open it again' : 'Finish this experiment'}
+            {isFinished ? say('openItAgain') : say('finishThisExperiment')}
           </Button>
         )}
       </Form>
       {template.isSuccess && (
         <p className="quiet" role="status">
-          Kept. Start from it on the shelf.
+          {say('keptStartFromItOnTheShelf')}
         </p>
       )}
       <FailureNote error={template.error ?? copy.error ?? finish.error} />

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import {
   DndContext,
@@ -48,7 +49,7 @@ export function LayoutEditor({ canArrange }: { canArrange: boolean }) {
       <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ container: document.body }}>
         <UnitLayout
           experiment={experiment}
-          label="The sill: which treatment stands where"
+          label={say('theSillWhichTreatmentStandsWhere')}
           activeUnitId={undefined}
           renderUnit={(unit, tabIndex) => (
             <PlannedPot
@@ -65,15 +66,15 @@ export function LayoutEditor({ canArrange }: { canArrange: boolean }) {
       {canArrange && (
         <div className="layout-actions">
           <Button variant="light" onClick={layout.shuffle} disabled={layout.isBusy}>
-            <Shuffle size={18} aria-hidden="true" /> Shuffle again
+            <Shuffle size={18} aria-hidden="true" /> {say('shuffleAgain')}
           </Button>
           <Button variant="light" onClick={layout.undo} disabled={layout.isBusy || !layout.canUndo}>
-            <Undo2 size={18} aria-hidden="true" /> Undo
+            <Undo2 size={18} aria-hidden="true" /> {say('undo')}
           </Button>
           <p className="quiet" aria-live="polite">
             {picked
-              ? `Pot ${picked.number} picked: choose the pot to swap it with.`
-              : 'Drag one pot onto another to swap them, or press Enter on each.'}
+              ? say('potPickedChooseThePotToSwap', { number: picked.number })
+              : say('dragOnePotOntoAnotherToSwap')}
           </p>
         </div>
       )}
@@ -112,7 +113,12 @@ function PlannedPot({
         style={shift}
         data-unit={unit.id}
         tabIndex={tabIndex}
-        aria-label={`Pot ${unit.number}, ${treatment.name}${unit.team ? `, ${unit.team}` : ''}`}
+        aria-label={say('potOfTeam', {
+          number: unit.number,
+          treatment: treatment.name,
+          ifTeam: unit.team ? 'yes' : 'no',
+          team: unit.team,
+        })}
         aria-pressed={canArrange ? isPicked : undefined}
         onClick={onChoose}
         {...(canArrange ? drag.listeners : {})}

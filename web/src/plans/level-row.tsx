@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { LevelPart, PlanRequest } from '@bright-sprout/contract/plans';
 import {
   ASPECT_FIELDS,
@@ -31,7 +32,10 @@ export function LevelRow({
   const own = whole?.levels[level];
   if (!whole || !own) return null;
   const path = `factors.${factor}.levels.${level}` as const;
-  const label = plan.factors.length > 1 ? `Level ${level + 1} of change ${factor + 1}` : `Level ${level + 1}`;
+  const label =
+    plan.factors.length > 1
+      ? say('levelOfChange', { level: level + 1, factor: factor + 1 })
+      : say('level', { level: level + 1 });
   const extra = differingAspects(whole).filter((aspect) => aspect !== whole.aspect);
   const levels = (): LevelPart[] => getValues(`factors.${factor}.levels`);
   const nameProblem = problem(`${path}.name`);
@@ -53,7 +57,7 @@ export function LevelRow({
         type="radio"
         id={`control-${factor}-${level}`}
         name={`control-${factor}`}
-        label="control"
+        label={say('control')}
         checked={own.isControl}
         disabled={isPlanted}
         onChange={() => onChange(levels().map((one, at) => ({ ...one, isControl: at === level })))}
@@ -62,7 +66,7 @@ export function LevelRow({
         <Button
           variant="light"
           size="sm"
-          aria-label={`Remove ${label.toLowerCase()}`}
+          aria-label={say('remove', { label: label.toLowerCase() })}
           disabled={whole.levels.length === 2}
           onClick={() => onChange(levels().filter((_, at) => at !== level))}
         >
@@ -122,9 +126,9 @@ function Setting({
         <Form.Select
           {...register(`${path}.light`, choice)}
           disabled={disabled}
-          aria-label={`${label}: light`}
+          aria-label={say('light', { label })}
         >
-          <option value="">as the others</option>
+          <option value="">{say('asTheOthers')}</option>
           {LIGHT_PLACES.map((place) => (
             <option key={place} value={place}>
               {LIGHT_WORDS[place]}
@@ -137,9 +141,9 @@ function Setting({
         <Form.Select
           {...register(`${path}.cropId`, choice)}
           disabled={disabled}
-          aria-label={`${label}: crop`}
+          aria-label={say('crop2', { label })}
         >
-          <option value="">the plan’s crop</option>
+          <option value="">{say('thePlansCrop')}</option>
           {crops.map(({ id, commonName }) => (
             <option key={id} value={id}>
               {commonName}
@@ -154,8 +158,8 @@ function Setting({
         <Form.Control
           {...register(`${path}.medium`, choice)}
           disabled={disabled}
-          placeholder="what it grows in"
-          aria-label={`${label}: what it grows in`}
+          placeholder={say('whatItGrowsIn')}
+          aria-label={say('whatItGrowsIn2', { label })}
         />
       );
     case 'dose':
@@ -164,11 +168,11 @@ function Setting({
 }
 
 const UNITS = {
-  waterMl: ['mL', 'water in mL'],
+  waterMl: ['mL', say('waterInMl')],
   temperatureC: ['°C', 'temperature'],
-  depthMm: ['mm', 'depth in mm'],
-  plants: ['plants', 'plants in a pot'],
-  ageDays: ['days', 'days old'],
+  depthMm: ['mm', say('depthInMm')],
+  plants: ['plants', say('plantsInAPot')],
+  ageDays: ['days', say('daysOld')],
 } as const;
 
 interface SettingProps {
@@ -185,15 +189,15 @@ function CoverSetting({ path, label, disabled }: SettingProps) {
     <Form.Select
       value={value === null ? '' : String(value)}
       disabled={disabled}
-      aria-label={`${label}: cover`}
+      aria-label={say('cover', { label })}
       onChange={({ target }) => {
         setValue(`${path}.isCovered`, target.value === '' ? null : target.value === 'true');
         apply({});
       }}
     >
-      <option value="">as the others</option>
-      <option value="true">covered</option>
-      <option value="false">open</option>
+      <option value="">{say('asTheOthers')}</option>
+      <option value="true">{say('covered')}</option>
+      <option value="false">{say('open')}</option>
     </Form.Select>
   );
 }
@@ -204,7 +208,7 @@ function DoseSetting({ path, label, disabled }: SettingProps) {
   const dose = watch(`${path}.dose`);
   const change = (changes: Partial<NonNullable<typeof dose>>): void => {
     const next = {
-      material: dose?.material ?? 'what is added',
+      material: dose?.material ?? say('whatIsAdded'),
       amount: dose?.amount ?? 0,
       unit: dose?.unit ?? 'g',
       ...changes,
@@ -219,14 +223,14 @@ function DoseSetting({ path, label, disabled }: SettingProps) {
         min={0}
         value={dose && Number.isFinite(dose.amount) ? dose.amount : ''}
         disabled={disabled}
-        aria-label={`${label}: amount a pot`}
+        aria-label={say('amountAPot', { label })}
         onChange={({ target }) => change({ amount: target.value === '' ? 0 : Number(target.value) })}
         onBlur={() => apply({})}
       />
       <Form.Select
         value={dose?.unit ?? 'g'}
         disabled={disabled}
-        aria-label={`${label}: unit`}
+        aria-label={say('unit', { label })}
         onChange={({ target }) => {
           change({ unit: target.value as (typeof DOSE_UNITS)[number] });
           apply({});
@@ -239,8 +243,8 @@ function DoseSetting({ path, label, disabled }: SettingProps) {
       <Form.Control
         value={dose?.material ?? ''}
         disabled={disabled}
-        placeholder="of what"
-        aria-label={`${label}: material`}
+        placeholder={say('ofWhat')}
+        aria-label={say('material', { label })}
         onChange={({ target }) => change({ material: target.value })}
         onBlur={() => apply({})}
       />

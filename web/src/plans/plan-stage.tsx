@@ -1,3 +1,5 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/plans';
 import type { PlanPart } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -20,14 +22,14 @@ import { TeamBrushProvider } from './team-brush.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
 
 const PARTS = {
-  question: { name: 'Question', show: QuestionSection },
-  pots: { name: 'Pots', show: PotsSection },
-  sowing: { name: 'Sowing', show: SowingSection },
-  supplies: { name: 'Supplies', show: SuppliesSection },
-  steps: { name: 'Steps', show: StepsSection },
-  days: { name: 'Days', show: DaysSection },
-  check: { name: 'Check', show: CheckSection },
-  rehearse: { name: 'Rehearse', show: RehearseSection },
+  question: { name: say('question'), show: QuestionSection },
+  pots: { name: say('pots2'), show: PotsSection },
+  sowing: { name: say('sowing'), show: SowingSection },
+  supplies: { name: say('supplies'), show: SuppliesSection },
+  steps: { name: say('steps'), show: StepsSection },
+  days: { name: say('days'), show: DaysSection },
+  check: { name: say('check'), show: CheckSection },
+  rehearse: { name: say('rehearse'), show: RehearseSection },
 } as const;
 
 type Part = keyof typeof PARTS;
@@ -40,7 +42,7 @@ export default function PlanStage() {
     return (
       <div className="stage">
         <LayoutEditor canArrange={experiment.status === 'draft'} />
-        <section className="panel" aria-label="Plan">
+        <section className="panel" aria-label={say('plan')}>
           <DescriptionForm key={experiment.id} />
         </section>
       </div>
@@ -95,9 +97,9 @@ function PlanPanel() {
     document.getElementById(`part-${next}`)?.focus();
   };
   return (
-    <section className="panel plan-panel" aria-label="Plan">
+    <section className="panel plan-panel" aria-label={say('plan')}>
       <div className="plan-top">
-        <div className="plan-parts" role="tablist" aria-label="Parts of the plan" onKeyDown={step}>
+        <div className="plan-parts" role="tablist" aria-label={say('partsOfThePlan')} onKeyDown={step}>
           {names.map((name) => (
             <button
               key={name}
@@ -121,25 +123,21 @@ function PlanPanel() {
         {conflict.length > 0 && (
           <div className="note-attention" role="alert">
             <p>
-              Another window changed {listWords(conflict.map((one) => PART_WORDS[one] ?? 'the plan'))} too.
-              What you typed is still here. Everything else is kept from both.
+              {say('anotherWindowChangedTooWhatYouTyped', {
+                listWords: listWords(conflict.map((one) => PART_WORDS[one] ?? say('thePlan'))),
+              })}
             </p>
             <div className="button-row">
               <Button size="sm" onClick={() => settle('mine')}>
-                Keep mine
+                {say('keepMine')}
               </Button>
               <Button size="sm" variant="light" onClick={() => settle('theirs')}>
-                Take theirs
+                {say('takeTheirs')}
               </Button>
             </div>
           </div>
         )}
-        {isPlanted && (
-          <p className="note-attention">
-            The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is
-            read: those stay. Words, steps, dates to come and added pots can still change.
-          </p>
-        )}
+        {isPlanted && <p className="note-attention">{say('theSeedsAreInTheSoilAnd')}</p>}
         <Show />
       </div>
     </section>
@@ -148,37 +146,36 @@ function PlanPanel() {
 
 /** Parts of a plan as they are called on the page. */
 const PART_WORDS: Partial<Record<PlanPart, string>> = {
-  question: 'the question',
-  hypothesis: 'the prediction',
+  question: say('theQuestion'),
+  hypothesis: say('thePrediction'),
   kind: 'the kind',
-  cropId: 'the crop',
-  lotId: 'the packet',
-  factors: 'what is changed',
-  leftOut: 'the combinations',
-  replicates: 'the number of pots',
-  seedsPerUnit: 'the seeds in a pot',
-  plantsPerUnit: 'the plants in a pot',
-  containers: 'the containers',
-  measure: 'what is read',
-  alsoRead: 'what else is read',
-  sowOn: 'the sowing date',
-  lessonOn: 'the lesson date',
-  goal: 'the goal',
-  conditions: 'the conditions',
-  constants: 'what stays the same',
-  steps: 'the steps',
-  calendar: 'the days',
-  prediction: 'the guess',
+  cropId: say('theCrop'),
+  lotId: say('thePacket'),
+  factors: say('whatIsChanged'),
+  leftOut: say('theCombinations'),
+  replicates: say('theNumberOfPots'),
+  seedsPerUnit: say('theSeedsInAPot'),
+  plantsPerUnit: say('thePlantsInAPot'),
+  containers: say('theContainers'),
+  measure: say('whatIsRead'),
+  alsoRead: say('whatElseIsRead'),
+  sowOn: say('theSowingDate'),
+  lessonOn: say('theLessonDate'),
+  goal: say('theGoal'),
+  conditions: say('theConditions'),
+  constants: say('whatStaysTheSame'),
+  steps: say('theSteps'),
+  calendar: say('theDays'),
+  prediction: say('theGuess'),
 };
 
 function listWords(words: readonly string[]): string {
-  const each = [...new Set(words)];
-  return each.length < 2 ? (each[0] ?? '') : `${each.slice(0, -1).join(', ')} and ${each.at(-1) ?? ''}`;
+  return allOf([...new Set(words)]);
 }
 
 const STATE_WORDS = {
-  saved: 'Saved',
+  saved: say('saved'),
   saving: 'Saving …',
-  'not-valid': 'Not saved: mend what is marked',
-  failed: 'Not saved: mend what is marked',
+  'not-valid': say('notSavedMendWhatIsMarked'),
+  failed: say('notSavedMendWhatIsMarked'),
 } as const;

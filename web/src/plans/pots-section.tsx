@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { inventoryRoutes } from '@bright-sprout/contract/inventory';
 import type { ContainerPart, PlanRequest } from '@bright-sprout/contract/plans';
 import {
@@ -25,10 +26,10 @@ import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
 
 const SIDE_WORDS = {
-  top: 'at the top',
-  right: 'on the right',
-  bottom: 'at the bottom',
-  left: 'on the left',
+  top: say('atTheTop'),
+  right: say('onTheRight'),
+  bottom: say('atTheBottom'),
+  left: say('onTheLeft'),
   none: 'nowhere',
 } as const;
 
@@ -43,13 +44,13 @@ export function PotsSection() {
       <div className="form-row">
         <NumberInput
           name="replicates"
-          label={treatments > 1 ? 'Pots of each treatment' : 'Pots'}
+          label={treatments > 1 ? say('potsOfEachTreatment') : say('pots2')}
           step={1}
           disabled={isPlanted}
         />
         {!isPlanted && (
           <div className="plan-field is-wide">
-            <p className="form-label">Laid out</p>
+            <p className="form-label">{say('laidOut')}</p>
             <div className="button-row">
               {(['random', 'blocks'] as const).map((method) => (
                 <Button
@@ -58,7 +59,7 @@ export function PotsSection() {
                   aria-pressed={plan.layoutMethod === method}
                   onClick={() => apply({ layoutMethod: method, layoutSeed: plan.layoutSeed })}
                 >
-                  {method === 'random' ? 'All by chance' : 'In complete blocks'}
+                  {method === 'random' ? say('allByChance') : say('inCompleteBlocks')}
                 </Button>
               ))}
             </div>
@@ -67,20 +68,18 @@ export function PotsSection() {
       </div>
       <p className="quiet">
         {plan.layoutMethod === 'blocks'
-          ? `Each run of ${treatments} neighbouring places holds every treatment once, so that what changes along the sill is shared by all.`
+          ? say('eachRunOfNeighbouringPlacesHolds', { treatments })
           : plan.layoutMethod === 'by_hand'
-            ? 'Arranged by hand: the design check says when a treatment owns the bright side, a row or a column.'
-            : 'Each order is as likely as any other; the design check says when chance was unkind.'}
+            ? say('arrangedByHandTheDesignCheckSays')
+            : say('eachOrderIsAsLikelyAsAny')}
       </p>
-      <h2>Containers</h2>
+      <h2>{say('containers')}</h2>
       {plan.containers.map((_, index) => (
         <ContainerEditor key={index} index={index} />
       ))}
       {!isPlanted && <AddContainer />}
       {Number.isFinite(places * plan.replicates) && (
-        <p className="quiet">
-          {places} places for {treatments * plan.replicates} pots.
-        </p>
+        <p className="quiet">{say('placesForPots', { places, treatments: treatments * plan.replicates })}</p>
       )}
       <ClassSection />
       {isPlanted && experiment.status !== 'finished' && <AddUnit />}
@@ -113,7 +112,7 @@ function ContainerEditor({ index }: { index: number }) {
   return (
     <div className="container-editor">
       <div className="form-row">
-        <PlanField id={`${name}.kind`} label={`Container ${index + 1}`} error={undefined}>
+        <PlanField id={`${name}.kind`} label={say('container', { index: index + 1 })} error={undefined}>
           <Form.Select
             value={container.kind}
             disabled={isPlanted}
@@ -126,13 +125,13 @@ function ContainerEditor({ index }: { index: number }) {
             ))}
           </Form.Select>
         </PlanField>
-        <TextInput name={`${name}.name`} label="Called" />
-        <NumberInput name={`${name}.rows`} label="Rows" step={1} disabled={isPlanted} />
-        <NumberInput name={`${name}.columns`} label="Columns" step={1} disabled={isPlanted} />
-        <NumberInput name={`${name}.cellMl`} label="Holds" unit="mL" disabled={isPlanted} />
+        <TextInput name={`${name}.name`} label={say('called')} />
+        <NumberInput name={`${name}.rows`} label={say('rows2')} step={1} disabled={isPlanted} />
+        <NumberInput name={`${name}.columns`} label={say('columns2')} step={1} disabled={isPlanted} />
+        <NumberInput name={`${name}.cellMl`} label={say('holds')} unit="mL" disabled={isPlanted} />
         <ChoiceInput
           name={`${name}.brightSide`}
-          label="Brightest"
+          label={say('brightest')}
           disabled={isPlanted}
           options={BRIGHT_SIDES.map((side) => [side, SIDE_WORDS[side]] as const)}
         />
@@ -145,7 +144,7 @@ function ContainerEditor({ index }: { index: number }) {
             onClick={() => save.mutate(getValues(name))}
             disabled={save.isPending}
           >
-            <Save size={16} aria-hidden="true" /> {save.isSuccess ? 'Size kept' : 'Keep this size'}
+            <Save size={16} aria-hidden="true" /> {save.isSuccess ? say('sizeKept') : say('keepThisSize')}
           </Button>
           {plan.containers.length > 1 && (
             <Button
@@ -153,7 +152,7 @@ function ContainerEditor({ index }: { index: number }) {
               size="sm"
               onClick={() => apply({ containers: getValues('containers').filter((_, at) => at !== index) })}
             >
-              <X size={16} aria-hidden="true" /> Take away
+              <X size={16} aria-hidden="true" /> {say('takeAway')}
             </Button>
           )}
         </div>
@@ -178,13 +177,13 @@ function AddContainer() {
   return (
     <Form.Group controlId="add-container" className="add-container">
       <Form.Label>
-        <Plus size={16} aria-hidden="true" /> Another container
+        <Plus size={16} aria-hidden="true" /> {say('anotherContainer')}
       </Form.Label>
       <Form.Select value="" onChange={(event) => add(event.target.value)}>
-        <option value="">Choose …</option>
+        <option value="">{say('choose')}</option>
         {own.map(({ id, name, rows, columns }) => (
           <option key={id} value={id}>
-            {name}, {rows} × {columns} (your own)
+            {say('yourOwn', { name, rows, columns })}
           </option>
         ))}
         {CONTAINER_KINDS.map((kind) => (

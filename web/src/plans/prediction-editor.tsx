@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import { Plus, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -18,22 +20,26 @@ export function PredictionEditor() {
   return (
     <details className="prediction">
       <summary>
-        The class guesses first: <b>{choices.length} answers</b>
+        <Said
+          by={say}
+          code="theClassGuessesFirstAnswers"
+          values={{ choicesCount: choices.length, b: (parts) => <b>{parts}</b> }}
+        />
       </summary>
-      <TextInput name="prediction.prompt" label="Asked" />
+      <TextInput name="prediction.prompt" label={say('asked')} />
       <ol>
         {choices.map((_, index) => (
           <li key={index}>
             <Form.Control
               {...register(`prediction.choices.${index}`)}
-              aria-label={`Answer ${index + 1}`}
+              aria-label={say('answer', { index: index + 1 })}
               isInvalid={problem(`prediction.choices.${index}`) !== undefined}
               autoComplete="off"
             />
             <Button
               variant="light"
               size="sm"
-              aria-label={`Remove answer ${index + 1}`}
+              aria-label={say('removeAnswer', { index: index + 1 })}
               onClick={() => change(getValues('prediction.choices').filter((__, at) => at !== index))}
             >
               <X size={16} aria-hidden="true" />
@@ -46,9 +52,11 @@ export function PredictionEditor() {
         variant="light"
         size="sm"
         disabled={choices.length >= MOST_CHOICES}
-        onClick={() => change([...getValues('prediction.choices'), `Answer ${choices.length + 1}`])}
+        onClick={() =>
+          change([...getValues('prediction.choices'), say('answer2', { choicesCount: choices.length + 1 })])
+        }
       >
-        <Plus size={16} aria-hidden="true" /> Another answer
+        <Plus size={16} aria-hidden="true" /> {say('anotherAnswer')}
       </Button>
     </details>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
 import {
   ALSO_READ,
@@ -26,11 +27,11 @@ const MEASURES: readonly (PlanMeasure & { name: string })[] = [
     variable: 'height' as const,
     unit,
     step,
-    name: `height in ${name}`,
+    name: say('heightIn', { name }),
   })),
-  { variable: 'seeds up', unit: 'seeds', step: 1, name: 'how many are up' },
-  { variable: 'leaves', unit: 'leaves', step: 1, name: 'leaves, counted' },
-  { variable: 'green cover', unit: '%', step: 1, name: 'green cover in %' },
+  { variable: 'seeds up', unit: 'seeds', step: 1, name: say('howManyAreUp') },
+  { variable: 'leaves', unit: 'leaves', step: 1, name: say('leavesCounted') },
+  { variable: 'green cover', unit: '%', step: 1, name: say('greenCoverIn') },
 ];
 
 /** The question, what is sown, what is changed and what is read. */
@@ -38,7 +39,7 @@ export function QuestionSection() {
   const { plan, isPlanted } = usePlanEditor();
   return (
     <>
-      <TextInput name="question" label="Question" className="question-input" />
+      <TextInput name="question" label={say('question')} className="question-input" />
       <div className="form-row">
         <KindChoice />
         <CropChoice />
@@ -52,20 +53,20 @@ export function QuestionSection() {
         {plan.measure.variable === 'height' && (
           <ChoiceInput
             name="plantRule"
-            label="Of each pot read"
+            label={say('ofEachPotRead')}
             disabled={isPlanted}
             options={[
-              ['tallest', 'the tallest plant'],
-              ['tagged', 'one marked plant'],
-              ['mean', 'every plant, their mean'],
+              ['tallest', say('theTallestPlant')],
+              ['tagged', say('oneMarkedPlant')],
+              ['mean', say('everyPlantTheirMean')],
             ]}
           />
         )}
         {plan.kind === 'challenge' && (
-          <NumberInput name="referenceMm" label="The mark to pass" unit="mm" isOptional />
+          <NumberInput name="referenceMm" label={say('theMarkToPass')} unit="mm" isOptional />
         )}
       </div>
-      <TextInput name="hypothesis" label="What we expect, and why" />
+      <TextInput name="hypothesis" label={say('whatWeExpectAndWhy')} />
       <PredictionEditor />
       <KeepPlan />
     </>
@@ -102,7 +103,7 @@ function KindChoice() {
     });
   };
   return (
-    <PlanField id="kind" label="Kind" error={undefined}>
+    <PlanField id="kind" label={say('kind')} error={undefined}>
       <Form.Select
         id="kind"
         value={plan.kind}
@@ -126,7 +127,7 @@ function CropChoice() {
   return (
     <ChoiceInput
       name="cropId"
-      label="Crop"
+      label={say('crop')}
       disabled={isPlanted}
       options={crops.map(({ id, commonName }) => [id, commonName] as const)}
     />
@@ -141,9 +142,9 @@ function LotChoice() {
     apply({ lotId: lot?.id ?? null, seedsPerPacket: lot?.seedsPerPacket ?? plan.seedsPerPacket });
   };
   return (
-    <PlanField id="lotId" label="Packet" error={undefined}>
+    <PlanField id="lotId" label={say('packet')} error={undefined}>
       <Form.Select value={plan.lotId ?? ''} onChange={({ target }) => choose(target.value)}>
-        <option value="">{lots.length === 0 ? 'none in the drawer' : 'no packet chosen'}</option>
+        <option value="">{lots.length === 0 ? say('noneInTheDrawer') : say('noPacketChosen')}</option>
         {lots.map(({ id, name }) => (
           <option key={id} value={id}>
             {name}
@@ -167,11 +168,18 @@ function SeedNote() {
     <p className="crop-facts">
       <i>{crop.scientificName}</i>{' '}
       {facts.rate &&
-        `${Math.round(facts.rate.share * 100)} of 100 come up (${RATE_WORDS[facts.rate.source]})`}
-      {days && ` · up in ${days.min}–${days.max} days`}
+        say('of100ComeUp', {
+          share: Math.round(facts.rate.share * 100),
+          rateWords: RATE_WORDS[facts.rate.source],
+        })}
+      {days && say('upInDays', { min: days.min, max: days.max })}
       {crop.measuredSpread &&
-        ` · your own ${crop.measuredSpread.pots} pots differed by ${Math.round(crop.measuredSpread.cv * 100)} %`}
-      {crop.caution && <b className="caution">{crop.caution}</b>} <Link to="/inventory">Seed drawer</Link>
+        say('yourOwnPotsDifferedBy', {
+          pots: crop.measuredSpread.pots,
+          cv: Math.round(crop.measuredSpread.cv * 100),
+        })}
+      {crop.caution && <b className="caution">{crop.caution}</b>}{' '}
+      <Link to="/inventory">{say('seedDrawer')}</Link>
     </p>
   );
 }
@@ -187,7 +195,7 @@ function AlsoReadChoice() {
     });
   return (
     <fieldset className="also-read">
-      <legend>And also</legend>
+      <legend>{say('andAlso')}</legend>
       {ALSO_READ.filter((name) => name !== plan.measure.variable).map((name) => (
         <Form.Check
           key={name}
@@ -211,7 +219,7 @@ function MeasureChoice() {
       variable === plan.measure.variable && unit === plan.measure.unit && step === plan.measure.step,
   );
   return (
-    <PlanField id="measure" label="We read" error={undefined}>
+    <PlanField id="measure" label={say('weRead')} error={undefined}>
       <Form.Select
         id="measure"
         value={at}

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import { EFFECT_TARGETS, type EffectTarget } from '@bright-sprout/core/rehearsal';
 import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
 import { Suspense } from 'react';
@@ -12,9 +14,9 @@ import { useRehearsal } from './use-rehearsal.ts';
 const NOBODY: ReadonlySet<string> = new Set();
 
 const TARGET_WORDS: Record<EffectTarget, string> = {
-  height: 'final height',
-  speed: 'growth speed',
-  emergence: 'days until up',
+  height: say('finalHeight'),
+  speed: say('growthSpeed'),
+  emergence: say('daysUntilUp'),
 };
 const SIZES = [100, 300, 500];
 
@@ -27,13 +29,10 @@ export function RehearseSection() {
   const percent = Math.round(wish.change * 100);
   return (
     <>
-      <p>
-        Suppose it is true. In how many classes with this very plan would it show? Plants are grown by a model
-        with the usual luck of seeds, plants and rulers, and compared on the lesson day as planned.
-      </p>
+      <p>{say('supposeItIsTrueInHowMany')}</p>
       <div className="form-row rehearse-wish">
         <Form.Group controlId="effect-target" className="plan-field">
-          <Form.Label>Suppose it changes</Form.Label>
+          <Form.Label>{say('supposeItChanges')}</Form.Label>
           <Form.Select
             value={wish.target}
             onChange={({ target }) => change({ target: target.value as EffectTarget })}
@@ -47,7 +46,16 @@ export function RehearseSection() {
         </Form.Group>
         <Form.Group controlId="effect-change" className="plan-field is-wide">
           <Form.Label>
-            by <b>{percent === 0 ? 'nothing at all' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`}</b>
+            <Said
+              by={say}
+              code="byPercent"
+              values={{
+                ifPercent: percent === 0 ? 'yes' : 'no',
+                ifPercent2: percent > 0 ? 'yes' : 'no',
+                percent: Math.abs(percent),
+                b: (parts) => <b>{parts}</b>,
+              }}
+            />
           </Form.Label>
           <Form.Range
             min={-60}
@@ -58,7 +66,7 @@ export function RehearseSection() {
           />
         </Form.Group>
         <Form.Group controlId="effect-classes" className="plan-field">
-          <Form.Label>Classes</Form.Label>
+          <Form.Label>{say('classes')}</Form.Label>
           <Form.Select
             value={wish.classes}
             onChange={({ target }) => change({ classes: Number(target.value) })}
@@ -70,11 +78,11 @@ export function RehearseSection() {
         </Form.Group>
         {progress === undefined ? (
           <Button disabled={state === 'not-valid'} onClick={rehearsal.start}>
-            Try it
+            {say('tryIt')}
           </Button>
         ) : (
           <Button variant="light" onClick={rehearsal.cancel}>
-            Stop
+            {say('stop')}
           </Button>
         )}
       </div>
@@ -83,14 +91,14 @@ export function RehearseSection() {
           className="classes-grown"
           value={progress.done}
           max={progress.of}
-          aria-label="Classes grown"
+          aria-label={say('classesGrown')}
         />
       )}
       <div aria-live="polite">
         {error !== undefined && <p className="note-harm">{error}</p>}
         {result && !result.main.defined && (
           <p className="note-attention">
-            This plan cannot be rehearsed, as {undefinedWords(result.main.reason)}.
+            {say('thisPlanCannotBeRehearsedAs', { undefinedWords: undefinedWords(result.main.reason) })}
           </p>
         )}
         {result?.main.defined && (
@@ -103,8 +111,8 @@ export function RehearseSection() {
               <table className="table table-sm">
                 <thead>
                   <tr>
-                    <th>What if</th>
-                    <th>{result.wish.change === 0 ? 'false alarms' : 'classes that see it'}</th>
+                    <th>{say('whatIf')}</th>
+                    <th>{result.wish.change === 0 ? say('falseAlarms') : say('classesThatSeeIt')}</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -119,7 +127,7 @@ export function RehearseSection() {
             )}
             {result.main.value.typical && (
               <Suspense fallback={<div className="figure" aria-busy="true" />}>
-                <p className="quiet">A class in the middle of them, as it would see its own data:</p>
+                <p className="quiet">{say('aClassInTheMiddleOfThem')}</p>
                 <Charts
                   comparison={result.main.value.typical}
                   treatments={result.main.value.typical.groups.map(({ groupId }, index) => ({

@@ -1,10 +1,11 @@
+import { say } from '@bright-sprout/words/plans';
 import type { Rehearsal, Result } from '@bright-sprout/core/rehearsal';
 
 const WORDS: Record<Result, readonly [withEffect: string, without: string]> = {
-  seen: ['see it', 'see what is not there'],
-  'wrong-way': ['see the opposite', 'see what is not there'],
-  missed: ['miss it', 'rightly see nothing clear'],
-  'cannot-tell': ['cannot test anything', 'cannot test anything'],
+  seen: [say('seeIt2'), say('seeWhatIsNotThere')],
+  'wrong-way': [say('seeTheOpposite'), say('seeWhatIsNotThere')],
+  missed: [say('missIt'), say('rightlySeeNothingClear')],
+  'cannot-tell': [say('cannotTestAnything'), say('cannotTestAnything')],
 };
 
 const ORDER: readonly Result[] = ['seen', 'wrong-way', 'missed', 'cannot-tell'];
@@ -26,7 +27,7 @@ export function ResultDots({ rehearsal, isNothing }: { rehearsal: Rehearsal; isN
         {counts.map(([result, count]) => (
           <span key={result}>
             <i className={`dot-${result} ${isNothing ? 'is-nothing' : ''}`} aria-hidden="true" />
-            {count} of {rehearsal.classes} {WORDS[result][isNothing ? 1 : 0]}
+            {say('of', { count, classes: rehearsal.classes, words: WORDS[result][isNothing ? 1 : 0] })}
           </span>
         ))}
       </figcaption>

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import { chanceText, undefinedWords } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
 import { shortDay } from '../shared/ui/index.ts';
@@ -12,16 +14,16 @@ export function SowingAdvice() {
   const advice = useAdvice();
   if (isPlanted || !advice) return null;
   if (!advice.defined) {
-    return <p className="quiet">No forecast for the lesson, as {undefinedWords(advice.reason)}.</p>;
+    return (
+      <p className="quiet">
+        {say('noForecastForTheLessonAs', { undefinedWords: undefinedWords(advice.reason) })}
+      </p>
+    );
   }
   const { choices, latest, recommended } = advice.value;
   const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
   if (isLadder) {
-    return (
-      <p className="quiet">
-        Sown on several days, each as many days before the lesson as its plants should be old.
-      </p>
-    );
+    return <p className="quiet">{say('sownOnSeveralDaysEachAsMany')}</p>;
   }
   const shown = choices.slice(-MOST_BARS);
   const own = choices.find((choice) => choice.day === plan.sowOn);
@@ -30,30 +32,44 @@ export function SowingAdvice() {
       <p>
         {own && (
           <>
-            Sown on {shortDay(own.day)}, enough stands ready with a chance of <b>{chanceText(own.chance)}</b>
-            .{' '}
+            <Said
+              by={say}
+              code="sownOnEnoughStandsReadyWithA"
+              values={{
+                day: shortDay(own.day),
+                chanceText: chanceText(own.chance),
+                b: (parts) => <b>{parts}</b>,
+              }}
+            />{' '}
           </>
         )}
         {latest ? (
           <>
-            Latest day for the chance you want: <b>{shortDay(latest)}</b>.{' '}
+            <Said
+              by={say}
+              code="latestDayForTheChanceYouWant"
+              values={{ latest: shortDay(latest), b: (parts) => <b>{parts}</b> }}
+            />{' '}
           </>
         ) : (
-          'No day from today on gives the chance you want. '
+          say('noDayFromTodayOnGivesThe')
         )}
         {recommended && recommended !== plan.sowOn && (
           <Button variant="light" size="sm" onClick={() => apply({ sowOn: recommended })}>
-            Sow on {shortDay(recommended)}
+            {say('sowOn', { recommended: shortDay(recommended) })}
           </Button>
         )}
       </p>
-      <div className="chance-bars" role="group" aria-label="Chance of being ready by sowing day">
+      <div className="chance-bars" role="group" aria-label={say('chanceOfBeingReadyBySowingDay')}>
         {shown.map(({ day, chance }) => (
           <button
             key={day}
             type="button"
             className={day === plan.sowOn ? 'is-chosen' : ''}
-            aria-label={`Sow on ${shortDay(day)}: ready with a chance of ${chanceText(chance)}`}
+            aria-label={say('sowOnReadyWithAChanceOf', {
+              day: shortDay(day),
+              chanceText: chanceText(chance),
+            })}
             aria-pressed={day === plan.sowOn}
             title={`${shortDay(day)}: ${chanceText(chance)}`}
             onClick={() => apply({ sowOn: day })}
@@ -63,8 +79,10 @@ export function SowingAdvice() {
         ))}
       </div>
       <p className="chance-ends quiet" aria-hidden="true">
-        <span>sown {shown[0] && shortDay(shown[0].day)}</span>
-        <span>chance to be ready, 0 to all</span>
+        <span>
+          {say('sown')} {shown[0] && shortDay(shown[0].day)}
+        </span>
+        <span>{say('chanceToBeReady0ToAll')}</span>
         <span>{shown.at(-1) && shortDay(shown.at(-1)?.day ?? '')}</span>
       </p>
     </div>

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/plans';
 import {
   depthChoices,
   seedsNeeded,
@@ -26,59 +28,59 @@ export function SowingSection() {
   const { isPlanted } = usePlanEditor();
   return (
     <>
-      <h2>Seeds</h2>
+      <h2>{say('seeds')}</h2>
       <div className="form-row">
-        <NumberInput name="seedsPerUnit" label="Seeds in each pot" step={1} disabled={isPlanted} />
-        <NumberInput name="plantsPerUnit" label="Plants wanted" step={1} disabled={isPlanted} />
+        <NumberInput name="seedsPerUnit" label={say('seedsInEachPot')} step={1} disabled={isPlanted} />
+        <NumberInput name="plantsPerUnit" label={say('plantsWanted')} step={1} disabled={isPlanted} />
         <ChoiceInput
           name="chance"
           isNumber
-          label="Chance that all get there"
+          label={say('chanceThatAllGetThere')}
           options={[
-            ['0.8', '8 in 10'],
-            ['0.9', '9 in 10'],
-            ['0.95', '95 in 100'],
-            ['0.99', '99 in 100'],
+            ['0.8', say('n8In10')],
+            ['0.9', say('n9In10')],
+            ['0.95', say('n95In100')],
+            ['0.99', say('n99In100')],
           ]}
         />
-        <NumberInput name="seedsPerPacket" label="Seeds in a packet" step={1} />
+        <NumberInput name="seedsPerPacket" label={say('seedsInAPacket')} step={1} />
       </div>
       <SeedAnswer />
-      <h2>Depth</h2>
+      <h2>{say('depth')}</h2>
       <DepthTable />
-      <h2>The same for every pot</h2>
+      <h2>{say('theSameForEveryPot')}</h2>
       <div className="form-row">
-        <NumberInput name="conditions.temperatureC" label="Room by day" unit="°C" />
-        <ChoiceInput name="conditions.light" label="Stands in" options={Object.entries(LIGHT_WORDS)} />
-        <NumberInput name="conditions.lightHours" label="Light a day" unit="h" />
-        <NumberInput name="conditions.waterMl" label="Water a pot" unit="mL" />
+        <NumberInput name="conditions.temperatureC" label={say('roomByDay')} unit="°C" />
+        <ChoiceInput name="conditions.light" label={say('standsIn')} options={Object.entries(LIGHT_WORDS)} />
+        <NumberInput name="conditions.lightHours" label={say('lightADay')} unit="h" />
+        <NumberInput name="conditions.waterMl" label={say('waterAPot')} unit="mL" />
       </div>
       <div className="form-row">
-        <TextInput name="conditions.medium" label="Grows in" isWide />
+        <TextInput name="conditions.medium" label={say('growsIn')} isWide />
         <ChoiceInput
           name="conditions.fill"
-          label="Filling"
+          label={say('filling')}
           options={[
-            ['fill_then_poke', 'fill, then poke holes'],
-            ['half_fill_then_cover', 'half fill, then cover'],
+            ['fill_then_poke', say('fillThenPokeHoles')],
+            ['half_fill_then_cover', say('halfFillThenCover')],
           ]}
         />
         <ChoiceInput
           name="conditions.cover"
-          label="Film or lid"
+          label={say('filmOrLid')}
           options={[
-            ['until_up', 'until something is up'],
+            ['until_up', say('untilSomethingIsUp')],
             ['none', 'none'],
           ]}
         />
       </div>
       <div className="form-row">
-        <NumberInput name="conditions.soakHours" label="Soak seeds" unit="h" />
-        <NumberInput name="conditions.coldDays" label="Cold before" unit="days" step={1} />
-        <NumberInput name="conditions.reactionDays" label="Mix reacts" unit="days" step={1} />
+        <NumberInput name="conditions.soakHours" label={say('soakSeeds')} unit="h" />
+        <NumberInput name="conditions.coldDays" label={say('coldBefore')} unit="days" step={1} />
+        <NumberInput name="conditions.reactionDays" label={say('mixReacts')} unit="days" step={1} />
         <div className="plan-field">
-          <TickInput name="conditions.hasSoil" label="Filled with mix" />
-          <TickInput name="conditions.isFirmed" label="Soil firmed" />
+          <TickInput name="conditions.hasSoil" label={say('filledWithMix')} />
+          <TickInput name="conditions.isFirmed" label={say('soilFirmed')} />
         </div>
       </div>
     </>
@@ -96,11 +98,7 @@ function SeedAnswer() {
     (count) => count >= 1 && count <= 200,
   );
   if (!wish?.defined || !isWhole) {
-    return (
-      <p className="quiet">
-        There is no germination rate for this crop: give the packet’s in the seed drawer.
-      </p>
-    );
+    return <p className="quiet">{say('thereIsNoGerminationRateForThis')}</p>;
   }
   return <SeedWays wish={wish.value} />;
 }
@@ -118,55 +116,64 @@ function SeedWays({ wish }: { wish: SowingWish }) {
     }),
     [wish, plan.seedsPerUnit, plan.plantsPerUnit],
   );
-  const seeds = (count: number): string => (count === 1 ? '1 seed' : `${count} seeds`);
+  const seeds = (count: number): string => (count === 1 ? say('n1Seed') : say('seeds2', { count }));
   return (
     <WorkedOut
       title={
         <>
-          With {seeds(plan.seedsPerUnit)} a pot, all {units} pots reach their number with a chance of{' '}
-          <b>{chanceText(chosen.chance)}</b>.
+          <Said
+            by={say}
+            code="withAPotAllPotsReachTheir"
+            values={{
+              seeds: seeds(plan.seedsPerUnit),
+              units,
+              chanceText: chanceText(chosen.chance),
+              b: (parts) => <b>{parts}</b>,
+            }}
+          />
         </>
       }
       working={
         <>
           <p>
-            {rateText(wish)} Seeds of one pot share some of their fate, as when it dries out, so the chance of
-            at least {plan.plantsPerUnit} up of m seeds is a little lower than if each had its own luck
-            (correlation {POT_CORRELATION}). The fewest seeds with which all {units} pots reach it in{' '}
-            {Math.round(wish.chance * 100)} of 100 such classes is the answer.
+            {say('seedsOfOnePotShareSomeOf', {
+              rateText: rateText(wish),
+              plantsPerUnit: plan.plantsPerUnit,
+              potCorrelation: POT_CORRELATION,
+              units,
+              chance: Math.round(wish.chance * 100),
+            })}
           </p>
           <table className="table table-sm">
             <thead>
               <tr>
-                <th>Way</th>
-                <th>Seeds in all</th>
-                <th>All pots reach it</th>
-                <th>To thin</th>
+                <th>{say('way')}</th>
+                <th>{say('seedsInAll')}</th>
+                <th>{say('allPotsReachIt')}</th>
+                <th>{say('toThin')}</th>
               </tr>
             </thead>
             <tbody>
               {needed.defined && (
                 <tr>
-                  <td>{seeds(needed.value.seedsPerUnit)} a pot, enough</td>
+                  <td>{say('aPotEnough', { seeds: seeds(needed.value.seedsPerUnit) })}</td>
                   <td>{needed.value.seeds}</td>
                   <td>{chanceText(needed.value.chance)}</td>
-                  <td>about {Math.round(needed.value.thinned)}</td>
+                  <td>{say('about', { thinned: Math.round(needed.value.thinned) })}</td>
                 </tr>
               )}
               <tr>
-                <td>three for one, as many do</td>
+                <td>{say('threeForOneAsManyDo')}</td>
                 <td>{three.seeds}</td>
                 <td>{chanceText(three.chance)}</td>
-                <td>about {Math.round(three.thinned)}</td>
+                <td>{say('about', { thinned: Math.round(three.thinned) })}</td>
               </tr>
               {spares.defined && (
                 <tr>
-                  <td>
-                    no more seeds, {spares.value.spares} spare {spares.value.spares === 1 ? 'pot' : 'pots'}
-                  </td>
+                  <td>{say('noMoreSeedsSparePots', { spares: spares.value.spares })}</td>
                   <td>{(units + spares.value.spares) * plan.plantsPerUnit}</td>
                   <td>{chanceText(spares.value.chance)}</td>
-                  <td>none</td>
+                  <td>{say('none')}</td>
                 </tr>
               )}
             </tbody>
@@ -177,21 +184,30 @@ function SeedWays({ wish }: { wish: SowingWish }) {
       {needed.defined ? (
         needed.value.seedsPerUnit !== plan.seedsPerUnit && (
           <p>
-            For the chance you want: <b>{seeds(needed.value.seedsPerUnit)} a pot</b>, about{' '}
-            {Math.round(needed.value.thinned)} seedlings to thin.{' '}
+            <Said
+              by={say}
+              code="forTheChanceYouWantAPot"
+              values={{
+                seeds: seeds(needed.value.seedsPerUnit),
+                thinned: Math.round(needed.value.thinned),
+                b: (parts) => <b>{parts}</b>,
+              }}
+            />{' '}
             {!isPlanted && (
               <Button
                 variant="light"
                 size="sm"
                 onClick={() => apply({ seedsPerUnit: needed.value.seedsPerUnit })}
               >
-                Use it
+                {say('useIt')}
               </Button>
             )}
           </p>
         )
       ) : (
-        <p className="note-attention">There is no answer, as {undefinedWords(needed.reason)}.</p>
+        <p className="note-attention">
+          {say('thereIsNoAnswerAs', { undefinedWords: undefinedWords(needed.reason) })}
+        </p>
       )}
     </WorkedOut>
   );
@@ -202,10 +218,8 @@ function rateText({ groups }: SowingWish): string {
   const rates = new Map(groups.map(({ crop, rate }) => [crop, rate]));
   return [...rates.values()]
     .map(({ share, seeds }) => {
-      const said = `Each seed comes up with a chance of ${Math.round(share * 1000) / 10} %`;
-      return seeds === null
-        ? `${said}.`
-        : `${said}, as far as a test worth ${Math.round(seeds)} seeds can tell; what it leaves open is counted in.`;
+      const said = say('eachSeedComesUpWithAChance', { share: Math.round(share * 1000) / 10 });
+      return seeds === null ? `${said}.` : say('asFarAsATestWorthSeeds', { said, seeds: Math.round(seeds) });
     })
     .join(' ');
 }
@@ -220,7 +234,7 @@ function DepthTable() {
   const choose = (depthRule: DepthRule): void => apply({ conditions: { ...plan.conditions, depthRule } });
   return (
     <>
-      <div className="depths" role="radiogroup" aria-label="Depth by which rule">
+      <div className="depths" role="radiogroup" aria-label={say('depthByWhichRule')}>
         {depths.map(({ rule, depthMm }) => (
           <label key={rule} className={plan.conditions.depthRule === rule ? 'is-chosen' : ''}>
             <input
@@ -231,13 +245,15 @@ function DepthTable() {
               onChange={() => choose(rule)}
             />
             <span>{DEPTH_WORDS[rule]}</span>
-            <b>{depthMm.defined ? depthText(depthMm.value) : 'no figure'}</b>
+            <b>{depthMm.defined ? depthText(depthMm.value) : say('noFigure')}</b>
           </label>
         ))}
       </div>
       <p className="quiet">
-        Default: {DEPTH_WORDS[standard].toLowerCase()}, because {DEPTH_REASON_WORDS[reason]}. A figure that is
-        missing falls back to the default.
+        {say('defaultBecauseAFigureThatIsMissing', {
+          depthWords: DEPTH_WORDS[standard].toLowerCase(),
+          depthReasonWords: DEPTH_REASON_WORDS[reason],
+        })}
       </p>
     </>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { Timer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -21,7 +22,7 @@ export function StepTimer({ minutes }: { minutes: number }) {
           setEndsAt(Date.now() + minutes * 60_000);
         }}
       >
-        <Timer size={15} aria-hidden="true" /> Start
+        <Timer size={15} aria-hidden="true" /> {say('start')}
       </Button>
     );
   }
@@ -31,11 +32,11 @@ export function StepTimer({ minutes }: { minutes: number }) {
       variant="light"
       size="sm"
       className={left === 0 ? 'timer is-up' : 'timer'}
-      aria-label={left === 0 ? 'Time is up. Stop the timer' : 'Stop the timer'}
+      aria-label={left === 0 ? say('timeIsUpStopTheTimer') : say('stopTheTimer')}
       onClick={() => setEndsAt(undefined)}
     >
       <span role="timer" aria-live={left === 0 ? 'assertive' : 'off'}>
-        {left === 0 ? 'Time is up' : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
+        {left === 0 ? say('timeIsUp') : `${Math.floor(left / 60)}:${String(left % 60).padStart(2, '0')}`}
       </span>
     </Button>
   );

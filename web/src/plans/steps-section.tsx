@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest, StepPart } from '@bright-sprout/contract/plans';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
@@ -16,7 +17,11 @@ import { usePlanEditor } from './plan-editor.tsx';
 import { StepTimer } from './step-timer.tsx';
 import { planScope, useKeepExperiment } from './use-save-plan.ts';
 
-const WHEN = { before: 'Before sowing', sowing: 'On the sowing day', after: 'From then on' } as const;
+const WHEN = {
+  before: say('beforeSowing'),
+  sowing: say('onTheSowingDay'),
+  after: say('fromThenOn'),
+} as const;
 type When = keyof typeof WHEN;
 const DRAG_DISTANCE = 4;
 
@@ -39,7 +44,7 @@ export function StepsSection() {
     const steps = getValues('steps');
     const order = Object.keys(WHEN);
     const last = steps.findLastIndex((step) => order.indexOf(step.when) <= order.indexOf(when));
-    const made: StepPart = { id: uuid().slice(-12), text: 'A new step', when, minutes: null };
+    const made: StepPart = { id: uuid().slice(-12), text: say('aNewStep'), when, minutes: null };
     apply({ steps: [...steps.slice(0, last + 1), made, ...steps.slice(last + 1)] });
   };
   return (
@@ -57,7 +62,7 @@ export function StepsSection() {
                 )}
               </ol>
               <Button variant="light" size="sm" onClick={() => add(when)}>
-                <Plus size={16} aria-hidden="true" /> A step
+                <Plus size={16} aria-hidden="true" /> {say('aStep')}
               </Button>
             </section>
           ))}
@@ -76,7 +81,7 @@ function StepRow({ index, onMove }: { index: number; onMove: (by: 1 | -1) => voi
   const { done, tick, error } = useStepTick(step?.id ?? '');
   if (!step) return null;
   const name = `steps.${index}` as const;
-  const label = `Step ${index + 1}`;
+  const label = say('step', { index: index + 1 });
   const asMinutes = (value: unknown): number | null => (value === '' || value == null ? null : Number(value));
   return (
     <li
@@ -90,7 +95,7 @@ function StepRow({ index, onMove }: { index: number; onMove: (by: 1 | -1) => voi
       <Form.Check
         type="checkbox"
         id={`tick-${step.id}`}
-        aria-label={`${label} done`}
+        aria-label={say('done2', { label })}
         checked={done}
         onChange={({ target }) => tick(target.checked)}
       />
@@ -107,29 +112,31 @@ function StepRow({ index, onMove }: { index: number; onMove: (by: 1 | -1) => voi
           {...register(`${name}.minutes`, { setValueAs: asMinutes })}
           type="number"
           min={1}
-          aria-label={`${label}: minutes`}
+          aria-label={say('minutes', { label })}
           placeholder="–"
         />
-        <span>min</span>
+        <span>{say('min')}</span>
       </span>
       {step.minutes !== null && Number.isFinite(step.minutes) && <StepTimer minutes={step.minutes} />}
       <span className="step-moves">
-        <Button variant="light" size="sm" aria-label={`${label} up`} onClick={() => onMove(-1)}>
+        <Button variant="light" size="sm" aria-label={say('up', { label })} onClick={() => onMove(-1)}>
           <ArrowUp size={15} aria-hidden="true" />
         </Button>
-        <Button variant="light" size="sm" aria-label={`${label} down`} onClick={() => onMove(1)}>
+        <Button variant="light" size="sm" aria-label={say('down', { label })} onClick={() => onMove(1)}>
           <ArrowDown size={15} aria-hidden="true" />
         </Button>
         <Button
           variant="light"
           size="sm"
-          aria-label={`Remove ${label.toLowerCase()}`}
+          aria-label={say('remove', { label: label.toLowerCase() })}
           onClick={() => apply({ steps: getValues('steps').filter((_, at) => at !== index) })}
         >
           <X size={15} aria-hidden="true" />
         </Button>
       </span>
-      {problem(`${name}.text`) && <span className="field-problem">{problem(`${name}.text`)}</span>}
+      {problem(`${name}.text`) && (
+        <span className="field-problem">{problem(`${name}.text`)}</span>
+      )}
       <FailureNote error={error} />
     </li>
   );
@@ -157,21 +164,21 @@ function Constants() {
   const { plan, apply, problem } = usePlanEditor();
   const { register, getValues } = useFormContext<PlanRequest>();
   return (
-    <section className="protocol" aria-label="Kept the same">
-      <h2>Kept the same</h2>
+    <section className="protocol" aria-label={say('keptTheSame')}>
+      <h2>{say('keptTheSame')}</h2>
       <ul className="constants">
         {plan.constants.map((_, index) => (
           <li key={index}>
             <Form.Control
               {...register(`constants.${index}`)}
-              aria-label={`Kept the same ${index + 1}`}
+              aria-label={say('keptTheSame2', { index: index + 1 })}
               autoComplete="off"
               isInvalid={problem(`constants.${index}`) !== undefined}
             />
             <Button
               variant="light"
               size="sm"
-              aria-label={`Remove what is kept the same ${index + 1}`}
+              aria-label={say('removeWhatIsKeptTheSame', { index: index + 1 })}
               onClick={() => apply({ constants: getValues('constants').filter((__, at) => at !== index) })}
             >
               <X size={15} aria-hidden="true" />
@@ -183,9 +190,9 @@ function Constants() {
       <Button
         variant="light"
         size="sm"
-        onClick={() => apply({ constants: [...getValues('constants'), 'the same …'] })}
+        onClick={() => apply({ constants: [...getValues('constants'), say('theSame')] })}
       >
-        <Plus size={16} aria-hidden="true" /> Another
+        <Plus size={16} aria-hidden="true" /> {say('another')}
       </Button>
     </section>
   );

@@ -1,3 +1,5 @@
+import { oneOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/plans';
 import {
   householdOf,
   type Materials,
@@ -24,7 +26,7 @@ export function SuppliesSection() {
   const [measures, setMeasures] = useRemembered<Measures>('measures', ['metric', 'household'], 'metric');
   const [teams, setTeams] = useState(5);
   const crops = useSurroundings()?.crops ?? [];
-  if (unitsProblem(plan)) return <p className="note-attention">The pots do not fit yet: see Pots.</p>;
+  if (unitsProblem(plan)) return <p className="note-attention">{say('thePotsDoNotFitYetSee')}</p>;
   const materials = materialsOf(plan);
   const volume = (ml: number): string =>
     measures === 'metric' ? volumeText(ml) : householdText(householdOf(ml));
@@ -41,14 +43,14 @@ export function SuppliesSection() {
             aria-pressed={measures === choice}
             onClick={() => setMeasures(choice)}
           >
-            {choice === 'metric' ? 'mL and g' : 'Cups and spoons'}
+            {choice === 'metric' ? say('mlAndG') : say('cupsAndSpoons')}
           </Button>
         ))}
         <Button size="sm" variant="light" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden="true" /> Print
+          <Printer size={16} aria-hidden="true" /> {say('print')}
         </Button>
       </div>
-      <h2>To get</h2>
+      <h2>{say('toGet')}</h2>
       <table className="supply-list">
         <tbody>
           {rows.map(({ what, amount, working }) => (
@@ -60,9 +62,9 @@ export function SuppliesSection() {
           ))}
         </tbody>
       </table>
-      <h2>A kit for each team</h2>
+      <h2>{say('aKitForEachTeam')}</h2>
       <Form.Group controlId="teams" className="teams-entry no-print">
-        <Form.Label>Teams</Form.Label>
+        <Form.Label>{say('teams')}</Form.Label>
         <Form.Control
           type="number"
           min={1}
@@ -72,21 +74,16 @@ export function SuppliesSection() {
         />
       </Form.Group>
       <Kit plan={plan} materials={materials} teams={teams} volume={volume} />
-      <h2>For the room</h2>
+      <h2>{say('forTheRoom')}</h2>
       <ul className="kit">
-        <li>
-          Tray under each of{' '}
-          {materials.containers === 1 ? 'the container' : `${materials.containers} containers`}
-        </li>
-        <li>Bin bags, a cloth, a broom, a place to wash hands</li>
-        <li>The layout of the sill, printed or on the projector</li>
+        <li>{say('trayUnderEachOfContainers', { containers: materials.containers })}</li>
+        <li>{say('binBagsAClothABroomA')}</li>
+        <li>{say('theLayoutOfTheSillPrintedOr')}</li>
         {plan.conditions.cover === 'until_up' && (
-          <li>
-            Film or lids for {materials.containers} {materials.containers === 1 ? 'container' : 'containers'}
-          </li>
+          <li>{say('filmOrLidsForContainers', { containers: materials.containers })}</li>
         )}
         {plan.conditions.light === 'lamp' && (
-          <li>Lamp with a timer, {plan.conditions.lightHours} hours a day, away from water</li>
+          <li>{say('lampWithATimerHoursADay', { lightHours: plan.conditions.lightHours })}</li>
         )}
       </ul>
     </div>
@@ -105,54 +102,57 @@ function shoppingRows(
   volume: (ml: number) => string,
   nameOf: (cropId: string) => string,
 ): SupplyRow[] {
-  const spare = `${Math.round(SPARE * 100)} % spare`;
+  const spare = say('spare', { spare: Math.round(SPARE * 100) });
   const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds }) => {
     const packets = Math.ceil(seeds / plan.seedsPerPacket);
     return {
-      what: `Seeds of ${nameOf(cropId).toLowerCase()}`,
-      amount: `${seeds} = ${packets} ${packets === 1 ? 'packet' : 'packets'}`,
-      working: `for ${materials.units} pots in all; packets of ${plan.seedsPerPacket}, rounded up`,
+      what: say('seedsOf', { nameOf: nameOf(cropId).toLowerCase() }),
+      amount: say('packets', { seeds, packets }),
+      working: say('forPotsInAllPacketsOfRounded', {
+        units: materials.units,
+        seedsPerPacket: plan.seedsPerPacket,
+      }),
     };
   });
   for (const [kind, count] of countedContainers(plan)) {
     rows.push({
       what: CONTAINER_WORDS[kind],
       amount: String(count),
-      working: `${materials.units} pots in all`,
+      working: say('potsInAll', { units: materials.units }),
     });
   }
   if (materials.soilMl > 0) {
     rows.push(
       {
-        what: plan.conditions.medium || 'Mix',
+        what: plan.conditions.medium || say('mix'),
         amount: volume(materials.soilMl),
-        working: `what the places hold × ${SETTLING} for settling, ${spare}`,
+        working: say('whatThePlacesHoldForSettling', { settling: SETTLING, spare }),
       },
       {
-        what: 'Water to wet the mix',
+        what: say('waterToWetTheMix'),
         amount: volume(materials.wettingMl),
-        working: `${WETTING} parts to one of dry mix; soak ten minutes`,
+        working: say('partsToOneOfDryMixSoak', { wetting: WETTING }),
       },
     );
   }
   rows.push({
-    what: 'Water at each watering',
+    what: say('waterAtEachWatering'),
     amount: volume(materials.waterMlAWatering),
-    working: `each pot its measured amount, ${plan.conditions.waterMl} mL unless a level says otherwise`,
+    working: say('eachPotItsMeasuredAmountMlUnless', { waterMl: plan.conditions.waterMl }),
   });
   for (const dose of materials.doses) {
     rows.push({
       what: `${dose.material} (${dose.treatments.join(', ')})`,
       amount: `${Math.ceil(dose.total * 10) / 10} ${dose.unit}`,
-      working: `${dose.amount} ${dose.unit} × ${dose.units} pots, ${spare}`,
+      working: say('pots3', { amount: dose.amount, unit: dose.unit, units: dose.units, spare }),
     });
   }
-  rows.push({ what: 'Labels', amount: String(materials.labels), working: `one a pot, ${spare}` });
+  rows.push({ what: say('labels'), amount: String(materials.labels), working: say('oneAPot', { spare }) });
   if (materials.rowMarkers > 0) {
     rows.push({
-      what: 'Row markers',
+      what: say('rowMarkers'),
       amount: String(materials.rowMarkers),
-      working: 'one at both ends of a row',
+      working: say('oneAtBothEndsOfARow'),
     });
   }
   return rows;
@@ -177,23 +177,28 @@ function Kit({
 }) {
   const most = Math.ceil(materials.units / teams);
   const least = Math.floor(materials.units / teams);
-  const pots = most === least ? `${most} pots` : `${least} to ${most} pots`;
+  const pots = most === least ? say('pots4', { most }) : say('toPots', { least, most });
   return (
     <ul className="kit">
-      <li>
-        {pots} and as many labels, a pencil; for {teams} {teams === 1 ? 'team' : 'teams'}
-      </li>
-      <li>{Math.ceil((materials.seeds / materials.units) * most)} seeds in a twist of paper</li>
+      <li>{say('andAsManyLabelsAPencilFor', { pots, teams })}</li>
+      <li>{say('seedsInATwistOfPaper', { ceil: Math.ceil((materials.seeds / materials.units) * most) })}</li>
       {materials.soilMl > 0 && (
-        <li>{volume((materials.soilMl / materials.units) * most)} of wetted mix, a spoon</li>
+        <li>{say('ofWettedMixASpoon', { volume: volume((materials.soilMl / materials.units) * most) })}</li>
       )}
       <li>
-        {volume((materials.waterMlAWatering / materials.units) * most)} of water and a syringe or spoon marked
-        at {plan.conditions.waterMl} mL
+        {say('ofWaterAndASyringeOrSpoon', {
+          volume: volume((materials.waterMlAWatering / materials.units) * most),
+          waterMl: plan.conditions.waterMl,
+        })}
       </li>
       {materials.doses.map((dose) => (
         <li key={`${dose.material}-${dose.amount}`}>
-          {dose.material}: {dose.amount} {dose.unit} for each pot labelled {dose.treatments.join(' or ')}
+          {say('forEachPotLabelled', {
+            material: dose.material,
+            amount: dose.amount,
+            unit: dose.unit,
+            treatments: oneOf(dose.treatments),
+          })}
         </li>
       ))}
     </ul>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import type { ScheduledTask } from '@bright-sprout/core/calendar';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { X } from 'lucide-react';
@@ -27,34 +28,34 @@ export function TaskCard({
         {words} <small>{longDay(task.day)}</small>
       </h3>
       {task.wantedOn !== task.day && !task.isMoved && (
-        <p className="quiet">Meant for {longDay(task.wantedOn)}; moved to a day with class.</p>
+        <p className="quiet">{say('meantForMovedToADayWith', { wantedOn: longDay(task.wantedOn) })}</p>
       )}
-      {task.needsHelper && <p className="note-attention">Nobody is in class on this day. Who does it?</p>}
+      {task.needsHelper && <p className="note-attention">{say('nobodyIsInClassOnThisDay')}</p>}
       <div className="form-row">
         <Form.Check
           type="checkbox"
           id={`done-${task.key}`}
-          label="Done"
+          label={say('done')}
           checked={task.doneOn !== null}
           onChange={({ target }) => onChange({ doneOn: target.checked ? today : null })}
         />
         <Form.Control
           value={who}
           maxLength={60}
-          placeholder="by whom"
-          aria-label="By whom"
+          placeholder={say('byWhom')}
+          aria-label={say('byWhom2')}
           onChange={({ target }) => setWho(target.value)}
           onBlur={() => who !== task.who && onChange({ who })}
         />
         <Form.Control
           type="date"
           value={task.day}
-          aria-label="On"
+          aria-label={say('on')}
           onChange={({ target }) => target.value && onChange({ movedTo: target.value })}
         />
         {task.isMoved && (
           <Button variant="light" size="sm" onClick={() => onChange({ movedTo: null })}>
-            Back to the plan’s day
+            {say('backToThePlansDay')}
           </Button>
         )}
         {task.code === 'own' && (
@@ -66,10 +67,10 @@ export function TaskCard({
               onClose();
             }}
           >
-            Take it away
+            {say('takeItAway')}
           </Button>
         )}
-        <Button variant="light" size="sm" aria-label="Close" onClick={onClose}>
+        <Button variant="light" size="sm" aria-label={say('close')} onClick={onClose}>
           <X size={15} aria-hidden="true" />
         </Button>
       </div>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { comparedGroups, type Plan } from '@bright-sprout/core/design';
 import type { SupposedEffect } from '@bright-sprout/core/rehearsal';
 import { replicatesMend } from '@bright-sprout/core/review';
@@ -71,7 +72,7 @@ export function useRehearsal() {
       if (running.current !== end) return;
       setResult({ wish, names: comparedGroups(plan).map((group) => group.name), main, others: shares });
     } catch {
-      if (running.current === end) setError('The rehearsal stopped. Change the plan or try it again.');
+      if (running.current === end) setError(say('theRehearsalStoppedChangeThePlanOr'));
     }
     if (running.current === end) cancel();
   };
@@ -90,10 +91,10 @@ export function useRehearsal() {
 function otherPlans(plan: Plan): { name: string; plan: Plan }[] {
   const twice = plan.replicates * 2;
   return [
-    { name: `${twice} pots of each`, plan: { ...plan, ...replicatesMend(plan, twice).changes } },
-    { name: 'the lesson a week later', plan: { ...plan, lessonOn: addDays(plan.lessonOn, 7) } },
+    { name: say('potsOfEach', { twice }), plan: { ...plan, ...replicatesMend(plan, twice).changes } },
+    { name: say('theLessonAWeekLater'), plan: { ...plan, lessonOn: addDays(plan.lessonOn, 7) } },
     {
-      name: 'a week later and twice the pots',
+      name: say('aWeekLaterAndTwiceThePots'),
       plan: { ...plan, ...replicatesMend(plan, twice).changes, lessonOn: addDays(plan.lessonOn, 7) },
     },
   ];
@@ -104,5 +105,9 @@ function shareText(found: Outcome<RehearsalResult>): string {
   const { seen } = found.value.rehearsal;
   if (!seen.defined) return undefinedWords(seen.reason);
   const { share, low, high } = seen.value;
-  return `${Math.round(share * 100)} of 100 (${Math.round(low * 100)} to ${Math.round(high * 100)})`;
+  return say('of100To', {
+    share: Math.round(share * 100),
+    low: Math.round(low * 100),
+    high: Math.round(high * 100),
+  });
 }

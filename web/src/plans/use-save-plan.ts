@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { type ExperimentView, planRoutes, type PlanRequest } from '@bright-sprout/contract/plans';
 import { mergePlans, type Plan, type PlanPart } from '@bright-sprout/core/design';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -35,7 +36,7 @@ export class PlanConflict extends Error {
   readonly parts: readonly PlanPart[];
 
   constructor(parts: readonly PlanPart[]) {
-    super('Another window changed the same parts of this plan.');
+    super(say('anotherWindowChangedTheSamePartsOf'));
     this.parts = parts;
   }
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/plans';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import { isClassDay, holidayOn, type ScheduledTask } from '@bright-sprout/core/calendar';
 import { addDays, type CalendarDay, calendarDay, daysFromTo, weekday } from '@bright-sprout/core/shared';
@@ -69,7 +70,7 @@ export function WeekBoard() {
   return (
     <>
       <DndContext sensors={sensors} onDragEnd={drop} accessibility={{ container: document.body }}>
-        <div className="week-board" role="group" aria-label="Tasks by day">
+        <div className="week-board" role="group" aria-label={say('tasksByDay')}>
           {weeks.map((week) => (
             <div key={week[0]} className="week">
               {week.map((day) => (
@@ -94,9 +95,8 @@ export function WeekBoard() {
         </div>
       </DndContext>
       <p className="board-key quiet">
-        <span className="chip-read" /> read <span className="chip-water" /> check the water{' '}
-        <span className="band-key" /> 19 of 20 that come up do so here · drag a task, or move it with Alt and
-        the arrows
+        <span className="chip-read" /> {say('read')} <span className="chip-water" /> {say('checkTheWater')}{' '}
+        <span className="band-key" /> {say('n19Of20ThatComeUpDo')}
       </p>
       {open && (
         <TaskCard
@@ -215,13 +215,21 @@ function TaskChip({
           ? { transform: `translate(${drag.transform.x}px, ${drag.transform.y}px)`, zIndex: 5 }
           : {}
       }
-      aria-label={`${words}${forWhom}, ${shortDay(task.day)}${task.doneOn ? ', done' : ''}${task.who ? `, ${task.who}` : ''}`}
+      aria-label={say('taskOn', {
+        words,
+        forWhom,
+        day: shortDay(task.day),
+        ifDoneOn: task.doneOn ? 'yes' : 'no',
+        ifWho: task.who ? 'yes' : 'no',
+        who: task.who,
+      })}
       title={words}
       onClick={() => onOpen(task.key)}
       {...drag.listeners}
       onKeyDown={key}
     >
-      {!isQuiet && `${words}${forWhom}${task.who ? `: ${task.who}` : ''}`}
+      {!isQuiet &&
+        say('task', { words, forWhom, ifWho: task.who ? 'yes' : 'no', who: task.who })}
     </button>
   );
 }
@@ -243,12 +251,12 @@ function AddTask({ onAdd }: { onAdd: (title: string, day: string) => void }) {
         className="form-control form-control-sm"
         value={title}
         maxLength={120}
-        placeholder={`A task of your own on ${shortDay(day)}`}
-        aria-label="A task of your own"
+        placeholder={say('aTaskOfYourOwnOn', { day: shortDay(day) })}
+        aria-label={say('aTaskOfYourOwn')}
         onChange={(event) => setTitle(event.target.value)}
       />
       <button type="submit" className="btn btn-light btn-sm">
-        Add it
+        {say('addIt')}
       </button>
     </form>
   );

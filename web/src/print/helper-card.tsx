@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/print';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { longDay } from '../shared/ui/index.ts';
@@ -13,32 +15,38 @@ export function HelperCard() {
   const days = [...new Set(due.map((task) => task.day))];
   return (
     <section className="helper-card">
-      <h2>Please look after our plants</h2>
+      <h2>{say('pleaseLookAfterOurPlants')}</h2>
       <p>{experiment.question}</p>
-      {days.length === 0 && <p>The plan has nothing to do on days without class.</p>}
+      {days.length === 0 && <p>{say('thePlanHasNothingToDoOn')}</p>}
       <ul>
         {days.map((one) => (
           <li key={one}>
-            <b>{longDay(one)}</b>:{' '}
-            {due
-              .filter((task) => task.day === one)
-              .map((task) => task.title || TASK_WORDS[task.code])
-              .join(', ')}{' '}
-            ☐ done by ____________
+            <Said
+              by={say}
+              code="doneBy"
+              values={{
+                one: longDay(one),
+                due: due
+                  .filter((task) => task.day === one)
+                  .map((task) => task.title || TASK_WORDS[task.code])
+                  .join(', '),
+                b: (parts) => <b>{parts}</b>,
+              }}
+            />
           </li>
         ))}
       </ul>
       {plan && (
         <p>
-          Water: <b>{plan.conditions.waterMl} mL for each pot</b>, slowly, on the soil. If a label says
-          otherwise, the label is right. If the soil is soggy, give none and write it down.
+          <Said
+            by={say}
+            code="waterMlForEachPotSlowlyOn"
+            values={{ waterMl: plan.conditions.waterMl, b: (parts) => <b>{parts}</b> }}
+          />
         </p>
       )}
-      <p>
-        Leave every pot in its place: where it stands is part of the experiment. Do not pull anything out, and
-        do not taste anything. Wash your hands afterwards.
-      </p>
-      <p>What I noticed: ______________________________________________</p>
+      <p>{say('leaveEveryPotInItsPlaceWhere')}</p>
+      <p>{say('whatINoticed')}</p>
     </section>
   );
 }

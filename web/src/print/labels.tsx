@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/print';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
@@ -22,9 +24,15 @@ export function Labels({ code }: { code: string | undefined }) {
               {experiment.cropName}
               {unit.team && ` · ${unit.team}`}
             </small>
-            <small>sown ____________</small>
+            <small>{say('sown')}</small>
           </span>
-          {code && <QrCode text={potAddress(code, unit.id)} label={`Opens pot ${unit.number}`} size={76} />}
+          {code && (
+            <QrCode
+              text={potAddress(code, unit.id)}
+              label={say('opensPot', { number: unit.number })}
+              size={76}
+            />
+          )}
         </li>
       ))}
     </ul>
@@ -68,20 +76,24 @@ function KitCard({
   const steps = (experiment.plan?.steps ?? []).filter((step) => step.when === 'sowing');
   return (
     <section>
-      <h2>{team === '' ? 'Kit for everybody' : `Kit of ${team}`}</h2>
+      <h2>{team === '' ? say('kitForEverybody') : say('kitOf', { team })}</h2>
       <p>{experiment.question}</p>
       <p>
         <b>
-          {units.length} pots, {units.length} labels, {seeds} seeds of {experiment.cropName || 'the crop'}
+          {say('potsLabelsSeedsOf', {
+            unitsCount: units.length,
+            seeds,
+            cropName: experiment.cropName || say('theCrop'),
+          })}
         </b>
       </p>
       <table>
         <thead>
           <tr>
-            <th scope="col">Pot</th>
-            <th scope="col">Treatment</th>
-            <th scope="col">Seeds</th>
-            <th scope="col">Done</th>
+            <th scope="col">{say('pot')}</th>
+            <th scope="col">{say('treatment')}</th>
+            <th scope="col">{say('seeds')}</th>
+            <th scope="col">{say('done')}</th>
           </tr>
         </thead>
         <tbody>
@@ -101,17 +113,15 @@ function KitCard({
         {steps.map((step) => (
           <li key={step.id}>
             {step.text}
-            {step.minutes !== null && ` (${step.minutes} min)`}
+            {step.minutes !== null && say('minutes', { minutes: step.minutes })}
           </li>
         ))}
       </ol>
-      <p className="kit-caution">
-        Nobody tastes seeds or soil. Wash hands at the end. School rules come first.
-      </p>
+      <p className="kit-caution">{say('nobodyTastesSeedsOrSoilWashHands')}</p>
       {code && (
         <p className="kit-joining">
-          <QrCode text={`${location.origin}/join?code=${code}`} label="Opens the class" size={70} /> Class
-          code <b>{code}</b>
+          <QrCode text={`${location.origin}/join?code=${code}`} label={say('opensTheClass')} size={70} />{' '}
+          <Said by={say} code="classCode" values={{ code, b: (parts) => <b>{parts}</b> }} />
         </p>
       )}
     </section>
@@ -123,7 +133,7 @@ export function RowMarkers() {
   const { experiment } = useExperiment();
   const rows = experiment.containers.flatMap((container, index) =>
     Array.from({ length: container.rows }, (_, row) => ({
-      name: container.name || `Container ${index + 1}`,
+      name: container.name || say('container', { index: index + 1 }),
       row: row + 1,
       units: experiment.units.filter((unit) => unit.containerId === container.id && unit.row === row + 1),
     })),
@@ -132,12 +142,10 @@ export function RowMarkers() {
     <ul className="marker-sheet">
       {rows
         .filter(({ units }) => units.length > 0)
-        .flatMap((row) => ['left end', 'right end'].map((end) => ({ ...row, end })))
+        .flatMap((row) => [say('leftEnd'), say('rightEnd')].map((end) => ({ ...row, end })))
         .map(({ name, row, units, end }) => (
           <li key={`${name} ${row} ${end}`}>
-            <b>
-              {name}, row {row}
-            </b>
+            <b>{say('row', { name, row })}</b>
             <span>
               {units.map((unit) => (
                 <span key={unit.id} className="marker-unit">

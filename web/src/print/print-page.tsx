@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/print';
 import { useQuery } from '@tanstack/react-query';
 import { Printer } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -11,11 +12,11 @@ import { KitCards, Labels, RowMarkers } from './labels.tsx';
 import { RecordingSheet } from './recording-sheet.tsx';
 
 const SHEETS = [
-  { sheet: 'labels', name: 'Labels' },
-  { sheet: 'kits', name: 'Kit cards' },
-  { sheet: 'rows', name: 'Row markers' },
-  { sheet: 'recording', name: 'Recording sheet' },
-  { sheet: 'helper', name: 'Helper’s card' },
+  { sheet: 'labels', name: say('labels') },
+  { sheet: 'kits', name: say('kitCards') },
+  { sheet: 'rows', name: say('rowMarkers') },
+  { sheet: 'recording', name: say('recordingSheet') },
+  { sheet: 'helper', name: say('helpersCard') },
 ] as const;
 const PAPERS = ['A4', 'letter'] as const;
 
@@ -34,7 +35,7 @@ export default function PrintPage() {
   return (
     <div className="print-page">
       <style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
-      <div className="print-tools" role="group" aria-label="What to print">
+      <div className="print-tools" role="group" aria-label={say('whatToPrint')}>
         {SHEETS.map((one) => (
           <Button
             key={one.sheet}
@@ -48,20 +49,18 @@ export default function PrintPage() {
         ))}
         <Form.Select
           size="sm"
-          aria-label="Paper"
+          aria-label={say('paper')}
           value={paper}
           onChange={({ target }) => setPaper(target.value === 'letter' ? 'letter' : 'A4')}
         >
           <option value="A4">A4</option>
-          <option value="letter">US Letter</option>
+          <option value="letter">{say('usLetter')}</option>
         </Form.Select>
         <Button size="sm" onClick={() => window.print()}>
-          <Printer size={16} aria-hidden="true" /> Print
+          <Printer size={16} aria-hidden="true" /> {say('print')}
         </Button>
         {!schoolClass && sheet !== 'helper' && sheet !== 'recording' && (
-          <p className="quiet">
-            Give the experiment to a class in Plan, and each label gets a QR code that opens its pot.
-          </p>
+          <p className="quiet">{say('giveTheExperimentToAClassIn')}</p>
         )}
       </div>
       <article

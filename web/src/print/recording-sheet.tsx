@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/print';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
@@ -15,17 +17,25 @@ export function RecordingSheet() {
     <section className="recording-sheet">
       <h2>{experiment.question}</h2>
       <p>
-        {main?.name} in {main?.unit}; write <b>n</b> for not up yet, <b>d</b> for dead, <b>x</b> for not read.
-        Zero of the ruler at the soil. Names: ______________________
+        {main?.name} {say('unitIn')} {main?.unit}
+        <Said
+          by={say}
+          code="writeNForNotUpYetD"
+          values={{
+            b: (parts) => <b>{parts}</b>,
+            b2: (parts) => <b>{parts}</b>,
+            b3: (parts) => <b>{parts}</b>,
+          }}
+        />
       </p>
       <table>
         <thead>
           <tr>
             <th scope="col" rowSpan={2}>
-              Pot
+              {say('pot')}
             </th>
             <th scope="col" rowSpan={2}>
-              Last
+              {say('last')}
             </th>
             {days.map((one) => (
               <th key={one} scope="colgroup" colSpan={2 + others.length}>
@@ -78,7 +88,7 @@ function Cells({ count, isGrey }: { count: number; isGrey: boolean }) {
       ))}
       <td
         className={isGrey ? 'no-change' : ''}
-        aria-label={isGrey ? 'no change at the first reading' : 'change'}
+        aria-label={isGrey ? say('noChangeAtTheFirstReading') : 'change'}
       />
     </>
   );

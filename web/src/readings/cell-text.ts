@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { scoresOf } from '@bright-sprout/core/design';
 import { parseLength, type ReadingState } from '@bright-sprout/core/shared';
@@ -33,8 +34,8 @@ export function readCell(text: string, variable: VariableView): CellReading {
   if (variable.kind === 'length') return readLength(text, variable);
   if (variable.kind === 'score') return readScore(plain, variable);
   const value = Number(plain.replace(',', '.').replace(/\s*%$/, ''));
-  if (!Number.isFinite(value) || value < 0) return problem('a number of 0 or more');
-  if (variable.kind === 'count' && !Number.isInteger(value)) return problem('a whole number');
+  if (!Number.isFinite(value) || value < 0) return problem(say('aNumberOf0OrMore'));
+  if (variable.kind === 'count' && !Number.isInteger(value)) return problem(say('aWholeNumber'));
   if (value === 0 && variable.name === 'seeds up') return { kind: 'reading', state: 'not_up' };
   return up(value, variable.unit, text);
 }
@@ -60,7 +61,10 @@ function up(value: number, unit: string, text: string): CellReading {
 }
 
 function problem(expected: string): CellReading {
-  return { kind: 'problem', words: `Type ${expected}, or ${STATE_KEYS.map(({ key }) => key).join(', ')}.` };
+  return {
+    kind: 'problem',
+    words: say('typeOr', { expected, stateKeys: STATE_KEYS.map(({ key }) => key).join(', ') }),
+  };
 }
 
 /** A block copied from a spreadsheet, as rows of cells; a line break at its end is no row. */

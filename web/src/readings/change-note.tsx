@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
@@ -26,17 +28,22 @@ export function ChangeNote({
   if (amount < 0) {
     return (
       <p className="note-change">
-        <b>
-          {size} {contrastWord(amount, style)}
-        </b>{' '}
-        than on {before}.
+        <Said
+          by={say}
+          code="thanOn"
+          values={{ size, contrastWord: contrastWord(amount, style), before, b: (parts) => <b>{parts}</b> }}
+        />
       </p>
     );
   }
   return (
     <p className="note-change">
-      <b>{amount === 0 ? 'The same' : `${size} more`}</b> {amount === 0 ? 'as' : 'than'} on {before}
-      {amount > 0 && days > 1 && `, ${days} days: ${computedText(perDay, style)} a day`}.
+      <Said
+        by={say}
+        code="comparedWithBefore"
+        values={{ ifAmount: amount === 0 ? 'yes' : 'no', size, before, b: (parts) => <b>{parts}</b> }}
+      />
+      {amount > 0 && days > 1 && say('daysADay', { days, computedText: computedText(perDay, style) })}.
     </p>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
@@ -11,9 +12,9 @@ import { ReadingsOfDay } from './readings-of-day.tsx';
 import { usePotReading } from './use-pot-reading.ts';
 
 const ASKED: Readonly<Record<string, string>> = {
-  'seeds up': 'How many have come up?',
-  leaves: 'How many leaves, without the seed leaves?',
-  'green cover': 'How much of the section is green, in %?',
+  'seeds up': say('howManyHaveComeUp'),
+  leaves: say('howManyLeavesWithoutTheSeedLeaves'),
+  'green cover': say('howMuchOfTheSectionIsGreen'),
 };
 const MOST_DOTS = 60;
 
@@ -46,8 +47,8 @@ export function CountPanel({
     else keep.save('up', { value, unit: variable.unit, entered: text.trim() });
   };
   return (
-    <section className="panel count-panel" aria-label={`Read pot ${unit.number}`}>
-      <h2>Pot {unit.number}</h2>
+    <section className="panel count-panel" aria-label={say('readPot', { number: unit.number })}>
+      <h2>{say('pot2', { number: unit.number })}</h2>
       <p className="reading-treatment">
         <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
       </p>
@@ -64,20 +65,20 @@ export function CountPanel({
         <Form noValidate onSubmit={submit}>
           <Form.Label htmlFor="count">{ASKED[variable.name] ?? `${variable.name}?`}</Form.Label>
           {most !== undefined && most <= MOST_DOTS && (
-            <div className="seed-dots" role="group" aria-label={`${most} seeds were sown`}>
+            <div className="seed-dots" role="group" aria-label={say('seedsWereSown', { most })}>
               {Array.from({ length: most }, (_, index) => (
                 <button
                   key={index}
                   type="button"
                   className={value !== undefined && index < value ? 'is-up' : ''}
-                  aria-label={`${index + 1} up`}
+                  aria-label={say('up', { index: index + 1 })}
                   onClick={() => setText(String(index + 1))}
                 />
               ))}
             </div>
           )}
           <div className="height-entry">
-            <Button variant="light" aria-label="One less" onClick={() => step(-1)}>
+            <Button variant="light" aria-label={say('oneLess')} onClick={() => step(-1)}>
               <Minus size={20} aria-hidden="true" />
             </Button>
             <Form.Control
@@ -90,10 +91,10 @@ export function CountPanel({
               isInvalid={problem !== undefined}
               onChange={(event) => setText(event.target.value)}
             />
-            <Button variant="light" aria-label="One more" onClick={() => step(1)}>
+            <Button variant="light" aria-label={say('oneMore')} onClick={() => step(1)}>
               <Plus size={20} aria-hidden="true" />
             </Button>
-            <span>{most === undefined ? variable.unit : `of ${most}`}</span>
+            <span>{most === undefined ? variable.unit : say('of', { most })}</span>
           </div>
           <div id="count-note" aria-live="polite">
             {(problem ?? fieldMessage(keep.error, 'value')) && (
@@ -105,18 +106,22 @@ export function CountPanel({
           </div>
           <div className="state-buttons">
             <Button variant="light" onClick={() => keep.save('not_up')} disabled={keep.isPending}>
-              None up yet
+              {say('noneUpYet')}
             </Button>
             <Button variant="light" onClick={() => keep.save('dead')} disabled={keep.isPending}>
-              Dead
+              {say('dead')}
             </Button>
             <Button variant="light" onClick={() => keep.save('not_read')} disabled={keep.isPending}>
-              Not read
+              {say('notRead')}
             </Button>
           </div>
           {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
           <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
-            {keep.isPending ? 'Keeping …' : nextUnit ? `Keep, next pot ${nextUnit.number}` : 'Keep'}
+            {keep.isPending
+              ? 'Keeping …'
+              : nextUnit
+                ? say('keepNextPot', { number: nextUnit.number })
+                : say('keep')}
           </Button>
         </Form>
       )}
@@ -129,8 +134,8 @@ function countProblem(
   isWhole: boolean,
   most: number | undefined,
 ): string | undefined {
-  if (value === undefined) return 'Type a number, or choose a state below.';
-  if (!Number.isFinite(value) || value < 0) return 'Type a number of 0 or more.';
-  if (isWhole && !Number.isInteger(value)) return 'Type a whole number.';
-  return most !== undefined && value > most ? `Only ${most} were sown in this pot.` : undefined;
+  if (value === undefined) return say('typeANumberOrChooseAState');
+  if (!Number.isFinite(value) || value < 0) return say('typeANumberOf0OrMore');
+  if (isWhole && !Number.isInteger(value)) return say('typeAWholeNumber');
+  return most !== undefined && value > most ? say('onlyWereSownInThisPot', { most }) : undefined;
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import { type LengthScale, lengthText, type LengthUnit, type ParsedLength } from '@bright-sprout/core/shared';
 
 const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = {
@@ -11,11 +12,16 @@ export function EntryNotes({ parsed, scale }: { parsed: ParsedLength; scale: Len
   if (!parsed.ok) return null;
   return (
     <>
-      {parsed.moved && <p className="quiet">Read to the nearest mark: {lengthText(parsed.mm, scale)}.</p>}
+      {parsed.moved && (
+        <p className="quiet">{say('readToTheNearestMark', { lengthText: lengthText(parsed.mm, scale) })}</p>
+      )}
       {parsed.unit !== scale.unit && (
         <p className="note-attention">
-          Typed in {UNIT_WORDS[parsed.unit]}, while this plan reads in {UNIT_WORDS[scale.unit]}: kept as{' '}
-          {lengthText(parsed.mm, scale)}. Is that right?
+          {say('typedInWhileThisPlanReadsIn', {
+            unitWords: UNIT_WORDS[parsed.unit],
+            unitWords2: UNIT_WORDS[scale.unit],
+            lengthText: lengthText(parsed.mm, scale),
+          })}
         </p>
       )}
     </>

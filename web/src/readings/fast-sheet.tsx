@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
@@ -62,7 +64,7 @@ export function FastSheet() {
       .mutateAsync({ unit, variable, state, entered, supersedesId: before?.id ?? null })
       .then(() => setCells((now) => (now[key]?.text === text ? without(now, key) : now)))
       .catch((error: unknown) =>
-        refuse(key, error instanceof ApiFailure ? error.message : 'Not kept. Try again.'),
+        refuse(key, error instanceof ApiFailure ? error.message : say('notKeptTryAgain')),
       );
   };
   const move = (row: number, column: number, rows: number): boolean => {
@@ -109,13 +111,14 @@ export function FastSheet() {
   const unread = unreadUnits(experiment, (main && findings.get(main.id)) ?? new Map(), day);
   const done = units.filter((unit) => !unread.includes(unit)).length;
   return (
-    <section className="panel fast-sheet" aria-label="Fast sheet">
+    <section className="panel fast-sheet" aria-label={say('fastSheet')}>
       <div className="sheet-head">
         <p>
-          <b>
-            {done} of {units.length} pots
-          </b>{' '}
-          on {shortDay(day)}. Enter goes down, Tab across; keys{' '}
+          <Said
+            by={say}
+            code="ofPotsOnEnterGoesDownTab"
+            values={{ done, unitsCount: units.length, day: shortDay(day), b: (parts) => <b>{parts}</b> }}
+          />{' '}
           {STATE_KEYS.map(({ key, words }, index) => (
             <span key={key}>
               {index > 0 && ', '}
@@ -125,21 +128,21 @@ export function FastSheet() {
           .
         </p>
         <Button variant="light" size="sm" onMouseDown={(event) => event.preventDefault()} onClick={fillDown}>
-          Fill down
+          {say('fillDown')}
         </Button>
       </div>
       <div className="sheet-scroll">
         <table ref={table}>
           <thead>
             <tr>
-              <th scope="col">Pot</th>
-              <th scope="col">Last</th>
+              <th scope="col">{say('pot4')}</th>
+              <th scope="col">{say('last')}</th>
               {variables.map((variable) => (
                 <th key={variable.id} scope="col">
                   {variable.name} <small>{variable.unit}</small>
                 </th>
               ))}
-              <th scope="col">Change</th>
+              <th scope="col">{say('change')}</th>
             </tr>
           </thead>
           <tbody>
@@ -229,5 +232,8 @@ function changeText(
   if (!change.defined) return 'first';
   const { amount } = change.value;
   if (amount === 0) return 'same';
-  return `${amount < 0 ? '−' : '+'}${readText(Math.abs(amount), styleOf(variable))}`;
+  return say('signedChange', {
+    ifAmount: amount < 0 ? 'yes' : 'no',
+    readText: readText(Math.abs(amount), styleOf(variable)),
+  });
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import { careText } from '@bright-sprout/core/words';
 import type { CareView } from '@bright-sprout/contract/care';
 import { careRoutes } from '@bright-sprout/contract/care';
@@ -34,16 +35,17 @@ export function HistoryView({ unit }: { unit: UnitView }) {
       .map((entry) => ({ at: `${entry.happenedOn} ${entry.recordedAt}`, day: entry.happenedOn, entry })),
   ].sort((a, b) => b.at.localeCompare(a.at));
   return (
-    <section className="panel history-view" aria-label={`History of pot ${unit.number}`}>
+    <section className="panel history-view" aria-label={say('historyOfPot', { number: unit.number })}>
       <h2>
-        <TreatmentMark style={treatmentOf(experiment, unit).style} size={20} /> Pot {unit.number}
+        <TreatmentMark style={treatmentOf(experiment, unit).style} size={20} />{' '}
+        {say('pot2', { number: unit.number })}
       </h2>
       <p className="quiet">
-        {unit.sownOn === null ? 'Not sown yet' : `Sown on ${shortDay(unit.sownOn)}`}
-        {unit.seedsSown !== null && `, ${unit.seedsSown} ${unit.seedsSown === 1 ? 'seed' : 'seeds'}`}
+        {unit.sownOn === null ? say('notSownYet') : say('sownOn', { sownOn: shortDay(unit.sownOn) })}
+        {unit.seedsSown !== null && say('seeds', { seedsSown: unit.seedsSown })}
         {unit.sowingNote && `: ${unit.sowingNote}`}
       </p>
-      {events.length === 0 && <p>Nothing was noted of this pot yet.</p>}
+      {events.length === 0 && <p>{say('nothingWasNotedOfThisPotYet')}</p>}
       <ol className="history">
         {events.map((one) => (
           <li key={one.at}>
@@ -72,9 +74,9 @@ function ReadingLine({ reading }: { reading: ReadingView }) {
           </b>{' '}
           <span className="quiet">
             {reading.observer}
-            {reading.isReread && ', looked again'}
-            {isCorrected && ', corrected later'}
-            {reading.setAside !== null && `, set aside: ${reading.setAside}`}
+            {reading.isReread && say('lookedAgain')}
+            {isCorrected && say('correctedLater')}
+            {reading.setAside !== null && say('setAside', { setAside: reading.setAside })}
           </span>
         </>
       }
@@ -100,15 +102,15 @@ function CareLine({ event }: { event: CareView }) {
           <b className={event.isUndone ? 'is-out' : ''}>{careText(event)}</b>{' '}
           <span className="quiet">
             {event.observer}
-            {event.unitIds === null && ', all pots'}
-            {event.isUndone && ', taken back'}
+            {event.unitIds === null && say('allPots')}
+            {event.isUndone && say('takenBack')}
           </span>
         </>
       }
       error={undo.error}
     >
       <Button size="sm" variant="light" onClick={() => undo.mutate()}>
-        {event.isUndone ? 'It was done' : 'Take it back'}
+        {event.isUndone ? say('itWasDone') : say('takeItBack')}
       </Button>
     </Line>
   );
@@ -125,7 +127,10 @@ function EntryLine({ entry }: { entry: EntryView }) {
           {entry.hasPicture && (
             <img
               src={addressOf(journalRoutes.picture, params)}
-              alt={`${entry.kind === 'photo' ? 'Photo' : 'Drawing'} by ${entry.observer}`}
+              alt={say('photoBy', {
+                ifKind: entry.kind === 'photo' ? 'yes' : 'no',
+                observer: entry.observer,
+              })}
               loading="lazy"
             />
           )}
@@ -137,9 +142,9 @@ function EntryLine({ entry }: { entry: EntryView }) {
       <Button
         size="sm"
         variant="light"
-        onClick={() => window.confirm('Remove this for good, with its picture?') && remove.mutate()}
+        onClick={() => window.confirm(say('removeThisForGoodWithItsPicture')) && remove.mutate()}
       >
-        Remove
+        {say('remove')}
       </Button>
     </Line>
   );

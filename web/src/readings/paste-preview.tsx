@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
@@ -23,17 +24,17 @@ export function PastePreview({
   const rows = cells.map((cell) => ({ ...cell, words: wordsOf(cell) }));
   const good = rows.filter(({ words }) => words.isGood).length;
   return (
-    <dialog open className="ask paste-preview" aria-label="Paste this block?">
-      <h2>
-        Paste {good} {good === 1 ? 'value' : 'values'}?
-      </h2>
+    <dialog open className="ask paste-preview" aria-label={say('pasteThisBlock')}>
+      <h2>{say('pasteValues', { good })}</h2>
       {good < rows.length && (
-        <p className="note-attention">{rows.length - good} will be left out, as said beside them.</p>
+        <p className="note-attention">
+          {say('willBeLeftOutAsSaidBeside', { rowsCount: rows.length - good })}
+        </p>
       )}
       <ul>
         {rows.map(({ unit, variable, text, words }, index) => (
           <li key={index}>
-            <b>{unit ? `Pot ${unit.number}` : 'No pot'}</b>
+            <b>{unit ? say('pot2', { number: unit.number }) : say('noPot')}</b>
             {variable && `, ${variable.name}`}: {text} →{' '}
             <span className={words.isGood ? '' : 'field-problem'}>{words.text}</span>
           </li>
@@ -41,10 +42,10 @@ export function PastePreview({
       </ul>
       <div className="button-row">
         <Button autoFocus disabled={good === 0} onClick={onTake}>
-          Put them in
+          {say('putThemIn')}
         </Button>
         <Button variant="light" onClick={onLeave}>
-          Leave it
+          {say('leaveIt')}
         </Button>
       </div>
     </dialog>
@@ -52,7 +53,7 @@ export function PastePreview({
 }
 
 function wordsOf({ unit, variable, text }: PastedCell): { isGood: boolean; text: string } {
-  if (!unit || !variable) return { isGood: false, text: 'beyond the sheet' };
+  if (!unit || !variable) return { isGood: false, text: say('beyondTheSheet') };
   const cell = readCell(text, variable);
   if (cell.kind === 'problem') return { isGood: false, text: cell.words };
   if (cell.kind === 'empty') return { isGood: false, text: 'empty' };

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import { LATE_WORDS } from '@bright-sprout/core/shared';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { type ReadingView, readingRoutes } from '@bright-sprout/contract/readings';
@@ -25,9 +26,13 @@ export function ProgressView() {
   });
   const unread = unreadUnits(experiment, findings, day);
   return (
-    <section className="panel progress-view" aria-label="Progress">
+    <section className="panel progress-view" aria-label={say('progress')}>
       <h2>
-        {shortDay(day)}: {experiment.units.length - unread.length} of {experiment.units.length} pots
+        {say('ofPots', {
+          day: shortDay(day),
+          unitsCount: experiment.units.length - unread.length,
+          unitsCount2: experiment.units.length,
+        })}
       </h2>
       <ul className="team-progress" aria-live="polite">
         {teamsOf(experiment).map(({ name, units }) => (
@@ -42,14 +47,14 @@ export function ProgressView() {
           disabled={close.isPending}
           onClick={() => close.mutate()}
         >
-          {isClosed ? 'Open this day again' : 'Close this day'}
+          {isClosed ? say('openThisDayAgain') : say('closeThisDay')}
         </Button>
         <p className="quiet">
           {isClosed
-            ? 'Students add nothing to this day. What they read before you closed it still arrives.'
+            ? say('studentsAddNothingToThisDayWhat')
             : unread.length === 0
-              ? 'Every pot is read.'
-              : `Pots still to read: ${unread.map(({ number }) => number).join(', ')}. A closed day takes nothing more from students; you can always add.`}
+              ? say('everyPotIsRead')
+              : say('potsStillToReadAClosedDay', { unread: unread.map(({ number }) => number).join(', ') })}
         </p>
       </div>
       <FailureNote error={close.error} />
@@ -80,7 +85,7 @@ function TeamProgress({ name, units }: { name: string; units: readonly UnitView[
         ))}
       </span>
       <span className="progress-count">
-        {done.length} of {units.length}
+        {say('of2', { doneCount: done.length, unitsCount: units.length })}
       </span>
       <small className="quiet">{[...readers].join(', ')}</small>
     </li>
@@ -105,13 +110,15 @@ function LateReadings() {
   return (
     <div className="note-attention">
       <p>
-        {late.length === 1 ? 'One reading' : `${late.length} readings`} arrived after this day was closed (
-        {numbers.length === 1 ? 'pot' : 'pots'} {numbers.join(', ')}, by{' '}
-        {[...new Set(late.map(({ observer }) => observer))].join(', ')}). They are kept and do not count until
-        you say so.
+        {say('readingsArrivedAfterThisDayWasClosed', {
+          lateCount: late.length,
+          numbersCount: numbers.length,
+          numbers: numbers.join(', '),
+          value: [...new Set(late.map(({ observer }) => observer))].join(', '),
+        })}
       </p>
       <Button size="sm" disabled={accept.isPending} onClick={() => accept.mutate()}>
-        Let {late.length === 1 ? 'it' : 'them'} count
+        {say('letThemCount', { lateCount: late.length })}
       </Button>
       <FailureNote error={accept.error} />
     </div>
@@ -125,22 +132,18 @@ function AgreementTable() {
     .map(({ name, units }) => ({ name, ...agreementOf(pairsOf(readings, units, variable.id)) }))
     .filter(({ n }) => n > 0);
   if (rows.length === 0) {
-    return (
-      <p className="quiet">
-        When two people read the same pot on one day, how well they agree is shown here by team.
-      </p>
-    );
+    return <p className="quiet">{say('whenTwoPeopleReadTheSamePot')}</p>;
   }
   return (
     <table className="agreement">
-      <caption>Two readers of the same pot, over all days</caption>
+      <caption>{say('twoReadersOfTheSamePotOver')}</caption>
       <thead>
         <tr>
-          <th scope="col">Team</th>
-          <th scope="col">Pots read twice</th>
-          <th scope="col">Second − first, mean</th>
-          <th scope="col">95 % of differences</th>
-          <th scope="col">Error of one reading</th>
+          <th scope="col">{say('team')}</th>
+          <th scope="col">{say('potsReadTwice')}</th>
+          <th scope="col">{say('secondFirstMean')}</th>
+          <th scope="col">{say('n95OfDifferences')}</th>
+          <th scope="col">{say('errorOfOneReading')}</th>
         </tr>
       </thead>
       <tbody>
@@ -151,7 +154,10 @@ function AgreementTable() {
             <td>{bias.defined ? computedText(bias.value, style) : undefinedWords(bias.reason)}</td>
             <td>
               {limits.defined
-                ? `${computedText(limits.value.low, style)} to ${computedText(limits.value.high, style)}`
+                ? say('to', {
+                    computedText: computedText(limits.value.low, style),
+                    computedText2: computedText(limits.value.high, style),
+                  })
                 : undefinedWords(limits.reason)}
             </td>
             <td>
@@ -175,7 +181,7 @@ function teamsOf(experiment: ExperimentView): TeamUnits[] {
   const sown = experiment.units.filter((unit) => unit.sownOn !== null);
   const names = [...new Set(sown.map((unit) => unit.team))].sort();
   return names.map((name) => ({
-    name: name === '' ? 'No team' : name,
+    name: name === '' ? say('noTeam') : name,
     units: sown.filter((unit) => unit.team === name),
   }));
 }

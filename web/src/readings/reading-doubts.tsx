@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { doubts, type JustRead } from '@bright-sprout/core/growth';
 import { doubtWords } from '@bright-sprout/core/words';
@@ -30,7 +31,7 @@ export function ReadingDoubts({
       ))}
       {isDoubted && (
         <Button variant="light" className="look-again" onClick={onLookAgain}>
-          Look again
+          {say('lookAgain')}
         </Button>
       )}
     </>

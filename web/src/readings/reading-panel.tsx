@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { lastValueBefore } from '@bright-sprout/core/growth';
 import {
@@ -71,7 +72,7 @@ export function ReadingPanel({
     isTouched && !parsed.ok ? lengthProblemText(parsed.problem, scale) : fieldMessage(keep.error, 'value');
 
   return (
-    <section className="panel reading-panel" aria-label={`Read pot ${unit.number}`}>
+    <section className="panel reading-panel" aria-label={say('readPot', { number: unit.number })}>
       <Ruler
         scale={scale}
         length={length}
@@ -86,7 +87,7 @@ export function ReadingPanel({
         onChange={(mm) => setText(markText(mm, scale))}
       />
       <div className="reading-side">
-        <h2>Pot {unit.number}</h2>
+        <h2>{say('pot2', { number: unit.number })}</h2>
         <p className="reading-treatment">
           <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
           {unit.team && <span className="quiet"> · {unit.team}</span>}
@@ -104,15 +105,18 @@ export function ReadingPanel({
           <Form noValidate onSubmit={submit}>
             {isGone && finding && (
               <p className="note-attention">
-                Was {finding.state} on {recentDay(finding.day, day)}. Read it only if that was a mistake.
+                {say('wasOnReadItOnlyIfThat', {
+                  state: finding.state,
+                  recentDay: recentDay(finding.day, day),
+                })}
               </p>
             )}
             {intent.kind === 'correct' && (
               <p className="note-attention">
-                Correcting {intent.reading.entered || 'the reading'}: the old one is kept.
+                {say('correctingTheOldOneIsKept', { entered: intent.reading.entered || say('theReading') })}
               </p>
             )}
-            <Form.Label htmlFor="height">How tall, from the soil line to the top of the stem?</Form.Label>
+            <Form.Label htmlFor="height">{say('howTallFromTheSoilLineTo')}</Form.Label>
             <div className="height-entry">
               <Form.Control
                 id="height"
@@ -142,25 +146,29 @@ export function ReadingPanel({
             </div>
             <div className="state-buttons">
               <Button variant="light" onClick={() => save('not_up')} disabled={keep.isPending}>
-                Not up yet
+                {say('notUpYet')}
               </Button>
               <Button variant="light" onClick={() => save('dead')} disabled={keep.isPending}>
-                Dead
+                {say('dead')}
               </Button>
               <Button variant="light" onClick={() => save('not_read')} disabled={keep.isPending}>
-                Not read
+                {say('notRead')}
               </Button>
               <Button
                 variant="light"
                 onClick={() => setLonger(rulerLength(scale, length))}
                 disabled={keep.isPending}
               >
-                Longer ruler
+                {say('longerRuler')}
               </Button>
             </div>
             {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
             <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
-              {keep.isPending ? 'Keeping …' : nextUnit ? `Keep, next pot ${nextUnit.number}` : 'Keep'}
+              {keep.isPending
+                ? 'Keeping …'
+                : nextUnit
+                  ? say('keepNextPot', { number: nextUnit.number })
+                  : say('keep')}
             </Button>
           </Form>
         )}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import Button from 'react-bootstrap/Button';
@@ -21,21 +22,21 @@ export function ReadingsOfDay({
 }) {
   return (
     <div className="readings-of-day">
-      <p className="quiet">{readings.length === 0 ? 'Not read on this day.' : 'Read on this day:'}</p>
+      <p className="quiet">{readings.length === 0 ? say('notReadOnThisDay') : say('readOnThisDay')}</p>
       <ul>
         {readings.map((reading) => (
           <li key={reading.id} className={reading.counts ? '' : 'is-corrected'}>
             <b>{textOf(reading, variable)}</b>
             <span className="quiet">
               {reading.observer}
-              {reading.isReread && ', looked again'}
+              {reading.isReread && say('lookedAgain')}
               {reading.setAside !== null
-                ? `, set aside: ${reading.setAside}`
-                : !reading.counts && ', corrected'}
+                ? say('setAside', { setAside: reading.setAside })
+                : !reading.counts && say('corrected')}
             </span>
             {reading.counts && onIntent && (
               <Button size="sm" variant="light" onClick={() => onIntent({ kind: 'correct', reading })}>
-                Correct
+                {say('correct')}
               </Button>
             )}
           </li>
@@ -44,12 +45,14 @@ export function ReadingsOfDay({
       <div className="button-row">
         {onIntent && (
           <Button variant="light" onClick={() => onIntent({ kind: 'add' })}>
-            Read it a second time
+            {say('readItASecondTime')}
           </Button>
         )}
-        {nextUnit && onIntent && <Button onClick={onNext}>Next pot {nextUnit.number}</Button>}
+        {nextUnit && onIntent && (
+          <Button onClick={onNext}>{say('nextPot', { number: nextUnit.number })}</Button>
+        )}
       </div>
-      {onIntent && <p className="quiet">Two readings of one day are both kept; their mean is compared.</p>}
+      {onIntent && <p className="quiet">{say('twoReadingsOfOneDayAreBoth')}</p>}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -15,11 +16,11 @@ import { ReadingPanel } from './reading-panel.tsx';
 import { ScorePanel } from './score-panel.tsx';
 
 const VIEWS = [
-  { view: 'pots', name: 'Pot by pot' },
-  { view: 'sheet', name: 'Fast sheet' },
-  { view: 'progress', name: 'Progress' },
-  { view: 'care', name: 'Care' },
-  { view: 'history', name: 'History' },
+  { view: 'pots', name: say('potByPot') },
+  { view: 'sheet', name: say('fastSheet') },
+  { view: 'progress', name: say('progress') },
+  { view: 'care', name: say('care') },
+  { view: 'history', name: say('history') },
 ] as const;
 
 const PANELS = { length: ReadingPanel, count: CountPanel, number: CountPanel, score: ScorePanel } as const;
@@ -35,7 +36,7 @@ export default function RecordStage() {
   const view = VIEWS.find((one) => one.view === search.get('view'))?.view ?? 'pots';
 
   if (experiment.status === 'draft' || !chosen)
-    return <NothingToRead words="Nothing is sown yet." link="sow" linkText="Go to Sow" />;
+    return <NothingToRead words={say('nothingIsSownYet')} link="sow" linkText={say('goToSow')} />;
 
   const done = experiment.units.length - unread.length;
   const Panel = PANELS[variable.kind];
@@ -54,7 +55,7 @@ export default function RecordStage() {
         {view === 'pots' && <VariableLinks />}
         <UnitLayout
           experiment={experiment}
-          label={isCare ? 'The sill: choose pots' : 'The sill: choose a pot to read'}
+          label={isCare ? say('theSillChoosePots') : say('theSillChooseAPotToRead')}
           isSmall={view === 'sheet'}
           activeUnitId={isCare ? undefined : chosen.id}
           renderUnit={(unit, tabIndex) => (
@@ -74,16 +75,12 @@ export default function RecordStage() {
               )}
             </button>
           )}
-          footer={
-            <p>
-              {done} of {experiment.units.length} done on {shortDay(day)}
-            </p>
-          }
+          footer={<p>{say('ofDoneOn', { done, unitsCount: experiment.units.length, day: shortDay(day) })}</p>}
         />
         {view !== 'sheet' && <TreatmentKey treatments={experiment.treatments} />}
         {isCare && carePots.length > 0 && (
           <Button variant="light" size="sm" onClick={() => setCarePots([])}>
-            All pots again
+            {say('allPotsAgain')}
           </Button>
         )}
       </div>
@@ -149,7 +146,7 @@ function VariableLinks() {
     setSearch(wanted, { replace: true });
   };
   return (
-    <div className="view-links" role="group" aria-label="What is read">
+    <div className="view-links" role="group" aria-label={say('whatIsRead')}>
       {experiment.variables.map(({ id, name }) => (
         <button
           key={id}
@@ -178,7 +175,7 @@ function ViewLinks({ view }: { view: string }) {
     setSearch(wanted, { replace: true });
   };
   return (
-    <div className="view-links" role="group" aria-label="Ways to record">
+    <div className="view-links" role="group" aria-label={say('waysToRecord')}>
       {VIEWS.map((one) => (
         <Button
           key={one.view}
@@ -208,7 +205,7 @@ function NothingToRead({ words, link, linkText }: { words: string; link: string;
   return (
     <div className="panel empty-panel">
       <h2>{words}</h2>
-      <p className="quiet">Once the seeds are in the soil, each pot can be read here, day by day.</p>
+      <p className="quiet">{say('onceTheSeedsAreInTheSoil')}</p>
       <Link className="btn btn-primary" to={`../${link}`}>
         {linkText}
       </Link>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { CropHabit } from '@bright-sprout/core/design';
 import {
   fromMillimetres,
@@ -98,7 +99,7 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
       ))}
       <line x1="12" x2={RULER_X} y1={SOIL} y2={SOIL} stroke="#2b76a3" strokeWidth="1.2" />
       <text x="12" y={SOIL - 6} className="ruler-note soil">
-        soil line is zero
+        {say('soilLineIsZero')}
       </text>
       {last && last.mm <= toMillimetres(length, scale.unit) && (
         <g transform={`translate(0 ${y(last.mm)})`}>
@@ -111,12 +112,12 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
       <g
         role="slider"
         tabIndex={isDisabled ? -1 : 0}
-        aria-label="Height on the ruler"
+        aria-label={say('heightOnTheRuler')}
         aria-orientation="vertical"
         aria-valuemin={0}
         aria-valuemax={length}
         aria-valuenow={Number(fromMillimetres(shownMm, scale.unit).toFixed(3))}
-        aria-valuetext={valueMm === undefined ? 'not read yet' : lengthText(valueMm, scale)}
+        aria-valuetext={valueMm === undefined ? say('notReadYet') : lengthText(valueMm, scale)}
         aria-disabled={isDisabled}
         className={valueMm === undefined ? 'ruler-hand is-waiting' : 'ruler-hand'}
         transform={`translate(0 ${y(shownMm)})`}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { scoresOf } from '@bright-sprout/core/design';
 import Button from 'react-bootstrap/Button';
@@ -21,8 +22,8 @@ export function ScorePanel({
   const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, onKept);
   const last = history.filter((finding) => finding.day < day).at(-1);
   return (
-    <section className="panel count-panel" aria-label={`Read pot ${unit.number}`}>
-      <h2>Pot {unit.number}</h2>
+    <section className="panel count-panel" aria-label={say('readPot', { number: unit.number })}>
+      <h2>{say('pot2', { number: unit.number })}</h2>
       <p className="reading-treatment">
         <TreatmentMark style={treatment.style} size={16} /> {treatment.name}
       </p>
@@ -39,7 +40,8 @@ export function ScorePanel({
         <>
           <p className="quiet">
             {variable.name}
-            {last && `, on ${recentDay(last.day, day)}: ${findingText(last, variable)}`}
+            {last &&
+              say('on', { recentDay: recentDay(last.day, day), findingText: findingText(last, variable) })}
           </p>
           <div className="score-buttons" role="group" aria-label={variable.name}>
             {(scoresOf(variable.name) ?? []).map((score, index) => (
@@ -53,7 +55,7 @@ export function ScorePanel({
               </Button>
             ))}
             <Button variant="light" disabled={keep.isPending} onClick={() => keep.save('not_read')}>
-              Not read
+              {say('notRead')}
             </Button>
           </div>
           <FailureNote error={keep.error} />

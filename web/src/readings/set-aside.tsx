@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import { type ReadingView, readingRoutes } from '@bright-sprout/contract/readings';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -29,13 +30,13 @@ export function SetAside({ reading }: { reading: ReadingView }) {
     <>
       {reading.setAside !== null ? (
         <Button size="sm" variant="light" onClick={() => back.mutate()}>
-          Put it back
+          {say('putItBack')}
         </Button>
       ) : (
         reading.counts &&
         !isAsking && (
           <Button size="sm" variant="light" onClick={() => setIsAsking(true)}>
-            Set aside
+            {say('setAside2')}
           </Button>
         )
       )}
@@ -52,12 +53,12 @@ export function SetAside({ reading }: { reading: ReadingView }) {
             autoFocus
             value={reason}
             maxLength={200}
-            placeholder="Why? Not because it looks odd"
-            aria-label="Reason for setting it aside"
+            placeholder={say('whyNotBecauseItLooksOdd')}
+            aria-label={say('reasonForSettingItAside')}
             onChange={({ target }) => setReason(target.value)}
           />
           <Button size="sm" type="submit" disabled={reason.trim() === ''}>
-            Set aside
+            {say('setAside2')}
           </Button>
         </Form>
       )}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { JustRead } from '@bright-sprout/core/growth';
@@ -68,7 +69,7 @@ export function SheetCell({
         inputMode={variable.kind === 'score' ? 'text' : 'decimal'}
         autoComplete="off"
         maxLength={60}
-        aria-label={`Pot ${unit.number}, ${variable.name}`}
+        aria-label={say('pot3', { number: unit.number, variable: variable.name })}
         aria-invalid={problem !== undefined}
         aria-describedby={problem || doubt ? noteId : undefined}
         onChange={({ target }) => onText(target.value)}

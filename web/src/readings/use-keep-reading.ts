@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import type { ReadingState } from '@bright-sprout/core/shared';
@@ -48,7 +49,10 @@ export function useKeepReadings() {
           route: 'keepReading',
           params: { experimentId: experiment.id, readingId },
           body,
-          label: `Pot ${wanted.unit.number}: ${findingText(reading, wanted.variable)}`,
+          label: say('pot', {
+            number: wanted.unit.number,
+            findingText: findingText(reading, wanted.variable),
+          }),
           reading,
         },
         (kept) => {

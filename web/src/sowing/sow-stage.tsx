@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/sowing';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { SowingRequest, sowingRoutes } from '@bright-sprout/contract/sowing';
 import { deepText } from '@bright-sprout/core/words';
@@ -33,14 +35,14 @@ export default function SowStage() {
     if (unit.sownOn !== null) return 'sown';
     if (isReady(ticks, unit)) return 'ready';
     const seeds = unit.seedsSown ?? seedsPerUnit;
-    return `${seeds} ${seeds === 1 ? 'seed' : 'seeds'}`;
+    return say('seeds2', { seeds });
   };
   return (
     <div className="stage">
       <div className="layout-column">
         <UnitLayout
           experiment={experiment}
-          label="The sill: pots to sow"
+          label={say('theSillPotsToSow')}
           activeUnitId={chosenId}
           renderUnit={(unit, tabIndex) => (
             <button
@@ -49,7 +51,11 @@ export default function SowStage() {
               data-unit={unit.id}
               tabIndex={tabIndex}
               aria-pressed={unit.id === chosenId}
-              aria-label={`${label(unit)}, ${unit.seedsSown ?? seedsPerUnit} seeds, ${stateOf(unit)}`}
+              aria-label={say('seeds3', {
+                label: label(unit),
+                seedsSown: unit.seedsSown ?? seedsPerUnit,
+                stateOf: stateOf(unit),
+              })}
               onClick={() => setChosenId(unit.id === chosenId ? undefined : unit.id)}
             >
               <Pot unit={unit} unreadText={stateOf(unit)} />
@@ -58,21 +64,35 @@ export default function SowStage() {
           footer={<TreatmentKey treatments={experiment.treatments} />}
         />
         <p className="print-links">
-          Print <Link to="../print?sheet=labels">labels and kit cards</Link>,{' '}
-          <Link to="../print?sheet=rows">row markers</Link> or{' '}
-          <Link to="../print?sheet=recording">recording sheets</Link>.
+          <Said
+            by={say}
+            code="printLabelsAndKitCardsRowMarkers"
+            values={{
+              link: (parts) => <Link to="../print?sheet=labels">{parts}</Link>,
+              link2: (parts) => <Link to="../print?sheet=rows">{parts}</Link>,
+              link3: (parts) => <Link to="../print?sheet=recording">{parts}</Link>,
+            }}
+          />
         </p>
       </div>
-      <section className="panel" aria-label="Sow">
-        <h2>{isSown ? `Sown on ${longDay(experiment.sowOn)}` : 'Put the seeds in'}</h2>
+      <section className="panel" aria-label={say('sow')}>
+        <h2>{isSown ? say('sownOn', { sowOn: longDay(experiment.sowOn) }) : say('putTheSeedsIn')}</h2>
         {chosen && <UnitSowing unit={chosen} ticks={ticks} />}
         {waiting.length > 0 && (
           <>
             <p>
-              <b>{units.length} labels</b>, {seedsPerUnit === 1 ? 'one seed' : `${seedsPerUnit} seeds`} a pot
-              {otherDepths.length > 0 ? ', each pot at its own depth' : deepText(depth)}:{' '}
-              <b>{units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0)} seeds</b>. Tap a pot
-              to tick it off, or to note what was different.
+              <Said
+                by={say}
+                code="labelsSeedsAPotSeedsTapA"
+                values={{
+                  unitsCount: units.length,
+                  seedsPerUnit,
+                  otherDepthsCount: otherDepths.length > 0 ? say('eachPotAtItsOwnDepth') : deepText(depth),
+                  reduce: units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0),
+                  b: (parts) => <b>{parts}</b>,
+                  b2: (parts) => <b>{parts}</b>,
+                }}
+              />
             </p>
             <SowingSteps />
             <TickAll units={waiting} ticks={ticks} />
@@ -80,14 +100,13 @@ export default function SowStage() {
         )}
         <aside className="caution-box">
           {crop?.caution && <b>{capital(crop.caution)}. </b>}
-          Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and
-          seeds. Your school’s own rules come first.
+          {say('nobodyTastesExperimentalPlants')}
         </aside>
         <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
         {groups.map((group) => (
           <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
         ))}
-        {!isSown && <p className="quiet">From then on, pots and treatments stay as they are.</p>}
+        {!isSown && <p className="quiet">{say('fromThenOnPotsAndTreatmentsStay')}</p>}
       </section>
     </div>
   );
@@ -109,7 +128,7 @@ function ReadyForm({ units, all }: { units: readonly UnitView[]; all: number }) 
   return (
     <>
       <Button variant="light" size="sm" disabled={sow.isPending} onClick={() => sow.mutate()}>
-        Mark the {units.length} ready {units.length === 1 ? 'pot' : 'pots'} as sown today
+        {say('markTheReadyPotsAsSownToday', { unitsCount: units.length })}
       </Button>
       <FailureNote error={sow.error} />
     </>
@@ -153,7 +172,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
   });
   const problem = formState.errors.sownOn?.message ?? fieldMessage(sow.error, 'sownOn');
   const count = group.units.length;
-  const which = isOnly ? `All ${count} pots` : `${count} pots of ${group.names.join(', ')}`;
+  const which = isOnly ? say('allPots', { count }) : say('potsOf', { count, names: group.names.join(', ') });
   const id = `sownOn-${group.sowOn}`;
   return (
     <Form
@@ -163,8 +182,14 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
     >
       <Form.Group controlId={isOnly ? 'sownOn' : id} className="mb-3">
         <Form.Label>
-          {sownOn !== null ? (isOnly ? 'Put the day right' : `${which}: sown`) : `${which} were sown on`}
-          {!isOnly && sownOn === null && <small> planned for {shortDay(group.sowOn)}</small>}
+          {sownOn !== null
+            ? isOnly
+              ? say('putTheDayRight')
+              : say('sown', { which })
+            : say('wereSownOn', { which })}
+          {!isOnly && sownOn === null && (
+            <small> {say('plannedFor', { sowOn: shortDay(group.sowOn) })}</small>
+          )}
         </Form.Label>
         <Form.Control
           {...register('sownOn')}
@@ -189,15 +214,15 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
         >
           {sownOn !== null
             ? isOnly
-              ? 'Change the day for all pots'
-              : 'Change the day'
+              ? say('changeTheDayForAllPots')
+              : say('changeTheDay')
             : isOnly
-              ? `Mark all ${count} pots as sown`
-              : 'Mark these pots as sown'}
+              ? say('markAllPotsAsSown', { count })
+              : say('markThesePotsAsSown')}
         </Button>
         {isOnly && sownOn !== null && (
           <Link className="btn btn-primary" to="../record">
-            Go to Record
+            {say('goToRecord')}
           </Link>
         )}
       </div>

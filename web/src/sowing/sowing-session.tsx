@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/sowing';
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { sowingRoutes, type TickRequest, type TickView } from '@bright-sprout/contract/sowing';
@@ -49,7 +51,7 @@ export function SowingSteps() {
         ))}
       </ol>
       <Button variant="light" size="sm" onClick={() => void wall.current?.requestFullscreen()}>
-        Show the steps large
+        {say('showTheStepsLarge')}
       </Button>
     </div>
   );
@@ -61,13 +63,24 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
   const tick = useTick();
   const depthOf = useDepths();
   return (
-    <section className="unit-sowing" aria-label={`Sowing of pot ${unit.number}`}>
+    <section className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
       <h3>
-        <TreatmentMark style={treatmentOf(experiment, unit).style} size={18} /> Pot {unit.number}{' '}
-        <small>{treatmentOf(experiment, unit).name}</small>
+        <TreatmentMark style={treatmentOf(experiment, unit).style} size={18} />{' '}
+        <Said
+          by={say}
+          code="pot"
+          values={{
+            number: unit.number,
+            treatmentOf: treatmentOf(experiment, unit).name,
+            small: (parts) => <small>{parts}</small>,
+          }}
+        />
       </h3>
       <p className="quiet">
-        {unit.seedsSown ?? experiment.seedsPerUnit} seeds{deepText(depthOf(unit))}
+        {say('seeds', {
+          seedsSown: unit.seedsSown ?? experiment.seedsPerUnit,
+          deepText: deepText(depthOf(unit)),
+        })}
       </p>
       <div className="tick-row">
         {SOWING_ITEMS.map((item) => {
@@ -78,7 +91,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
               type="button"
               className="tick"
               aria-pressed={done !== undefined}
-              title={done && `by ${done.by}`}
+              title={done && say('by', { by: done.by })}
               onClick={() => tick.mutate({ unitIds: [unit.id], item, isDone: !done })}
             >
               <Check size={16} aria-hidden="true" /> {SOWING_ITEM_WORDS[item]}
@@ -101,7 +114,7 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
       .filter((unit) => !ticks.some((one) => one.unitId === unit.id && one.item === item))
       .map(({ id }) => id);
   return (
-    <div className="tick-all" role="group" aria-label="Tick for all pots">
+    <div className="tick-all" role="group" aria-label={say('tickForAllPots')}>
       {SOWING_ITEMS.map((item) => {
         const left = missing(item);
         return (
@@ -112,14 +125,16 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
             disabled={left.length === 0 || tick.isPending}
             onClick={() => tick.mutate({ unitIds: left, item, isDone: true })}
           >
-            {SOWING_ITEM_WORDS[item]}: {units.length - left.length} of {units.length}
+            {say('of', {
+              sowingItemWords: SOWING_ITEM_WORDS[item],
+              unitsCount: units.length - left.length,
+              unitsCount2: units.length,
+            })}
           </Button>
         );
       })}
       {experiment.classId !== null && experiment.sowOn > experiment.today && ticks.length === 0 && (
-        <p className="quiet">
-          Tablets sow from {shortDay(experiment.sowOn)} on, or as soon as something is ticked here.
-        </p>
+        <p className="quiet">{say('tabletsSowFromOnOrAsSoon', { sowOn: shortDay(experiment.sowOn) })}</p>
       )}
     </div>
   );
@@ -137,7 +152,10 @@ function useTick() {
           experimentId: experiment.id,
           params: { experimentId: experiment.id },
           body,
-          label: `Sowing: ${SOWING_ITEM_WORDS[body.item]}, ${body.unitIds.length} ${body.unitIds.length === 1 ? 'pot' : 'pots'}`,
+          label: say('sowingPots', {
+            sowingItemWords: SOWING_ITEM_WORDS[body.item],
+            unitIdsCount: body.unitIds.length,
+          }),
         },
         (ticks) => queries.setQueryData(ticksQuery(experiment.id).queryKey, ticks),
       ),
@@ -167,7 +185,7 @@ function ExceptionForm({ unit }: { unit: UnitView }) {
       onSubmit={(event) => void handleSubmit((body) => keep.mutate(body))(event)}
     >
       <Form.Group controlId="really-sown" className="plan-field">
-        <Form.Label>Seeds really in</Form.Label>
+        <Form.Label>{say('seedsReallyIn')}</Form.Label>
         <Form.Control
           {...register('seedsSown', { valueAsNumber: true })}
           type="number"
@@ -176,11 +194,11 @@ function ExceptionForm({ unit }: { unit: UnitView }) {
         />
       </Form.Group>
       <Form.Group controlId="sowing-note" className="plan-field is-wide">
-        <Form.Label>Anything different?</Form.Label>
+        <Form.Label>{say('anythingDifferent')}</Form.Label>
         <Form.Control {...register('note')} maxLength={300} autoComplete="off" />
       </Form.Group>
       <Button type="submit" variant="light" size="sm" disabled={!formState.isDirty || keep.isPending}>
-        Note it
+        {say('noteIt')}
       </Button>
       {problem && <p className="field-problem">{problem}</p>}
       {!problem && <FailureNote error={keep.error} />}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DeviceView } from '@bright-sprout/contract/student';
 import { useState } from 'react';
@@ -39,9 +40,9 @@ export function AvatarsScreen({
   }
   return (
     <main>
-      <h1>Who are you?</h1>
+      <h1>{say('whoAreYou')}</h1>
       <FailureNote error={error} />
-      {device.students.length === 0 && <p>Nobody is in this class yet. Ask your teacher.</p>}
+      {device.students.length === 0 && <p>{say('nobodyIsInThisClassYetAsk')}</p>}
       <ul className="avatar-grid">
         {device.students.map((student) => (
           <li key={student.id}>
@@ -77,7 +78,7 @@ function PinScreen({
   return (
     <main className="pin-screen">
       <Avatar name={student.avatar} size={56} />
-      <h1>{student.displayName}, type your PIN</h1>
+      <h1>{say('typeYourPin', { displayName: student.displayName })}</h1>
       <Form
         onSubmit={(event) => {
           event.preventDefault();
@@ -88,18 +89,18 @@ function PinScreen({
           value={pin}
           inputMode="numeric"
           autoComplete="off"
-          aria-label="PIN"
+          aria-label={say('pin')}
           maxLength={PIN_LENGTH}
           autoFocus
           onChange={({ target }) => setPin(target.value.replaceAll(/\D/g, ''))}
         />
         <Button type="submit" size="lg" disabled={pin.length !== PIN_LENGTH || isBusy}>
-          Go on
+          {say('goOn')}
         </Button>
       </Form>
       <FailureNote error={error} />
       <Button variant="light" onClick={onBack}>
-        Not me
+        {say('notMe')}
       </Button>
     </main>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import { type JoinRequest, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
@@ -22,7 +23,7 @@ export function CodeScreen({ error }: { error: unknown }) {
   return (
     <main className="student code-screen">
       <Logo size={84} />
-      <h1>Type the class code</h1>
+      <h1>{say('typeTheClassCode')}</h1>
       <Form
         onSubmit={(event) => {
           event.preventDefault();
@@ -35,11 +36,11 @@ export function CodeScreen({ error }: { error: unknown }) {
           autoCapitalize="characters"
           autoComplete="off"
           spellCheck={false}
-          aria-label="Class code"
+          aria-label={say('classCode')}
           onChange={({ target }) => setCode(target.value.toUpperCase())}
         />
         <Button type="submit" size="lg" disabled={code.trim().length < 4 || join.isPending}>
-          Go in
+          {say('goIn')}
         </Button>
       </Form>
       <FailureNote error={join.error ?? error} />

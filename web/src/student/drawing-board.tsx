@@ -1,13 +1,14 @@
+import { say } from '@bright-sprout/words/student';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { ReactSketchCanvas, type ReactSketchCanvasRef } from 'react-sketch-canvas';
 import { type Label, labelledPicture } from '../shared/pictures/index.ts';
 
 const PENS = [
-  { name: 'Black pen', color: '#1e2b26' },
-  { name: 'Green pen', color: '#3b7a2b' },
-  { name: 'Brown pen', color: '#8a5a2b' },
-  { name: 'Yellow pen', color: '#d9a520' },
+  { name: say('blackPen'), color: '#1e2b26' },
+  { name: say('greenPen'), color: '#3b7a2b' },
+  { name: say('brownPen'), color: '#8a5a2b' },
+  { name: say('yellowPen'), color: '#d9a520' },
 ] as const;
 
 /** A sheet to draw a plant on, and words to put beside its parts. */
@@ -38,7 +39,7 @@ export function DrawingBoard({
   };
   return (
     <div className="drawing-board">
-      <div className="drawing-tools" role="group" aria-label="Pens">
+      <div className="drawing-tools" role="group" aria-label={say('pens')}>
         {PENS.map((pen) => (
           <button
             key={pen.name}
@@ -51,10 +52,10 @@ export function DrawingBoard({
           />
         ))}
         <Button variant="light" onClick={() => sheet.current?.undo()}>
-          Undo
+          {say('undo')}
         </Button>
         <Button variant="light" disabled={labels.length === 0} onClick={() => setLabels(labels.slice(0, -1))}>
-          Take the last word away
+          {say('takeTheLastWordAway')}
         </Button>
       </div>
       <div className="sheet">
@@ -78,11 +79,11 @@ export function DrawingBoard({
         ))}
         {word !== undefined && (
           <button type="button" className="sheet-target" onClick={place}>
-            <span>Tap where “{word}” goes</span>
+            <span>{say('tapWhereGoes', { word })}</span>
           </button>
         )}
       </div>
-      <div className="word-chips" role="group" aria-label="Words for the parts">
+      <div className="word-chips" role="group" aria-label={say('wordsForTheParts')}>
         {chips.map((chip) => (
           <Button
             key={chip}
@@ -96,7 +97,7 @@ export function DrawingBoard({
         ))}
       </div>
       <Button size="lg" onClick={() => void finish()}>
-        The drawing is ready
+        {say('theDrawingIsReady')}
       </Button>
     </div>
   );

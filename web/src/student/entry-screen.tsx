@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import { wordChips } from '@bright-sprout/core/words';
 import { ArrowLeft, Camera, Pencil, Type } from 'lucide-react';
@@ -40,41 +41,40 @@ export function EntryScreen({
       setPicture(await smallPicture(taken));
       setWay('photo');
     } catch (thrown) {
-      setProblem(thrown instanceof Error ? thrown.message : 'This photo could not be read.');
+      setProblem(thrown instanceof Error ? thrown.message : say('thisPhotoCouldNotBeRead'));
     }
   };
-  const addWord = (word: string): void => setText((before) => `${before}${before === '' ? '' : ' '}${word}`);
+  const addWord = (word: string): void =>
+    setText((before) => say('sentenceWithWord', { before, ifBefore: before === '' ? 'yes' : 'no', word }));
   return (
     <main className="entry-screen">
-      <Button variant="light" aria-label="Back to the pot" onClick={onBack}>
+      <Button variant="light" aria-label={say('backToThePot')} onClick={onBack}>
         <ArrowLeft size={20} aria-hidden="true" />
       </Button>
-      <h1>Show pot {pot.number}</h1>
+      <h1>{say('showPot', { number: pot.number })}</h1>
       <input
         ref={file}
         type="file"
         accept="image/*"
         capture="environment"
         className="visually-hidden"
-        aria-label="Choose a photo"
+        aria-label={say('chooseAPhoto')}
         onChange={({ target }) => void take(target.files?.[0])}
       />
       {way === undefined && (
         <div className="big-answers">
           <Button size="lg" variant="light" onClick={() => file.current?.click()}>
-            <Camera size={30} aria-hidden="true" /> Photo
+            <Camera size={30} aria-hidden="true" /> {say('photo')}
           </Button>
           <Button size="lg" variant="light" onClick={() => setWay('drawing')}>
-            <Pencil size={30} aria-hidden="true" /> Drawing
+            <Pencil size={30} aria-hidden="true" /> {say('drawing')}
           </Button>
           <Button size="lg" variant="light" onClick={() => setWay('note')}>
-            <Type size={30} aria-hidden="true" /> Sentence
+            <Type size={30} aria-hidden="true" /> {say('sentence')}
           </Button>
         </div>
       )}
-      {way === undefined && (
-        <p className="quiet">Only plants in the picture, please: no faces and no names.</p>
-      )}
+      {way === undefined && <p className="quiet">{say('onlyPlantsInThePicturePleaseNo')}</p>}
       {way === undefined && <PotJournal unitId={pot.unitId} />}
       {problem && (
         <p className="note-harm" role="alert">
@@ -83,7 +83,7 @@ export function EntryScreen({
       )}
       {way === 'drawing' && picture === undefined && <DrawingBoard chips={chips} onPicture={setPicture} />}
       {picture !== undefined && (
-        <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt="What you made" />
+        <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt={say('whatYouMade')} />
       )}
       {(way === 'note' || picture !== undefined) && (
         <Form
@@ -92,7 +92,7 @@ export function EntryScreen({
             keep.mutate({ kind: way ?? 'note', note: text.trim(), picture: picture ?? null });
           }}
         >
-          <Form.Label htmlFor="sentence">What do you see?</Form.Label>
+          <Form.Label htmlFor="sentence">{say('whatDoYouSee')}</Form.Label>
           <Form.Control
             id="sentence"
             as="textarea"
@@ -101,7 +101,7 @@ export function EntryScreen({
             value={text}
             onChange={({ target }) => setText(target.value)}
           />
-          <div className="word-chips" role="group" aria-label="Words to use">
+          <div className="word-chips" role="group" aria-label={say('wordsToUse')}>
             {chips.map((word) => (
               <Button key={word} variant="light" size="sm" onClick={() => addWord(word)}>
                 {word}
@@ -110,7 +110,7 @@ export function EntryScreen({
           </div>
           <FailureNote error={keep.error} />
           <Button type="submit" size="lg" disabled={keep.isPending || (way === 'note' && text.trim() === '')}>
-            Keep it
+            {say('keepIt')}
           </Button>
         </Form>
       )}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
 import type { StudentIdeasView } from '@bright-sprout/contract/predictions';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -17,10 +18,10 @@ export function IdeasScreen({ at, onBack }: { at: AtDevice; onBack: () => void }
   return (
     <main className="ideas-screen">
       <Button variant="light" onClick={onBack}>
-        Back to my pots
+        {say('backToMyPots')}
       </Button>
       <FailureNote error={ideas ? undefined : error} />
-      {ideas?.length === 0 && <p>Your class has no experiment to think about yet.</p>}
+      {ideas?.length === 0 && <p>{say('yourClassHasNoExperimentToThink')}</p>}
       {ideas?.map((idea) => (
         <section key={idea.experimentId} className="panel" aria-label={idea.question}>
           <h1>{idea.question}</h1>
@@ -43,12 +44,13 @@ function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
         experimentId: idea.experimentId,
         params: { predictionId },
         body: { choice, experimentId: idea.experimentId },
-        label: `${at.displayName}: a guess`,
+        label: say('aGuess', { displayName: at.displayName }),
       });
     },
     onSuccess: () => queries.invalidateQueries(ideasQuery),
   });
-  if (!idea.canGuess) return idea.ownChoice ? <p>You guessed: {idea.ownChoice}.</p> : null;
+  if (!idea.canGuess)
+    return idea.ownChoice ? <p>{say('youGuessed', { ownChoice: idea.ownChoice })}</p> : null;
   return (
     <div role="group" aria-label={idea.prompt}>
       <h2>{idea.prompt}</h2>
@@ -67,9 +69,7 @@ function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
         ))}
       </div>
       <p className="quiet" role="status">
-        {idea.ownChoice
-          ? 'Your guess is kept. Others see only how many guessed what.'
-          : 'There is no wrong guess.'}
+        {idea.ownChoice ? say('yourGuessIsKeptOthersSeeOnly') : say('thereIsNoWrongGuess')}
       </p>
       <FailureNote error={guess.error} />
     </div>
@@ -89,7 +89,7 @@ function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
         experimentId: idea.experimentId,
         params: { conclusionId: id },
         body: { claim, reasoning, evidence: idea.evidence.join('\n'), experimentId: idea.experimentId },
-        label: `${at.displayName}: a conclusion`,
+        label: say('aConclusion', { displayName: at.displayName }),
       }),
     onSuccess: () => {
       setId(uuid());
@@ -99,21 +99,21 @@ function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
   return (
     <Form
       className="conclude"
-      aria-label="What did we find out?"
+      aria-label={say('whatDidWeFindOut')}
       onSubmit={(event) => {
         event.preventDefault();
         keep.mutate();
       }}
     >
-      <h2>What did we find out?</h2>
-      <p>This is what we measured:</p>
+      <h2>{say('whatDidWeFindOut')}</h2>
+      <p>{say('thisIsWhatWeMeasured')}</p>
       <ul>
         {idea.evidence.map((line) => (
           <li key={line}>{line}</li>
         ))}
       </ul>
       <Form.Group controlId={`claim-${idea.experimentId}`}>
-        <Form.Label>I say that …</Form.Label>
+        <Form.Label>{say('iSayThat')}</Form.Label>
         <Form.Control
           as="textarea"
           rows={2}
@@ -124,7 +124,7 @@ function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
       </Form.Group>
       <ClaimNotes claim={claim} />
       <Form.Group controlId={`why-${idea.experimentId}`}>
-        <Form.Label>because …</Form.Label>
+        <Form.Label>{say('because')}</Form.Label>
         <Form.Control
           as="textarea"
           rows={2}
@@ -136,9 +136,9 @@ function Conclude({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
       <FailureNote error={keep.error} />
       <div className="button-row">
         <Button type="submit" size="lg" disabled={claim.trim() === '' || keep.isPending}>
-          Keep it
+          {say('keepIt')}
         </Button>
-        {keep.isSuccess && <span role="status">Kept.</span>}
+        {keep.isSuccess && <span role="status">{say('kept')}</span>}
       </div>
     </Form>
   );

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import type { JustRead, UnitDay } from '@bright-sprout/core/growth';
 import {
@@ -105,9 +106,7 @@ export function LengthQuestion({
           <span>{scale.unit}</span>
         </div>
         {!isFirstSpan && mm !== undefined && (
-          <p className="quiet">
-            Together {markText(mm, scale)} {scale.unit}.
-          </p>
+          <p className="quiet">{say('together', { markText: markText(mm, scale), unit: scale.unit })}</p>
         )}
         <div aria-live="polite">
           {isTouched && !parsed.ok && (
@@ -124,10 +123,10 @@ export function LengthQuestion({
         </div>
         <div className="big-answers">
           <Button type="submit" size="lg" disabled={isBusy}>
-            Keep it
+            {say('keepIt')}
           </Button>
           <Button variant="light" onClick={addSpan}>
-            Taller than the ruler: mark it, move the ruler up
+            {say('tallerThanTheRulerMarkItMove')}
           </Button>
         </div>
       </div>

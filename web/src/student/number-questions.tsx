@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { LastReadingView, StudentPotView } from '@bright-sprout/contract/student';
 import { scoresOf } from '@bright-sprout/core/design';
 import { readText, type StudentWords } from '@bright-sprout/core/words';
@@ -33,22 +34,22 @@ export function CountQuestion({
     <div className="student-question">
       <h2>{variable.name === 'leaves' ? words.howManyLeaves : words.howMany}</h2>
       <div className="big-count">
-        <Button variant="light" size="lg" aria-label="One less" onClick={() => step(-1)}>
+        <Button variant="light" size="lg" aria-label={say('oneLess')} onClick={() => step(-1)}>
           <Minus size={30} aria-hidden="true" />
         </Button>
         <output aria-live="polite">{count}</output>
-        <Button variant="light" size="lg" aria-label="One more" onClick={() => step(1)}>
+        <Button variant="light" size="lg" aria-label={say('oneMore')} onClick={() => step(1)}>
           <Plus size={30} aria-hidden="true" />
         </Button>
       </div>
-      {last?.value != null && <p>Last time: {readText(last.value, styleOf(variable))}</p>}
+      {last?.value != null && <p>{say('lastTime', { readText: readText(last.value, styleOf(variable)) })}</p>}
       <div className="big-answers">
         <Button
           size="lg"
           disabled={isBusy}
           onClick={() => onKeep({ value: count, unit: variable.unit, text: String(count) })}
         >
-          Keep it
+          {say('keepIt')}
         </Button>
       </div>
     </div>
@@ -76,7 +77,7 @@ export function ScoreQuestion({ variable, last, words, isBusy, onKeep }: Questio
           </Button>
         ))}
       </div>
-      {last?.value != null && <p>Last time: {readText(last.value, styleOf(variable))}</p>}
+      {last?.value != null && <p>{say('lastTime', { readText: readText(last.value, styleOf(variable)) })}</p>}
     </div>
   );
 }

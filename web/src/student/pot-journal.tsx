@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { useQuery } from '@tanstack/react-query';
 import { addressOf, call } from '../shared/api/index.ts';
@@ -11,15 +12,18 @@ export function PotJournal({ unitId }: { unitId: string }) {
   });
   if (!data || data.length === 0) return null;
   return (
-    <section className="pot-journal" aria-label="Made before">
-      <h2>Made before</h2>
+    <section className="pot-journal" aria-label={say('madeBefore')}>
+      <h2>{say('madeBefore')}</h2>
       <ul>
         {[...data].reverse().map((entry) => (
           <li key={entry.id}>
             {entry.hasPicture && (
               <img
                 src={addressOf(studentRoutes.classPicture, { entryId: entry.id })}
-                alt={`${entry.kind === 'photo' ? 'Photo' : 'Drawing'} by ${entry.observer}`}
+                alt={say('photoBy', {
+                  ifKind: entry.kind === 'photo' ? 'yes' : 'no',
+                  observer: entry.observer,
+                })}
               />
             )}
             <p>

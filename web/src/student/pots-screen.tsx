@@ -1,3 +1,5 @@
+import { allOf } from '@bright-sprout/words/say';
+import { say } from '@bright-sprout/words/student';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
 import { studentWords } from '@bright-sprout/core/words';
@@ -76,9 +78,9 @@ export function PotsScreen({
     <main>
       <div className="student-who">
         <Avatar name={student.avatar} size={34} />
-        <h1>{student.displayName}, your pots today</h1>
+        <h1>{say('yourPotsToday', { displayName: student.displayName })}</h1>
         <Button variant="light" onClick={onAnother}>
-          Somebody else
+          {say('somebodyElse')}
         </Button>
       </div>
       <FailureNote error={pots ? undefined : error} />
@@ -92,11 +94,10 @@ export function PotsScreen({
               className="sow-now"
               onClick={() => setPlace(one.experimentId)}
             >
-              <Sprout size={28} aria-hidden="true" /> Sow{' '}
-              {one.pots.length === 1 ? '1 pot' : `${one.pots.length} pots`} today
+              <Sprout size={28} aria-hidden="true" /> {say('sowPotsToday', { potsCount: one.pots.length })}
             </Button>
           ))}
-          {pots?.length === 0 && sowings.length === 0 && <p>There is no pot for you to read today.</p>}
+          {pots?.length === 0 && sowings.length === 0 && <p>{say('thereIsNoPotForYouTo')}</p>}
           {pots && pots.length > 0 && left.length === 0 && (
             <p className="note-change">
               {words.allDone} {secondReadText(pots)}
@@ -117,14 +118,14 @@ export function PotsScreen({
                 onClick={() => water.mutate(pots)}
               >
                 <Droplets size={22} aria-hidden="true" />{' '}
-                {water.isSuccess ? 'Watering is noted' : 'We watered our pots'}
+                {water.isSuccess ? say('wateringIsNoted') : say('weWateredOurPots')}
               </Button>
             )}
             <Button variant="light" onClick={() => setPlace('ideas')}>
-              <Lightbulb size={22} aria-hidden="true" /> What we think
+              <Lightbulb size={22} aria-hidden="true" /> {say('whatWeThink')}
             </Button>
             <Button variant="light" onClick={() => setPlace('practice')}>
-              <Ruler size={22} aria-hidden="true" /> Practise reading a ruler
+              <Ruler size={22} aria-hidden="true" /> {say('practiseReadingARuler')}
             </Button>
           </div>
         </>
@@ -141,8 +142,11 @@ function secondReadText(pots: readonly StudentPotView[]): string {
     .slice(0, MOST_SECOND_READS)
     .map((pot) => pot.number);
   if (numbers.length === 0) return '';
-  const which = numbers.length === 1 ? `pot ${numbers[0]}` : `pots ${numbers.join(' and ')}`;
-  return `Be a second reader: read ${which} once more, without looking at the first value.`;
+  const which =
+    numbers.length === 1
+      ? say('pot5', { number: numbers[0] })
+      : say('pots', { numbers: allOf(numbers) });
+  return say('beASecondReaderReadOnceMore', { which });
 }
 
 /** Heights that the student gave other pots of the same experiment today. */
@@ -153,7 +157,7 @@ function heightsOf(pots: readonly StudentPotView[], open: StudentPotView): numbe
 }
 
 function PotCard({ pot, onOpen }: { pot: StudentPotView; onOpen: () => void }) {
-  const now = pot.own ? findingText(pot.own, pot.variable) : pot.isReadToday ? 'read' : 'to read';
+  const now = pot.own ? findingText(pot.own, pot.variable) : pot.isReadToday ? 'read' : say('toRead');
   return (
     <button type="button" className={pot.isReadToday ? 'pot-card is-read' : 'pot-card'} onClick={onOpen}>
       <span className="pot-card-number">

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { PracticeRequest } from '@bright-sprout/contract/student';
 import { randomGenerator, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
 import { PRACTICE_KINDS, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
@@ -17,11 +18,11 @@ const RULER_WIDTH = 84;
 const LARGEST_SEED = 4_294_967_295;
 
 const HINTS: Record<PracticeTask['kind'], string> = {
-  plain: 'Zero is at the soil. Read across from the tip.',
-  'late-zero': 'The wood begins before the zero. Read the number, not the end of the ruler.',
-  bent: 'The stem leans. Follow it with a thread, then lay the thread on the ruler: it is longer than it looks.',
-  taller: 'The plant is taller than the ruler. Mark the ruler’s top, move the ruler up, and add both parts.',
-  inches: 'This ruler is in inches, with quarters: 2¼ is two and one quarter.',
+  plain: say('zeroIsAtTheSoilReadAcross'),
+  'late-zero': say('theWoodBeginsBeforeTheZeroRead'),
+  bent: say('theStemLeansFollowItWithA'),
+  taller: say('thePlantIsTallerThanTheRuler'),
+  inches: say('thisRulerIsInInchesWithQuarters'),
 };
 
 /** Drawn rulers to practise on before real plants; the class's error is known from them. */
@@ -44,7 +45,7 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
         route: 'keepPractice',
         params: { practiceId },
         body,
-        label: 'A ruler read for practice',
+        label: say('aRulerReadForPractice'),
       });
     },
   });
@@ -57,10 +58,10 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
   };
   return (
     <main className="read-screen">
-      <Button variant="light" aria-label="Back to my pots" onClick={onBack}>
+      <Button variant="light" aria-label={say('backToMyPots')} onClick={onBack}>
         <ArrowLeft size={20} aria-hidden="true" />
       </Button>
-      <h1>Practise reading a ruler</h1>
+      <h1>{say('practiseReadingARuler')}</h1>
       <div className="length-question">
         <PracticePicture task={task} />
         <Form
@@ -74,7 +75,7 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
           }}
         >
           <h2>
-            <label htmlFor="practice">How long is the stem?</label>
+            <label htmlFor="practice">{say('howLongIsTheStem')}</label>
           </h2>
           <p>{HINTS[kind]}</p>
           <div className="height-entry">
@@ -98,11 +99,11 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
           <div className="big-answers">
             {readMm === undefined ? (
               <Button type="submit" size="lg">
-                That is it
+                {say('thatIsIt')}
               </Button>
             ) : (
               <Button size="lg" onClick={next}>
-                Another ruler
+                {say('anotherRuler')}
               </Button>
             )}
           </div>
@@ -115,11 +116,11 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
 function Feedback({ task, readMm }: { task: PracticeTask; readMm: number }) {
   const off = Math.abs(readMm - task.trueMm);
   const right = lengthText(task.trueMm, task.scale);
-  if (off < 0.5) return <p className="note-change">Right: {right}.</p>;
-  const side = readMm > task.trueMm ? 'too long' : 'too short';
+  if (off < 0.5) return <p className="note-change">{say('right', { right })}</p>;
+  const side = readMm > task.trueMm ? say('tooLong') : say('tooShort');
   return (
     <p className="note-attention">
-      It is {right}. You read {lengthText(off, task.scale)} {side}.
+      {say('itIsYouRead', { right, lengthText: lengthText(off, task.scale), side })}
     </p>
   );
 }
@@ -174,12 +175,13 @@ function PracticePicture({ task }: { task: PracticeTask }) {
 function describe({ scale, stem, zeroAtMm, trueMm, kind, rulerMm }: PracticeTask): string {
   const tip = stem.at(-1)?.y ?? 0;
   const at = kind === 'taller' ? trueMm - rulerMm : tip;
-  const where = `the tip is at the mark ${(Math.round(fromMillimetres(at, scale.unit) * 4) / 4).toString()}`;
-  if (kind === 'taller')
-    return `A ruler of ${lengthText(rulerMm, scale)}, and on it a second one: ${where} of the second.`;
+  const where = say('theTipIsAtTheMark', {
+    fromMillimetres: (Math.round(fromMillimetres(at, scale.unit) * 4) / 4).toString(),
+  });
+  if (kind === 'taller') return say('aRulerOfAndOnItA', { lengthText: lengthText(rulerMm, scale), where });
   if (kind === 'bent')
-    return `A leaning stem; ${where}, and along the stem it is ${lengthText(trueMm, scale)}.`;
-  return `A stem beside a ruler${zeroAtMm > 0 ? ' whose zero is not at its end' : ''}: ${where} of the ruler.`;
+    return say('aLeaningStemAndAlongTheStem', { where, lengthText: lengthText(trueMm, scale) });
+  return say('aStemBesideARulerWhoseZero', { ifZeroAtMm: zeroAtMm > 0 ? 'yes' : 'no', where });
 }
 
 function freshSeed(): number {

@@ -1,3 +1,5 @@
+import { Said } from '../shared/ui/index.ts';
+import { say } from '@bright-sprout/words/student';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import type { StudentWords } from '@bright-sprout/core/words';
@@ -50,7 +52,7 @@ export function ReadScreen({
   return (
     <main className="read-screen">
       <div className="read-top">
-        <Button variant="light" aria-label="Back to my pots" onClick={onBack}>
+        <Button variant="light" aria-label={say('backToMyPots')} onClick={onBack}>
           <ArrowLeft size={20} aria-hidden="true" />
         </Button>
         <Button variant="light" onClick={() => setIsShowing(true)}>
@@ -58,15 +60,17 @@ export function ReadScreen({
         </Button>
       </div>
       <h1>
-        <TreatmentMark style={pot.style} size={26} /> Pot {pot.number}
-        <small>{pot.treatment}</small>
+        <TreatmentMark style={pot.style} size={26} />{' '}
+        <Said
+          by={say}
+          code="pot3"
+          values={{ number: pot.number, treatment: pot.treatment, small: (parts) => <small>{parts}</small> }}
+        />
       </h1>
-      {pot.isClosed && (
-        <p className="note-attention">Your teacher closed this day. Show your teacher what you see.</p>
-      )}
+      {pot.isClosed && <p className="note-attention">{say('yourTeacherClosedThisDayShowYour')}</p>}
       {asked.own && sees && (
         <p className="note-attention">
-          You read {findingText(asked.own, asked.variable)}. This puts it right.
+          {say('youReadThisPutsItRight', { findingText: findingText(asked.own, asked.variable) })}
         </p>
       )}
       {!sees ? (
@@ -110,7 +114,7 @@ export function ReadScreen({
       <FailureNote error={keep.error} />
       {other && (
         <Button variant="light" onClick={goOn}>
-          Skip this question
+          {say('skipThisQuestion')}
         </Button>
       )}
     </main>
@@ -134,7 +138,9 @@ function SproutQuestion({
   return (
     <div className="student-question">
       {pot.own && (
-        <p className="note-attention">You read {findingText(pot.own, pot.variable)}. This puts it right.</p>
+        <p className="note-attention">
+          {say('youReadThisPutsItRight', { findingText: findingText(pot.own, pot.variable) })}
+        </p>
       )}
       <svg className="question-pot" viewBox="-90 -60 180 150" aria-hidden="true">
         <PlantFromSide height={pot.last?.state === 'up' ? 44 : 14} habit={pot.habit} />

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import type { TickRequest, TickView } from '@bright-sprout/contract/sowing';
 import type { SowingPotView, StudentSowingView } from '@bright-sprout/contract/student';
@@ -43,10 +44,10 @@ export function SowingScreen({
   const done = sowing.pots.filter((pot) => SOWING_ITEMS.every((item) => pot.ticked.includes(item))).length;
   return (
     <main className="sowing-screen">
-      <Button variant="light" aria-label="Back to my pots" onClick={onBack}>
+      <Button variant="light" aria-label={say('backToMyPots')} onClick={onBack}>
         <ArrowLeft size={20} aria-hidden="true" />
       </Button>
-      <h1>Sowing day</h1>
+      <h1>{say('sowingDay')}</h1>
       <p>{sowing.question}</p>
       <ol className="sowing-steps">
         {sowing.steps.map((step) => (
@@ -55,12 +56,10 @@ export function SowingScreen({
           </li>
         ))}
       </ol>
-      <p className="caution-box">Nobody tastes seeds or soil. Wash your hands when you are done.</p>
+      <p className="caution-box">{say('nobodyTastesSeedsOrSoilWashYour')}</p>
       <FailureNote error={tick.error} />
       <p aria-live="polite">
-        <b>
-          {done} of {sowing.pots.length} pots are ready.
-        </b>
+        <b>{say('ofPotsAreReady', { done, potsCount: sowing.pots.length })}</b>
       </p>
       <ul className="sowing-pots">
         {sowing.pots.map((pot) => (
@@ -84,7 +83,7 @@ function PotTicks({
   onTick: (item: SowingItem, isDone: boolean) => void;
 }) {
   return (
-    <section className="pot-ticks" aria-label={`Pot ${pot.number}`}>
+    <section className="pot-ticks" aria-label={say('pot4', { number: pot.number })}>
       <h2>
         <TreatmentMark style={pot.style} size={22} /> {pot.number} <small>{pot.treatment}</small>
       </h2>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import { liveRoutes } from '@bright-sprout/contract/live';
 import { type DeviceView, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -56,7 +57,7 @@ export default function StudentApp() {
       setChoosing(false);
     },
   });
-  if (device.isPending) return <p className="visually-hidden">Opening …</p>;
+  if (device.isPending) return <p className="visually-hidden">{say('opening')}</p>;
   if (!shown) {
     const isOutside = device.error instanceof ApiFailure && device.error.body.code === 'not_joined';
     return (
@@ -77,7 +78,7 @@ export default function StudentApp() {
           className="link-button"
           onClick={() => confirmLeaving(waiting) && leave.mutate()}
         >
-          Leave the class
+          {say('leaveTheClass')}
         </button>
       </header>
       {student ? (
@@ -141,7 +142,7 @@ async function chosenDevice(
       route: 'chooseStudent',
       params: {},
       body: { studentId, ...(pin ? { pin } : {}) },
-      label: `${student?.displayName ?? 'Somebody'} is here`,
+      label: say('isHere', { displayName: student?.displayName ?? say('somebody') }),
     },
   );
   return result.isSent ? result.answer : { ...device, studentId };

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/student';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import type { DeviceView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
@@ -46,7 +47,11 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
           route: 'keepPot',
           params: { readingId },
           body,
-          label: `${at.displayName}, pot ${pot.number}: ${findingText(reading, wanted.variable)}`,
+          label: say('pot', {
+            displayName: at.displayName,
+            number: pot.number,
+            findingText: findingText(reading, wanted.variable),
+          }),
           reading,
         },
         (own) =>
@@ -81,7 +86,7 @@ export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => vo
         route: 'keepOwnEntry',
         params: { entryId },
         body: { ...entry, experimentId, unitId, happenedOn: at.device.today, picture: null },
-        label: `${at.displayName}, pot ${pot.number}: ${entry.kind}`,
+        label: say('pot2', { displayName: at.displayName, number: pot.number, kind: entry.kind }),
         picture,
       });
     },
@@ -106,7 +111,7 @@ export function useWater(at: AtDevice) {
           route: 'keepOwnCare',
           params: { careId },
           body: { ...watered, experimentId, unitIds },
-          label: `${at.displayName}: watered ${unitIds.length} pots`,
+          label: say('wateredPots', { displayName: at.displayName, unitIdsCount: unitIds.length }),
         });
       }
     },

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { type ErrorBody, fillPath, type ParamsOf, type Route } from '@bright-sprout/contract/shared';
 
 /** An answer that was not a success, or no answer at all. */
@@ -12,7 +13,7 @@ export class ApiFailure extends Error {
 
 const NO_ANSWER: ErrorBody = {
   code: 'server_error',
-  message: 'Bright Sprout did not answer. Check the network and try again; what you typed is still here.',
+  message: say('brightSproutDidNotAnswerCheckThe'),
   fields: [],
 };
 

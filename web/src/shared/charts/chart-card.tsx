@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { Download, Table2 } from 'lucide-react';
 import { useState } from 'react';
 import Table from 'react-bootstrap/Table';
@@ -29,23 +30,23 @@ export default function ChartCard({ title, label, figure, table, note, className
     <section className={`panel chart-panel ${className ?? ''}`} aria-label={title}>
       <div className="chart-head">
         <h3>{title}</h3>
-        <div className="chart-tools" role="group" aria-label={`${title}: figures and downloads`}>
+        <div className="chart-tools" role="group" aria-label={say('figuresAndDownloads', { title })}>
           <button
             type="button"
             className={isTable ? 'pill is-on' : 'pill'}
             aria-pressed={isTable}
             onClick={() => setIsTable(!isTable)}
           >
-            <Table2 size={14} aria-hidden="true" /> Table
+            <Table2 size={14} aria-hidden="true" /> {say('table')}
           </button>
           <button type="button" className="pill" onClick={() => void downloadPicture(figure, 'png', name)}>
-            <Download size={14} aria-hidden="true" /> PNG
+            <Download size={14} aria-hidden="true" /> {say('png')}
           </button>
           <button type="button" className="pill" onClick={() => void downloadPicture(figure, 'svg', name)}>
-            SVG
+            {say('svg')}
           </button>
           <button type="button" className="pill" onClick={() => void downloadTable(table, name)}>
-            CSV
+            {say('csv')}
           </button>
         </div>
       </div>

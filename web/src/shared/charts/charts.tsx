@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { Comparison } from '@bright-sprout/core/comparison';
 import type { ValueStyle } from '@bright-sprout/core/words';
 import { useContext, useMemo } from 'react';
@@ -59,17 +60,11 @@ export default function Charts({
     <div className={isOneChart ? 'chart-card chart-card-one' : 'chart-card'}>
       {!isOneChart && (
         <div className="figure-with-mark">
-          <Figure
-            label={`${variableName} of each pot and the mean of each treatment over days since sowing`}
-            figure={curves}
-          />
+          <Figure label={say('ofEachPotAndTheMeanOf', { variableName })} figure={curves} />
           {age !== null && age >= 0 && age <= end && <DayLine share={age / end} />}
         </div>
       )}
-      <Figure
-        label={`${variableName} of each pot on the chosen day with mean and 95 % interval`}
-        figure={dots}
-      />
+      <Figure label={say('ofEachPotOnTheChosenDay', { variableName })} figure={dots} />
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { Comparison, StudyPart, TeamsPart } from '@bright-sprout/core/comparison';
 import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
 import {
@@ -55,7 +56,7 @@ export function teamsFigure(part: TeamsPart, style: ValueStyle): FigureData {
         return potsText(n);
       }),
       yaxis: axis('', { zeroline: true, zerolinecolor: INK }),
-      annotations: [chartTitle(axisName('pots of the team less all pots treated the same', style))],
+      annotations: [chartTitle(axisName(say('potsOfTheTeamLessAllPots'), style))],
     },
   };
 }
@@ -104,7 +105,9 @@ export function studyFigure(part: StudyPart, style: ValueStyle): FigureData {
         return potsText(own?.measured ?? 0);
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
-      annotations: [chartTitle(`${axisName('mean', style)} on day ${part.age}, with 95 % interval`)],
+      annotations: [
+        chartTitle(say('onDayWith95Interval', { axisName: axisName('mean', style), age: part.age })),
+      ],
     },
   };
 }
@@ -122,7 +125,9 @@ export function boxFigure(
         type: 'box',
         x: points.map(() => index),
         y: points.map((point) => shown(point.value, style)),
-        text: points.map((point) => `pot ${point.number}: ${readText(point.value, style)}`),
+        text: points.map((point) =>
+          say('pot2', { number: point.number, readText: readText(point.value, style) }),
+        ),
         hoverinfo: 'text',
         boxpoints: 'all',
         jitter: 0.5,
@@ -141,7 +146,9 @@ export function boxFigure(
         return potsText(n);
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
-      annotations: [chartTitle(`${axisName('each pot', style)}; box: middle half, line: median`)],
+      annotations: [
+        chartTitle(say('boxMiddleHalfLineMedian', { axisName: axisName(say('eachPot'), style) })),
+      ],
     },
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { EmergencePart } from '@bright-sprout/core/comparison';
 import {
   axis,
@@ -28,7 +29,12 @@ export function cumulativeFigure(part: EmergencePart, groups: readonly ShownGrou
     const last = points.at(-1);
     if (last && sown > 0) {
       annotations.push(
-        label(last.day, (100 * last.up) / sown, `${group.name}, ${last.up} of ${sown}`, colorOf(group)),
+        label(
+          last.day,
+          (100 * last.up) / sown,
+          say('of', { group: group.name, up: last.up, sown }),
+          colorOf(group),
+        ),
       );
     }
     return [
@@ -37,7 +43,9 @@ export function cumulativeFigure(part: EmergencePart, groups: readonly ShownGrou
         mode: 'lines+markers',
         x: points.map((point) => point.day),
         y: points.map((point) => (sown > 0 ? (100 * point.up) / sown : 0)),
-        text: points.map((point) => `${escapeText(group.name)}, day ${point.day}: ${point.up} of ${sown} up`),
+        text: points.map((point) =>
+          say('dayOfUp', { escapeText: escapeText(group.name), day: point.day, up: point.up, sown }),
+        ),
         hoverinfo: 'text',
         line: { color: colorOf(group), width: 3 },
         marker: { symbol: symbolOf(group), color: colorOf(group), size: 8 },
@@ -49,10 +57,10 @@ export function cumulativeFigure(part: EmergencePart, groups: readonly ShownGrou
     layout: {
       ...PLAIN_LAYOUT,
       margin: { l: 52, r: 150, t: 34, b: 46 },
-      xaxis: axis('days since sowing', { range: [0, lastCheck(part)] }),
+      xaxis: axis(say('daysSinceSowing'), { range: [0, lastCheck(part)] }),
       yaxis: axis('', { range: [0, 106], ticksuffix: ' %' }),
       annotations: spreadApart(annotations, 106).concat(
-        chartTitle(`of all ${part.groups[0]?.counted ?? 'pots'}, found up by each check`),
+        chartTitle(say('ofAllFoundUpByEachCheck', { counted: part.groups[0]?.counted ?? 'pots' })),
       ),
     },
   };
@@ -79,9 +87,12 @@ export function waitingFigure(part: EmergencePart, groups: readonly ShownGroup[]
         x: [...steps.map((step) => step.time), end],
         y: [...steps.map((step) => step.waiting), last.waiting],
         line: { shape: 'hv', color: colorOf(group), width: 3 },
-        text: [...steps, { time: end, waiting: last.waiting }].map(
-          (step) =>
-            `${escapeText(group.name)}, day ${step.time}: ${Math.round(100 * step.waiting)} % waiting`,
+        text: [...steps, { time: end, waiting: last.waiting }].map((step) =>
+          say('dayWaiting', {
+            escapeText: escapeText(group.name),
+            time: step.time,
+            value: Math.round(100 * step.waiting),
+          }),
         ),
         hoverinfo: 'text',
       },
@@ -92,9 +103,9 @@ export function waitingFigure(part: EmergencePart, groups: readonly ShownGroup[]
     layout: {
       ...PLAIN_LAYOUT,
       margin: { l: 52, r: 150, t: 34, b: 46 },
-      xaxis: axis('days since sowing', { range: [0, end] }),
+      xaxis: axis(say('daysSinceSowing'), { range: [0, end] }),
       yaxis: axis('', { range: [0, 1.06], tickformat: '.0%' }),
-      annotations: spreadApart(annotations, 1.06).concat(chartTitle('pots still waiting to come up')),
+      annotations: spreadApart(annotations, 1.06).concat(chartTitle(say('potsStillWaitingToComeUp'))),
       shapes: [
         {
           type: 'line',

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { fromMillimetres } from '@bright-sprout/core/shared';
 import type { ValueStyle } from '@bright-sprout/core/words';
 import { treatmentStyle } from '../plants/index.ts';
@@ -162,5 +163,5 @@ export function mark(axisOf: 'x' | 'y', at: number | string, color: string = INK
 
 /** How many pots stand behind a mean. */
 export function potsText(n: number): string {
-  return `n = ${n} ${n === 1 ? 'pot' : 'pots'}`;
+  return say('nPots', { n });
 }

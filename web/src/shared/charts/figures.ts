@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { computedText, readText } from '@bright-sprout/core/words';
 import type { ChartsProps, DotsProps } from './charts.tsx';
 import {
@@ -63,8 +64,8 @@ export const CURVE_AXES = ['sowing', 'emergence', 'date'] as const;
 export type CurveAxis = (typeof CURVE_AXES)[number];
 
 const AXIS_WORDS: Record<CurveAxis, string> = {
-  sowing: 'days since sowing',
-  emergence: 'days since the pot was found up',
+  sowing: say('daysSinceSowing'),
+  emergence: say('daysSinceThePotWasFoundUp'),
   date: 'date',
 };
 
@@ -111,9 +112,13 @@ export function growthCurves(
       mode: 'lines',
       x: mean.map(({ age }) => place(null, age)),
       y: mean.map((point) => shown(point.mean, style)),
-      text: mean.map(
-        (point) =>
-          `${escapeText(treatment.name)}, day ${point.age}: mean ${computedText(point.mean, style)}, n = ${point.n}`,
+      text: mean.map((point) =>
+        say('dayMeanN', {
+          escapeText: escapeText(treatment.name),
+          age: point.age,
+          computedText: computedText(point.mean, style),
+          n: point.n,
+        }),
       ),
       hoverinfo: 'text',
       line: { color, width: chosen.size > 0 ? 2 : 3.5 },
@@ -193,7 +198,7 @@ function unitLines(
       if (at === null) continue;
       x.push(at);
       y.push(shown(value, style));
-      text.push(`pot ${numbers.get(unitId) ?? ''}, day ${age}: ${readText(value, style)}`);
+      text.push(say('potDay', { get: numbers.get(unitId) ?? '', age, readText: readText(value, style) }));
     }
     x.push(null);
     y.push(null);
@@ -222,7 +227,9 @@ export function dotPlot(props: DotsProps): FigureData {
       mode: 'markers',
       x: group.points.map((_, index) => column - 0.12 - DOT_SPREAD * (index % 2)),
       y: group.points.map(({ value }) => shown(value, style)),
-      text: group.points.map(({ number, value }) => `pot ${number}: ${readText(value, style)}`),
+      text: group.points.map(({ number, value }) =>
+        say('pot2', { number, readText: readText(value, style) }),
+      ),
       hoverinfo: 'text',
       marker: {
         symbol,
@@ -243,7 +250,7 @@ export function dotPlot(props: DotsProps): FigureData {
         y: [value],
         error_y: { type: 'data', array: [reach], color, thickness: 3, width: 0, visible: interval.defined },
         marker: { symbol: 'line-ew', size: 22, line: { color, width: 4 } },
-        text: [`mean ${computedText(mean.value, style)}`],
+        text: [say('mean', { computedText: computedText(mean.value, style) })],
         hoverinfo: 'text',
       });
       annotations.push({
@@ -261,14 +268,14 @@ export function dotPlot(props: DotsProps): FigureData {
     const n = comparison.groups.find(({ groupId }) => groupId === group.id)?.points.length ?? 0;
     return potsText(n);
   };
-  const when = comparison.age === null ? 'on this day' : `day ${comparison.age}`;
+  const when = comparison.age === null ? say('onThisDay') : say('day2', { age: comparison.age });
   return {
     data,
     layout: {
       ...baseLayout(props),
       margin: { l: 34, r: 12, t: 34, b: 44 },
       xaxis: groupAxis(treatments, pots),
-      annotations: [...annotations, chartTitle(`each pot, ${when} · bar: mean with 95 % interval`)],
+      annotations: [...annotations, chartTitle(say('eachPotBarMeanWith95Interval', { when }))],
     },
   };
 }

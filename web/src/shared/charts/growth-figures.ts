@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { Comparison, GrowthPart } from '@bright-sprout/core/comparison';
 import { valueAt } from '@bright-sprout/core/growth';
 import { computedText, type ValueStyle } from '@bright-sprout/core/words';
@@ -34,9 +35,13 @@ export function changeBars(part: GrowthPart, groups: readonly ShownGroup[], styl
       name: escapeText(group.name),
       x: days.map(([day]) => day),
       y: means.map((mean) => shown(mean, style)),
-      text: days.map(
-        ([day, rates], index) =>
-          `${escapeText(group.name)}, up to day ${day}: ${computedText(means[index] ?? 0, style)} a day, n = ${rates.length}`,
+      text: days.map(([day, rates], index) =>
+        say('upToDayADayN', {
+          escapeText: escapeText(group.name),
+          day,
+          computedText: computedText(means[index] ?? 0, style),
+          ratesCount: rates.length,
+        }),
       ),
       textposition: 'none',
       hoverinfo: 'text',
@@ -51,9 +56,9 @@ export function changeBars(part: GrowthPart, groups: readonly ShownGroup[], styl
       bargap: 0.15,
       showlegend: true,
       legend: { orientation: 'h', x: 1, xanchor: 'right', y: 1.12, yanchor: 'bottom' },
-      xaxis: axis('days since sowing, read on'),
+      xaxis: axis(say('daysSinceSowingReadOn')),
       yaxis: axis(''),
-      annotations: [chartTitle(`growth since the reading before, ${unitName(style)} a day`.trim())],
+      annotations: [chartTitle(say('growthSinceTheReadingBeforeADay', { unitName: unitName(style) }).trim())],
     },
   };
 }
@@ -109,10 +114,10 @@ export function fittedCurves(
     layout: {
       ...PLAIN_LAYOUT,
       margin: { l: 52, r: 140, t: 34, b: 46 },
-      xaxis: axis('days since sowing'),
+      xaxis: axis(say('daysSinceSowing')),
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: spreadApart(annotations, highest).concat(
-        chartTitle(`mean of the pots, ${unitName(style)}, and the curve that fits it best`),
+        chartTitle(say('meanOfThePotsAndTheCurve', { unitName: unitName(style) })),
       ),
     },
   };

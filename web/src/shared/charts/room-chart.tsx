@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { Figure } from './figure.tsx';
 import { roomFigure, type RoomProps } from './sensor-figure.ts';
 
@@ -5,10 +6,7 @@ import { roomFigure, type RoomProps } from './sensor-figure.ts';
 export default function RoomChart(props: RoomProps) {
   return (
     <div className="chart-card room-card">
-      <Figure
-        label="What loggers measured and when plants were cared for, over days since sowing"
-        figure={roomFigure(props)}
-      />
+      <Figure label={say('whatLoggersMeasuredAndWhenPlantsWere')} figure={roomFigure(props)} />
     </div>
   );
 }

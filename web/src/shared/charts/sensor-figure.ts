@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { CareView, SensorDayView } from '@bright-sprout/contract/care';
 import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { SENSOR_UNITS, SENSORS } from '@bright-sprout/core/simulate';
@@ -43,7 +44,7 @@ export function roomFigure({ days, care, sowOn }: RoomProps): FigureData {
     data.push(careTrace(care, age, floor, axes));
     layout[`xaxis${name}`] = {
       domain: [from, from + width],
-      title: { text: 'days since sowing', font: { ...FONT, color: QUIET } },
+      title: { text: say('daysSinceSowing'), font: { ...FONT, color: QUIET } },
       gridcolor: GRID,
       fixedrange: true,
       tickfont: { color: QUIET },
@@ -94,9 +95,14 @@ function sensorTraces(
       mode: 'lines+markers',
       x: ages,
       y: own.map(({ mean }) => mean),
-      text: own.map(
-        (one) =>
-          `day ${age(one.day)}: ${one.mean.toFixed(1)} ${unit}, from ${one.least.toFixed(1)} to ${one.most.toFixed(1)}`,
+      text: own.map((one) =>
+        say('dayFromTo', {
+          age: age(one.day),
+          mean: one.mean.toFixed(1),
+          unit,
+          least: one.least.toFixed(1),
+          most: one.most.toFixed(1),
+        }),
       ),
       hoverinfo: 'text',
       line: { color: COLORS[sensor], width: 2.5 },
@@ -112,7 +118,7 @@ function careTrace(care: RoomProps['care'], age: (day: string) => number, at: nu
     mode: 'markers',
     x: care.map(({ happenedOn }) => age(happenedOn)),
     y: care.map(() => at),
-    text: care.map(({ happenedOn, words }) => `day ${age(happenedOn)}: ${escaped(words)}`),
+    text: care.map(({ happenedOn, words }) => say('day3', { age: age(happenedOn), escaped: escaped(words) })),
     hoverinfo: 'text',
     marker: { symbol: 'triangle-up', size: 10, color: '#2b76a3' },
     cliponaxis: false,

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { Comparison, Design, TreatmentsPart } from '@bright-sprout/core/comparison';
 import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
 import {
@@ -64,9 +65,9 @@ export function differencesFigure(
     layout: {
       ...PLAIN_LAYOUT,
       margin: { l: 40, r: 24, t: 34, b: 46 },
-      xaxis: axis(axisName('difference of means', style), { zeroline: true, zerolinecolor: INK }),
+      xaxis: axis(axisName(say('differenceOfMeans'), style), { zeroline: true, zerolinecolor: INK }),
       yaxis: { automargin: true, fixedrange: true, tickfont: { color: INK }, autorange: 'reversed' },
-      annotations: [chartTitle('bar: 95 % interval, allowing for the number of pairs')],
+      annotations: [chartTitle(say('bar95IntervalAllowingForTheNumber'))],
     },
   };
 }
@@ -119,7 +120,9 @@ export function interactionFigure(
       },
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: spreadApart(annotations, highest).concat(
-        chartTitle(`${axisName('mean', style)}; a line for each ${second.name.toLowerCase()}`),
+        chartTitle(
+          say('aLineForEach', { axisName: axisName('mean', style), second: second.name.toLowerCase() }),
+        ),
       ),
     },
   };
@@ -147,7 +150,9 @@ export function doseFigure(
       mode: 'markers',
       x: points.map(() => amounts.get(group.id) ?? 0),
       y: points.map((point) => shown(point.value, style)),
-      text: points.map((point) => `pot ${point.number}: ${readText(point.value, style)}`),
+      text: points.map((point) =>
+        say('pot2', { number: point.number, readText: readText(point.value, style) }),
+      ),
       hoverinfo: 'text',
       marker: { symbol: symbolOf(group), color: colorOf(group), size: 11 },
     };
@@ -171,7 +176,7 @@ export function doseFigure(
       ...PLAIN_LAYOUT,
       xaxis: axis(factor?.name ?? ''),
       yaxis: axis('', { rangemode: 'tozero' }),
-      annotations: [chartTitle(`${axisName('each pot', style)}, against the amount`)],
+      annotations: [chartTitle(say('againstTheAmount', { axisName: axisName(say('eachPot'), style) }))],
     },
   };
 }
@@ -204,9 +209,9 @@ export function shapeFigure(part: TreatmentsPart, style: ValueStyle): FigureData
     ],
     layout: {
       ...PLAIN_LAYOUT,
-      xaxis: axis('where a bell shape would put them'),
+      xaxis: axis(say('whereABellShapeWouldPutThem')),
       yaxis: axis(''),
-      annotations: [chartTitle(axisName('each pot less the mean of its treatment', style))],
+      annotations: [chartTitle(axisName(say('eachPotLessTheMeanOfIts'), style))],
     },
   };
 }
@@ -242,13 +247,13 @@ export function shuffleFigure(
     ],
     layout: {
       ...PLAIN_LAYOUT,
-      xaxis: axis(axisName('difference of means after shuffling the labels', style), {
+      xaxis: axis(axisName(say('differenceOfMeansAfterShufflingThe'), style), {
         range: [shown(-reach, style), shown(reach, style)],
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: [
         chartTitle('shuffles'),
-        label(shown(observed, style), 1, 'what happened', INK, {
+        label(shown(observed, style), 1, say('whatHappened'), INK, {
           yref: 'paper',
           yanchor: 'top',
           xanchor: observed > 0 ? 'right' : 'left',

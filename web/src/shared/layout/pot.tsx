@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { findingText, standingOn, treatmentOf, useExperiment } from '../experiment/index.ts';
 import { PotFromAbove, TreatmentMark, treatmentStyle } from '../plants/index.ts';
@@ -33,7 +34,7 @@ export function usePotLabel(): (unit: UnitView) => string {
   const { experiment, findings, variable, day } = useExperiment();
   return (unit) => {
     const { finding, isCurrent, isGone } = standingOn(findings, unit.id, day);
-    const state = finding && (isCurrent || isGone) ? findingText(finding, variable) : 'to read';
-    return `Pot ${unit.number}, ${treatmentOf(experiment, unit).name}, ${state}`;
+    const state = finding && (isCurrent || isGone) ? findingText(finding, variable) : say('toRead');
+    return say('pot', { number: unit.number, treatmentOf: treatmentOf(experiment, unit).name, state });
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { ContainerView, ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { type ReactNode, useRef, useState } from 'react';
 import { type Direction, neighbour } from './walk.ts';
@@ -63,7 +64,7 @@ export function UnitLayout({
         <i />
         <i />
         <i />
-        {!isSmall && <span>{isTop ? 'window side · brightest' : 'window'}</span>}
+        {!isSmall && <span>{isTop ? say('windowSideBrightest') : 'window'}</span>}
       </div>
       <div
         ref={frame}
@@ -115,7 +116,7 @@ function ContainerGrid({
             );
             return (
               <div role="gridcell" key={column} className="place">
-                {unit ? children(unit) : <span className="visually-hidden">empty place</span>}
+                {unit ? children(unit) : <span className="visually-hidden">{say('emptyPlace')}</span>}
               </div>
             );
           })}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { ROUTES } from '@bright-sprout/contract/routes';
 import { ApiFailure, send, timeFor } from '../api/index.ts';
 import { type DeviceStore, deviceStore, type OutboxItem, upToDate } from '../offline/index.ts';
@@ -176,7 +177,7 @@ export class Outbox {
       } catch (thrown) {
         if (isLost(thrown)) return true;
         if (isTransient(thrown)) continue;
-        const problem = thrown instanceof Error ? thrown.message : 'It was refused.';
+        const problem = thrown instanceof Error ? thrown.message : say('itWasRefused');
         await this.#write({ ...item, problem });
       }
     }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { CloudOff } from 'lucide-react';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -21,22 +22,17 @@ export function WaitingNote() {
         <CloudOff size={18} aria-hidden="true" />
         <span role="status">
           {waitingWords(items.length, isOnline)}
-          {refused > 0 && `, ${refused} refused`}
-          {isUnsafe && ': leave this page open'}
+          {refused > 0 && say('refused', { refused })}
+          {isUnsafe && say('leaveThisPageOpen')}
         </span>
       </button>
-      <dialog ref={list} className="ask waiting-list" aria-label="Waiting on this device">
-        <h2>Waiting on this device</h2>
-        <p>
-          {items.length === 0
-            ? 'Nothing waits. You can go on without network; what you keep is sent when it is back.'
-            : 'Kept here, also over a reload, and sent by itself when the network is back.'}
-        </p>
-        {isStale && <p>What others save may not show here yet: the server has sent no news for a while.</p>}
+      <dialog ref={list} className="ask waiting-list" aria-label={say('waitingOnThisDevice')}>
+        <h2>{say('waitingOnThisDevice')}</h2>
+        <p>{items.length === 0 ? say('nothingWaitsYouCanGoOnWithout') : say('keptHereAlsoOverAReloadAnd')}</p>
+        {isStale && <p>{say('whatOthersSaveMayNotShowHere')}</p>}
         {isUnsafe && (
           <p className="note-attention" role="alert">
-            This device has no room for them, or is in a private window: they are held by this page only.
-            Leave it open until they are sent.
+            {say('thisDeviceHasNoRoomForThem')}
           </p>
         )}
         <ul>
@@ -46,10 +42,10 @@ export function WaitingNote() {
         </ul>
         <div className="button-row">
           <Button disabled={items.length === 0} onClick={() => void outbox.flush()}>
-            Send now
+            {say('sendNow')}
           </Button>
           <Button variant="light" onClick={() => list.current?.close()}>
-            Close
+            {say('close')}
           </Button>
         </div>
       </dialog>
@@ -66,10 +62,10 @@ function WaitingItem({ item }: { item: OutboxItem }) {
         <>
           <p className="field-problem">{item.problem}</p>
           <Button size="sm" variant="light" onClick={() => void outbox.retry(item)}>
-            Try again
+            {say('tryAgain')}
           </Button>{' '}
           <Button size="sm" variant="light" onClick={() => void outbox.discard(item.id)}>
-            Give it up
+            {say('giveItUp')}
           </Button>
         </>
       )}
@@ -78,8 +74,8 @@ function WaitingItem({ item }: { item: OutboxItem }) {
 }
 
 function waitingWords(count: number, isOnline: boolean): string {
-  if (count > 0) return `${count} waiting on this device`;
-  return isOnline ? 'No news for a minute' : 'No network';
+  if (count > 0) return say('waitingOnThisDevice2', { count });
+  return isOnline ? say('noNewsForAMinute') : say('noNetwork');
 }
 
 /** How far a picture is on its way. */
@@ -89,7 +85,7 @@ function PictureProgress({ id }: { id: string }) {
   return (
     <>
       {' '}
-      <progress max={1} value={share} aria-label="Sent of the picture" /> {Math.round(100 * share)} %
+      <progress max={1} value={share} aria-label={say('sentOfThePicture')} /> {Math.round(100 * share)} %
     </>
   );
 }
@@ -116,8 +112,6 @@ function subscribeToNetwork(listener: () => void): () => void {
 /** Asks before leaving while something waits; resolves at once when nothing does. */
 export function confirmLeaving(count: number): boolean {
   if (count === 0) return true;
-  const what = count === 1 ? 'One thing has' : `${count} things have`;
-  return window.confirm(
-    `${what} not been sent yet. They stay on this device and are sent when you are back here. Leave all the same?`,
-  );
+  const what = count === 1 ? say('oneThingHas') : say('thingsHave', { count });
+  return window.confirm(say('notBeenSentYetTheyStayOn', { what }));
 }

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { CareView } from '@bright-sprout/contract/care';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { type TimelineDay, timelineDays, type ScheduledTask } from '@bright-sprout/core/calendar';
@@ -64,15 +65,17 @@ export function Timeline() {
   return (
     <nav
       className="timeline"
-      aria-label="Days from sowing to the lesson"
+      aria-label={say('daysFromSowingToTheLesson')}
       style={{ '--days': days.length } as React.CSSProperties}
     >
       <div className="timeline-band" aria-hidden="true">
         {emergence.length > 0 && (
-          <span style={{ gridColumn: `${firstUp + 1} / span ${emergence.length}` }}>most come up here</span>
+          <span style={{ gridColumn: `${firstUp + 1} / span ${emergence.length}` }}>
+            {say('mostComeUpHere')}
+          </span>
         )}
       </div>
-      <div ref={strip} className="timeline-strip" role="radiogroup" aria-label="Day" onKeyDown={step}>
+      <div ref={strip} className="timeline-strip" role="radiogroup" aria-label={say('day')} onKeyDown={step}>
         {days.map((notch, index) => (
           <Notch
             key={notch.day}
@@ -120,19 +123,19 @@ function Notch({
   if (isChosen) classes.push('is-chosen');
   const words = [
     longDay(notch.day),
-    notch.age >= 0 ? `day ${notch.age}` : '',
+    notch.age >= 0 ? say('day2', { age: notch.age }) : '',
     notch.isToday ? 'today' : '',
     isSowing ? 'sowing' : '',
     isLesson ? 'lesson' : '',
-    styles.length > 0 ? 'has readings' : '',
+    styles.length > 0 ? say('hasReadings') : '',
     ...flags,
     ...care,
   ].filter(Boolean);
   return (
     <div className="notch-place">
       <span className="notch-above" aria-hidden="true">
-        {notch.isToday && <b className="stake">today</b>}
-        {isLesson && <b className="lesson-flag">lesson</b>}
+        {notch.isToday && <b className="stake">{say('today')}</b>}
+        {isLesson && <b className="lesson-flag">{say('lesson')}</b>}
       </span>
       <button
         type="button"
@@ -153,7 +156,7 @@ function Notch({
         {styles.slice(0, MOST_DOTS).map((style) => (
           <i key={style} style={{ background: treatmentStyle(style).color }} />
         ))}
-        {styles.length === 0 && isSowing && <small>sow</small>}
+        {styles.length === 0 && isSowing && <small>{say('sow')}</small>}
         {styles.length === 0 && isFirst && !isSowing && <small>{monthOf(notch.day)}</small>}
       </span>
     </div>

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { format, parseISO } from 'date-fns';
 
@@ -27,5 +28,5 @@ export function inDaysText(days: number): string {
   if (days === 0) return 'today';
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
-  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+  return days > 0 ? say('inDays', { days }) : say('daysAgo', { days: -days });
 }

@@ -1,13 +1,11 @@
+import { say } from '@bright-sprout/words/interface';
 import Alert from 'react-bootstrap/Alert';
 import { ApiFailure } from '../api/index.ts';
 
 /** Words for something that failed. */
 export function FailureNote({ error }: { error: unknown }) {
   if (!error) return null;
-  const message =
-    error instanceof ApiFailure
-      ? error.message
-      : 'Something went wrong on this device. Reload the page and try again.';
+  const message = error instanceof ApiFailure ? error.message : say('somethingWentWrongOnThisDeviceReload');
   return (
     <Alert variant="danger" className="note-harm">
       {message}

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/interface';
 import type { ReactNode } from 'react';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 import { Link, useLocation } from 'react-router';
@@ -21,20 +22,17 @@ export function StageBoundary({ home, children }: { home: string; children: Reac
 function Broken({ home, onAgain }: { home: string; onAgain: FallbackProps['resetErrorBoundary'] }) {
   return (
     <section className="trouble" role="alert">
-      <h1>This part of the page stopped working</h1>
-      <p>
-        What was saved is safe, and what still waits to be sent stays on this device. Nothing was reported to
-        anybody.
-      </p>
+      <h1>{say('thisPartOfThePageStoppedWorking')}</h1>
+      <p>{say('whatWasSavedIsSafeAndWhat')}</p>
       <p className="trouble-ways">
         <button type="button" className="btn btn-primary" onClick={() => onAgain()}>
-          Show it again
+          {say('showItAgain')}
         </button>
         <button type="button" className="btn btn-light" onClick={() => window.location.reload()}>
-          Load the page anew
+          {say('loadThePageAnew')}
         </button>
         <Link className="btn btn-light" to={home}>
-          To the beginning
+          {say('toTheBeginning')}
         </Link>
       </p>
     </section>

@@ -1,0 +1,15 @@
+export default {
+  signOut: 'Sign out',
+  brightSprout: 'Bright Sprout',
+  openAnAccount: 'Open an account',
+  signIn: 'Sign in',
+  forTeachersStudentsNeverNeedAn: 'For teachers. Students never need an account or an e-mail.',
+  planAFairTestReadItPot: 'Plan a fair test, read it pot by pot, see what your class can honestly say.',
+  iHaveAnAccountSignIn: 'I have an account: sign in',
+  newHereOpenAnAccount: 'New here? Open an account',
+  eMail: 'E-mail',
+  password: 'Password',
+  signingIn: 'Signing in …',
+  nameYourStudentsKnowYouBy: 'Name your students know you by',
+  passwordAtLeast10Characters: 'Password, at least 10 characters',
+};

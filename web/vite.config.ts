@@ -46,7 +46,7 @@ export default defineConfig(({ mode }) => ({
     },
   },
   build: {
-    outDir: mode === 'made-up' ? 'dist-made-up' : 'dist',
+    outDir: mode === 'made-up' ? '../.build/made-up' : 'dist',
     emptyOutDir: true,
     target: 'es2022',
     chunkSizeWarningLimit: 2000,

@@ -1,0 +1,195 @@
+import { readFileSync } from 'node:fs';
+import { extname, join } from 'node:path';
+import type { Page, Response } from '@playwright/test';
+import { ROOT, runToEnd } from '@bright-sprout/scripts';
+import { expect, otherContext, test } from '../support/test.ts';
+
+const BUILT = join(ROOT, '.build', 'made-up');
+const TYPES: Record<string, string> = {
+  '.html': 'text/html',
+  '.js': 'text/javascript',
+  '.css': 'text/css',
+  '.svg': 'image/svg+xml',
+  '.woff2': 'font/woff2',
+};
+
+/** Words of these stand in no catalogue: the name of the application, days and months, what keys and units are called. */
+const NOT_TRANSLATED = new RegExp(
+  [
+    'Bright Sprout',
+    ...['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
+    ...[
+      'January',
+      'February',
+      'March',
+      'April',
+      'June',
+      'July',
+      'August',
+      'September',
+      'October',
+      'November',
+    ],
+    'December',
+  ].join('|'),
+  'g',
+);
+
+test.beforeAll(async () => {
+  test.setTimeout(300_000);
+  const args = ['node_modules/vite/bin/vite.js', 'build', 'web', '--mode', 'made-up', '--logLevel', 'error'];
+  expect(await runToEnd(process.execPath, args, { cwd: ROOT })).toBe(0);
+});
+
+/** What the server answered as data: names and notes of people stand as they were written. */
+class Data {
+  readonly #texts = new Set<string>();
+
+  async hear(response: Response): Promise<void> {
+    if (!response.headers()['content-type']?.startsWith('application/json')) return;
+    this.#add(await response.json().catch(() => null));
+  }
+
+  #add(value: unknown): void {
+    if (typeof value === 'string' && /[A-Za-z]{4}/.test(value)) this.#texts.add(value.toLowerCase());
+    else if (value !== null && typeof value === 'object')
+      Object.values(value).forEach((one) => this.#add(one));
+  }
+
+  /** A text without what is data in it. */
+  without(text: string): string {
+    let left = text.toLowerCase();
+    for (const one of [...this.#texts].sort((a, b) => b.length - a.length)) left = left.replaceAll(one, ' ');
+    return left;
+  }
+}
+
+/** Serves the made-up language in place of what the server serves. */
+async function madeUp(page: Page): Promise<Data> {
+  const data = new Data();
+  await page.route(
+    ({ pathname }) => !pathname.startsWith('/api/'),
+    (route) => {
+      const { pathname } = new URL(route.request().url());
+      const path = extname(pathname) === '' ? 'index.html' : pathname;
+      return route.fulfill({
+        body: readFileSync(join(BUILT, path)),
+        contentType: TYPES[extname(path)] ?? '',
+      });
+    },
+  );
+  page.on('response', (response) => void data.hear(response));
+  return data;
+}
+
+/** Texts that are shown or read out, and what of them is cut off. */
+function shown(page: Page): Promise<{ texts: string[]; cut: string[] }> {
+  return page.evaluate(() => {
+    const texts: string[] = [];
+    const cut: string[] = [];
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+    while (walker.nextNode()) {
+      const element = walker.currentNode.parentElement;
+      const text = walker.currentNode.textContent?.trim() ?? '';
+      if (!element || text === '' || /^(SCRIPT|STYLE|CODE)$/.test(element.tagName)) continue;
+      if (!element.checkVisibility() || element.closest('svg.main-svg')) continue;
+      texts.push(text);
+      const { overflowX } = getComputedStyle(element);
+      const isHidden = overflowX === 'hidden' || overflowX === 'clip';
+      if (isHidden && element.clientWidth > 2 && element.scrollWidth > element.clientWidth + 1)
+        cut.push(text);
+    }
+    for (const name of ['aria-label', 'title', 'placeholder', 'alt']) {
+      for (const element of document.querySelectorAll(`[${name}]`))
+        texts.push(element.getAttribute(name) ?? '');
+    }
+    if (document.documentElement.scrollWidth > window.innerWidth + 1)
+      cut.push('the page is wider than the window');
+    return { texts, cut };
+  });
+}
+
+async function settled(page: Page): Promise<void> {
+  await page.locator('main').first().waitFor();
+  await expect(page.locator('[aria-busy="true"]')).toHaveCount(0);
+  await page.waitForTimeout(400);
+}
+
+async function expectTranslated(page: Page, data: Data, where: string): Promise<void> {
+  await settled(page);
+  const { texts, cut } = await shown(page);
+  const left = texts
+    .map((text) => data.without(text.replace(NOT_TRANSLATED, ' ')))
+    .filter((text) => /(^|[^a-zà-žṽ-ẏ])[a-z]{4,}/.test(text));
+  expect.soft([where, [...new Set(left)]]).toEqual([where, []]);
+  expect.soft([where, cut]).toEqual([where, []]);
+}
+
+/** Every tab of a page, or every page behind the buttons that choose one. */
+async function everyTab(page: Page, data: Data, where: string): Promise<void> {
+  await expectTranslated(page, data, where);
+  const tabs = page.locator('[role="tab"], .view-choice button, [role="group"] > button.btn');
+  const count = Math.min(await tabs.count(), MOST_TABS);
+  for (let at = 0; at < count; at += 1) {
+    if (!(await tabs.nth(at).isEnabled())) continue;
+    await tabs.nth(at).click();
+    await expectTranslated(page, data, `${where}, tab ${at + 1}`);
+  }
+}
+
+const MOST_TABS = 12;
+
+test('a made-up language shows on every page of a teacher, and nothing is cut', async ({ demo: page }) => {
+  const origin = new URL(page.url()).origin;
+  const data = await madeUp(page);
+  const experiments = (await (await page.request.get(`${origin}/api/experiments`)).json()) as {
+    id: string;
+  }[];
+  expect(experiments.length).toBeGreaterThan(1);
+  for (const path of ['', 'classes', 'inventory', 'nowhere']) {
+    await page.goto(`${origin}/${path}`);
+    await expectTranslated(page, data, path);
+  }
+  for (const { id } of experiments) {
+    for (const stage of ['plan', 'sow', 'record', 'compare', 'print', 'compare/print']) {
+      await page.goto(`${origin}/experiments/${id}/${stage}`);
+      await everyTab(page, data, stage);
+    }
+  }
+});
+
+test('a made-up language shows on every page of a tablet and at the sign-in', async ({
+  demo: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const classes = (await (await page.request.get(`${origin}/api/classes`)).json()) as {
+    code: string;
+    students: { displayName: string }[];
+  }[];
+  const context = await otherContext(browser, {
+    viewport: { width: 820, height: 1180 },
+    serviceWorkers: 'block',
+  });
+  const tablet = await context.newPage();
+  const data = await madeUp(tablet);
+  await tablet.goto(origin);
+  await expectTranslated(tablet, data, 'sign-in');
+  const school = classes.find(({ students }) => students.length > 0);
+  await tablet.goto(`${origin}/join?code=${school?.code ?? ''}`);
+  await expectTranslated(tablet, data, 'code');
+  await tablet.locator('form button[type="submit"]').click();
+  await expectTranslated(tablet, data, 'who are you');
+  await tablet.getByRole('button', { name: school?.students[0]?.displayName ?? '' }).click();
+  await expectTranslated(tablet, data, 'pots');
+  const buttons = tablet.locator('main button');
+  const count = await buttons.count();
+  for (let at = 0; at < count; at += 1) {
+    await tablet.goto(`${origin}/join`);
+    await settled(tablet);
+    if (!(await buttons.nth(at).isEnabled())) continue;
+    await buttons.nth(at).click();
+    await expectTranslated(tablet, data, `button ${at + 1} of the pots`);
+  }
+  await context.close();
+});

@@ -78,7 +78,7 @@ test('labels are shuffled while the pile grows, and stop when asked', async ({ d
   await openTab(page, 'Treatments');
   const watch = page.getByRole('region', { name: 'Could it be luck? Shuffle and see' });
   await watch.getByRole('button', { name: 'Shuffle the labels' }).click();
-  await expect(watch.getByRole('status')).toContainText(/of 2000 shuffles gave a gap at least as big/);
+  await expect(watch.getByRole('status')).toContainText(/of 2,000 shuffles gave a gap at least as big/);
   await expect(watch.getByRole('button', { name: 'Again' })).toBeVisible();
 });
 

@@ -16,7 +16,7 @@ const TYPES: Record<string, string> = {
 /** Words of these stand in no catalogue: the name of the application, days and months, what keys and units are called. */
 const NOT_TRANSLATED = new RegExp(
   [
-    'Bright Sprout',
+    'Bright Sprout|XLSX|AICc|Kruskal–Wallis|Tukey–Kramer|Bland–Altman|Kaplan–Meier|Timson',
     ...['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
     ...[
       'January',
@@ -144,13 +144,17 @@ test('a made-up language shows on every page of a teacher, and nothing is cut', 
   const data = await madeUp(page);
   const experiments = (await (await page.request.get(`${origin}/api/experiments`)).json()) as {
     id: string;
+    status: string;
   }[];
   expect(experiments.length).toBeGreaterThan(1);
   for (const path of ['', 'classes', 'inventory', 'nowhere']) {
     await page.goto(`${origin}/${path}`);
     await expectTranslated(page, data, path);
   }
-  for (const { id } of experiments) {
+  const oneOfEach = experiments.filter(
+    ({ status }, at) => experiments.findIndex((one) => one.status === status) === at,
+  );
+  for (const { id } of oneOfEach) {
     for (const stage of ['plan', 'sow', 'record', 'compare', 'print', 'compare/print']) {
       await page.goto(`${origin}/experiments/${id}/${stage}`);
       await everyTab(page, data, stage);

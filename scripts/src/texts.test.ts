@@ -69,9 +69,11 @@ function codesIn(node: ts.Node | undefined): string[] {
   return node.getChildren().flatMap(codesIn);
 }
 
+/** Names of the values of an object; `…` where it takes some from another. */
 function namesIn(node: ts.Node | undefined): string[] {
-  if (!node || !ts.isObjectLiteralExpression(node)) return [];
-  return node.properties.map((property) => property.name?.getText() ?? '');
+  if (!node) return [];
+  if (!ts.isObjectLiteralExpression(node)) return ['…'];
+  return node.properties.map((property) => property.name?.getText() ?? '…');
 }
 
 /** The places and tags of a text. */
@@ -102,7 +104,11 @@ describe.each(names)('the texts of %s', (name) => {
     const wrong = of.flatMap(({ code, given }) => {
       const places = [...new Set(placesOf(parse(texts[code] ?? '')))].sort();
       const names = [...new Set(given)].sort();
-      return places.join() === names.join() ? [] : [{ code, places, names }];
+      const isWhole = !names.includes('…');
+      const isRight = isWhole
+        ? places.join() === names.join()
+        : names.every((one) => one === '…' || places.includes(one));
+      return isRight ? [] : [{ code, places, names }];
     });
     expect(wrong).toEqual([]);
   });

@@ -1,12 +1,22 @@
 import { say } from '@bright-sprout/words/shared';
+import type { AlsoRead } from '../design/index.ts';
 import { type CareKind, type ReadingState, SOIL_STATES, type SowingItem } from '../shared/index.ts';
+
+/** What is read, as a person reads it. */
+export const ALSO_READ_WORDS: Record<AlsoRead, string> = {
+  'seeds up': say('seedsUp'),
+  leaves: say('leaves'),
+  stage: say('stage'),
+  colour: say('colour'),
+  vigour: say('vigour'),
+};
 
 /** What a reader found of a pot without a value. */
 export const STATE_WORDS: Readonly<Record<ReadingState, string>> = {
   not_up: say('notUpYet'),
-  up: 'up',
-  dead: 'dead',
-  removed: 'removed',
+  up: say('up'),
+  dead: say('dead'),
+  removed: say('removed'),
   not_read: say('notRead'),
 };
 

@@ -1,6 +1,13 @@
 export { comparisonWords, type ComparisonWords } from './comparison-words.ts';
 export { CLAIM_DOUBTS, type ClaimDoubt, claimDoubts, claimDoubtWords } from './claim-words.ts';
-export { CARE_WORDS, type CareDone, careText, SOWING_ITEM_WORDS, STATE_WORDS } from './code-words.ts';
+export {
+  ALSO_READ_WORDS,
+  CARE_WORDS,
+  type CareDone,
+  careText,
+  SOWING_ITEM_WORDS,
+  STATE_WORDS,
+} from './code-words.ts';
 export { doubtWords } from './doubt-words.ts';
 export { wordChips } from './journal-words.ts';
 export { modelWords } from './model-words.ts';

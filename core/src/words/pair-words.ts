@@ -3,7 +3,7 @@ import { type ComparedGroup, isClearPair, type TreatmentPair } from '../comparis
 import { valueOr } from '../shared/index.ts';
 import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
 import { undefinedWords } from './undefined-words.ts';
-import { differenceSize, differenceText, roundedSize } from './value-style.ts';
+import { aboutText, differenceSize, differenceText } from './value-style.ts';
 
 /** What a sentence on a pair says beside the difference. */
 export interface PairSaid {
@@ -33,16 +33,14 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
     return say('withAndWithHadTheSameAverage', { pot: pots[0], second, pot2: pots[1], first, rest });
   }
   if (level === '14+') {
-    const gap = differenceText(differenceSize(difference, style), difference, style, say('onAverage'));
+    const gap = differenceText(differenceSize(difference, style), difference, style, true);
     return exactSentence(
       pair,
       said,
       say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest }),
     );
   }
-  const size = roundedSize(difference, style);
-  const rounded = size.startsWith('less') ? size : say('about', { size });
-  const gap = differenceText(rounded, difference, style, level === '5-7' ? '' : say('onAverage'));
+  const gap = differenceText(aboutText(difference, style), difference, style, level !== '5-7');
   const about = say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest });
   if (!pair.test.defined) {
     return pair.test.reason === 'no-spread'
@@ -72,6 +70,9 @@ export function intervalWords({ level, style }: ComparisonSpeech, pair: Treatmen
   if (level !== '14+' || !pair.test.defined || !pair.test.value.interval) return '';
   const { low, high } = pair.test.value.interval;
   const text = (value: number): string =>
-    say('signedDifference', { ifValue: value < 0 ? 'yes' : 'no', differenceSize: differenceSize(value, style) });
+    say('signedDifference', {
+      ifValue: value < 0 ? 'yes' : 'no',
+      differenceSize: differenceSize(value, style),
+    });
   return say('the95IntervalOfTheDifferenceIs', { text: text(low), text2: text(high) });
 }

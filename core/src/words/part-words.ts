@@ -89,15 +89,20 @@ function curveClause(
 export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeech): string[] {
   const lines = part.groups.flatMap(({ groupId, counted, indices, waiting }) => {
     const name = groups.find(({ id }) => id === groupId)?.name ?? '';
-    const what = counted === 'seeds' ? 'seeds' : 'pots';
-    const of = indices.sown === null ? '' : say('of3', { sown: indices.sown });
-    if (indices.up === 0)
-      return [say('nothingUpYet', { name, ifOf: of ? 'yes' : 'no', of, what })];
-    const first = indices.first.defined ? say('theFirstByDay', { first: indices.first.value }) : '';
-    const half = waiting.median.defined
-      ? say('halfOfThePotsByDay', { median: Number(waiting.median.value.toFixed(1)) })
-      : say('fewerThanHalfOfThePotsSo');
-    return [say('up', { name, up: indices.up, of, what, first, level: level === '5-7' ? '' : half })];
+    const said = { name, what: counted, hasSown: indices.sown === null ? 'no' : 'yes', sown: indices.sown };
+    if (indices.up === 0) return [say('nothingUpYet', said)];
+    const { first } = indices;
+    const { median } = waiting;
+    return [
+      say('up', {
+        ...said,
+        up: indices.up,
+        hasFirst: first.defined ? 'yes' : 'no',
+        first: first.defined ? first.value : null,
+        half: level === '5-7' ? 'unsaid' : median.defined ? 'reached' : 'open',
+        median: median.defined ? Number(median.value.toFixed(1)) : null,
+      }),
+    ];
   });
   const isAnyUp = part.units.some((unit) => unit.upAt !== null);
   if (part.groups.length > 1 && level !== '5-7' && isAnyUp) {
@@ -189,7 +194,7 @@ export function studyWords(part: StudyPart, { style, level }: PartSpeech): strin
       return [say('and2', { second, first, undefinedWords: undefinedWords(result.reason) })];
     const { difference, low, high, p } = result.value;
     const size = computedText(Math.abs(difference), style);
-    const way = difference < 0 ? 'less' : 'more';
+    const way = difference < 0 ? say('less') : say('more');
     const range = say('n95IntervalTo', {
       computedText: computedText(low, style),
       computedText2: computedText(high, style),

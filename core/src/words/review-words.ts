@@ -1,7 +1,7 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plan-statements';
 import { type CalendarDay, type LengthScale, lengthText } from '../shared/index.ts';
-import type { Caution, FindingFacts, MendCost, Severity } from '../review/index.ts';
+import type { Caution, FindingFacts, LinedUpWith, MendCost, Severity } from '../review/index.ts';
 import { ASPECT_WORDS, chanceText } from './plan-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 
@@ -87,11 +87,11 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       );
     case 'lined-up':
       return words(
-        say('treatmentIsLinedUpWithThe', { with: facts.with }),
+        say('treatmentIsLinedUpWithThe', { with: LINED_UP_WORDS[facts.with] }),
         say('howCloselyOnAScaleFrom0', {
           v: Math.round(facts.v * 100) / 100,
           chanceText: chanceText(facts.p),
-          with: facts.with,
+          with: LINED_UP_WORDS[facts.with],
         }),
         say('shuffleToAMixedLayout'),
       );
@@ -229,6 +229,15 @@ export function deepText(mm: number | null): string {
 export function depthText(mm: number): string {
   return mm === 0 ? say('onTheSurface3') : say('mm', { mm: Math.round(mm * 10) / 10 });
 }
+
+const LINED_UP_WORDS: Record<LinedUpWith, string> = {
+  'bright side': say('brightSide'),
+  row: say('row'),
+  column: say('column'),
+  container: say('container'),
+  team: say('team'),
+  'sowing day': say('sowingDay'),
+};
 
 function percent(share: number): string {
   return `${Math.round(share * 100)} %`;

@@ -75,17 +75,20 @@ export function computedText(value: number, style: ValueStyle): string {
 export function roundedText(value: number, style: ValueStyle): string {
   if (style.kind !== 'length') return computedText(value, style);
   const { unit } = style.scale;
-  if (unit === 'in') {
-    return Math.abs(value) < toMillimetres(QUARTER / 2, 'in')
-      ? say('lessThanIn')
-      : lengthText(value, { unit, step: QUARTER });
-  }
+  const isBelow = isBelowRounding(value, style);
+  if (unit === 'in') return isBelow ? say('lessThanIn') : lengthText(value, { unit, step: QUARTER });
   const places = unit === 'cm' ? 1 : 0;
-  const least = 10 ** -places;
-  const amount = fromMillimetres(value, unit);
-  return Math.abs(amount) < least / 2
-    ? say('lessThan', { least, unit })
-    : `${amount.toFixed(places)} ${unit}`;
+  return isBelow
+    ? say('lessThan', { least: 10 ** -places, unit })
+    : `${fromMillimetres(value, unit).toFixed(places)} ${unit}`;
+}
+
+/** Whether a length is less than half of what it is rounded to. */
+function isBelowRounding(value: number, style: ValueStyle): boolean {
+  if (style.kind !== 'length') return false;
+  const { unit } = style.scale;
+  const rounding = unit === 'in' ? QUARTER : unit === 'cm' ? 0.1 : 1;
+  return Math.abs(fromMillimetres(value, unit)) < rounding / 2;
 }
 
 const QUARTER = 0.25;
@@ -93,6 +96,12 @@ const QUARTER = 0.25;
 /** The size of a difference, without its sign; of shares in percentage points, as a share of a share is something else. */
 export function differenceSize(difference: number, style: ValueStyle): string {
   return isShare(style) ? points(difference, 1) : computedText(Math.abs(difference), style);
+}
+
+/** The size of a difference for the ear, said to be rounded: `about 2 cm`, or `less than 1 mm`. */
+export function aboutText(difference: number, style: ValueStyle): string {
+  const size = roundedSize(difference, style);
+  return isBelowRounding(difference, style) ? size : say('aboutSize', { size });
 }
 
 /** The size of a difference for the ear. */
@@ -131,23 +140,32 @@ export function readText(value: number, style: ValueStyle): string {
 export function contrastWord(difference: number, style: ValueStyle): string {
   const up = difference > 0;
   if (style.kind === 'length')
-    return style.isHeight ? (up ? 'taller' : 'shorter') : up ? 'longer' : 'shorter';
-  if (style.kind === 'count') return up ? 'more' : 'fewer';
-  return up ? 'higher' : 'lower';
+    return style.isHeight ? (up ? say('taller') : say('shorter')) : up ? say('longer') : say('shorter');
+  if (style.kind === 'count') return up ? say('more') : say('fewer');
+  return up ? say('higher') : say('lower');
 }
 
 /**
  * A difference as what pots were or had, before "than": `were on average about 2 cm taller`, `had about 1.5 more
  * leaves`, `had on average a weight about 0.4 g lower`.
  * @param size the amount in words, without its sign
- * @param often ` on average`, or nothing where that is too hard a word
+ * @param isAverage whether it is said to be an average, which is too hard a word for the youngest
  */
-export function differenceText(size: string, difference: number, style: ValueStyle, often: string): string {
+export function differenceText(
+  size: string,
+  difference: number,
+  style: ValueStyle,
+  isAverage: boolean,
+): string {
   const contrast = contrastWord(difference, style);
-  if (style.kind === 'count' && style.name) return `had${often} ${size} ${contrast} ${style.name}`;
+  const said = { size, contrast, isAverage: isAverage ? 'yes' : 'no' };
+  if (style.kind === 'count' && style.name) return say('hadCount', { ...said, name: style.name });
   if (style.kind === 'number' && style.name) {
-    const article = /^[aeiou]/i.test(style.name) ? 'an' : 'a';
-    return `had${often} ${article} ${style.name} ${size} ${contrast}`;
+    return say('hadValue', {
+      ...said,
+      name: style.name,
+      isVowel: /^[aeiou]/i.test(style.name) ? 'yes' : 'no',
+    });
   }
-  return `were${often} ${size} ${contrast}`;
+  return say('were', said);
 }

@@ -141,7 +141,7 @@ function StageLinks({
     {
       to: 'record',
       name: say('record'),
-      state: isDraft ? say('afterSowing') : experiment.status === 'finished' ? 'closed' : toRead,
+      state: isDraft ? say('afterSowing') : experiment.status === 'finished' ? say('closed') : toRead,
     },
     {
       to: 'compare',

@@ -95,12 +95,12 @@ export function Controls(props: ControlsProps) {
 
 function waysToSort(experiment: ReturnType<typeof useExperiment>['experiment']) {
   const { factors, units } = experiment;
-  const ways: { value: string; name: string }[] = [{ value: 'treatment', name: 'treatment' }];
+  const ways: { value: string; name: string }[] = [{ value: 'treatment', name: say('treatment2') }];
   if (factors.length > 1) {
     factors.forEach((factor, at) => ways.push({ value: `factor-${at}`, name: factor.name.toLowerCase() }));
   }
-  if (new Set(units.map((unit) => unit.team)).size > 1) ways.push({ value: 'team', name: 'team' });
-  if (new Set(units.map((unit) => unit.block)).size > 1) ways.push({ value: 'block', name: 'block' });
+  if (new Set(units.map((unit) => unit.team)).size > 1) ways.push({ value: 'team', name: say('team2') });
+  if (new Set(units.map((unit) => unit.block)).size > 1) ways.push({ value: 'block', name: say('block') });
   return ways;
 }
 

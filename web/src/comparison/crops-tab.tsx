@@ -52,7 +52,7 @@ export function CropsTab() {
           columns={[
             say('crop'),
             say('usuallyUpAfter'),
-            'here',
+            say('here'),
             ...(isHeight ? [say('usualOnDay21'), say('hereMeanOfThePots')] : []),
           ]}
           rows={rows}

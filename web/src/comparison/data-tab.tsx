@@ -104,7 +104,15 @@ function Distribution() {
         label={say('boxPlotWithEveryPotForEach')}
         figure={figure}
         table={{
-          columns: ['Group', 'n', 'smallest', 'lower quartile', 'median', 'upper quartile', 'largest'],
+          columns: [
+            say('group'),
+            'n',
+            say('smallest'),
+            say('lowerQuartile'),
+            say('median'),
+            say('upperQuartile'),
+            say('largest'),
+          ],
           rows: comparison.groups.map(({ groupId, description: d }) => [
             groups.find((group) => group.id === groupId)?.name ?? '',
             d.n,

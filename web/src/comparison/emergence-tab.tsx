@@ -69,7 +69,14 @@ function Waiting({ shown }: { shown: ShownComparison }) {
     [emergence, shown.groups],
   );
   const table: ChartTable = {
-    columns: [say('group'), 'day', say('lookedAt'), say('newlyUp'), say('stillWaiting'), '95 % interval'],
+    columns: [
+      say('group'),
+      say('day2'),
+      say('lookedAt'),
+      say('newlyUp'),
+      say('stillWaiting'),
+      say('n95Interval'),
+    ],
     rows: (emergence?.groups ?? []).flatMap((group) =>
       group.waiting.steps.map((step) => [
         nameOf(group.groupId),
@@ -165,7 +172,7 @@ const INDICES: readonly IndexLine[] = [
     text: days,
     isOlder: true,
   },
-  { name: say('spread'), definition: 'last − first', of: ({ spread }) => spread, text: days },
+  { name: say('spread'), definition: say('lastFirst'), of: ({ spread }) => spread, text: days },
   { name: say('meanTime'), definition: 'Σ n·t ÷ N', of: ({ meanTime }) => meanTime, text: days },
   {
     name: say('varianceOfTime'),
@@ -304,7 +311,7 @@ function Packet({ shown }: { shown: ShownComparison }) {
       )}
       {(level === '11-13' || level === '14+') && (
         <PlainTable
-          columns={[say('question'), 'test', 'figures']}
+          columns={[say('question'), say('test2'), say('figures')]}
           rows={[
             ...(emergence.packetRate === null
               ? []

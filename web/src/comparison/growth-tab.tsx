@@ -24,7 +24,7 @@ import { PlainTable, Sentences } from './parts.tsx';
 const AXIS_WORDS: Record<CurveAxis, string> = {
   sowing: say('daysSinceSowing'),
   emergence: say('daysSinceUp'),
-  date: 'dates',
+  date: say('dates'),
 };
 
 /** Growth: every pot's curve, change between readings, growth rates, stages, fitted curves, and the room. */
@@ -82,7 +82,7 @@ function Curves({ shown }: { shown: ShownComparison }) {
     return { data, layout: { ...layout, shapes: dayMark(comparison.age, axis, place) } };
   }, [experiment, findings, axis, comparison, groups, readStyle, variable.name, chosen]);
   const table: ChartTable = {
-    columns: [say('treatment'), 'day', say('nPots'), 'mean', '95 % interval'],
+    columns: [say('treatment'), say('day2'), say('nPots'), say('mean'), say('n95Interval')],
     rows: comparison.treatmentCurves.flatMap((curve) =>
       curve.points.map((point) => [
         groups.find((group) => group.id === curve.groupId)?.name ?? '',
@@ -140,7 +140,7 @@ function Changes({ shown }: { shown: ShownComparison }) {
   const rate = summaryStyle(readStyle, 'growth_per_day');
   const numbers = usePotNumbers();
   const table: ChartTable = {
-    columns: [say('pot'), say('fromDay'), say('toDay'), 'change', say('aDay'), say('relativeGrowth')],
+    columns: [say('pot'), say('fromDay'), say('toDay'), say('change'), say('aDay'), say('relativeGrowth')],
     rows: (comparison.growth?.units ?? []).flatMap((unit) =>
       unit.steps.map((step) => [
         numbers.get(unit.unitId) ?? '',
@@ -214,13 +214,13 @@ function Fits({ shown }: { shown: ShownComparison }) {
   const table: ChartTable = {
     columns: [
       say('group'),
-      'curve',
-      'end',
+      say('curve'),
+      say('end'),
       say('steepnessADay'),
       say('fastestOnDay'),
       say('fastestGrowth'),
       say('residualError'),
-      'AICc',
+      say('aicc'),
     ],
     rows: (growth?.groups ?? []).flatMap((group) =>
       group.fits.map(({ kind, fit }, index) => {

@@ -7,7 +7,7 @@ import { shortDay } from '../shared/ui/index.ts';
 import { useChoices } from './compare-context.tsx';
 
 const KEY = [
-  { state: 'value', words: 'value' },
+  { state: say('value2'), words: say('value2') },
   { state: 'not_up', words: STATE_WORDS.not_up },
   { state: 'dead', words: say('deadOrRemoved') },
   { state: 'gone', words: say('nothingLeftToRead') },

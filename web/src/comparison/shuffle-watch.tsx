@@ -71,7 +71,7 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
             label={say('histogramOfDifferencesAfterShuffling')}
             figure={figure}
             table={{
-              columns: ['shuffle', 'difference'],
+              columns: [say('shuffle'), say('difference')],
               rows: watch.differences.map((value, at) => [at + 1, value]),
             }}
           />

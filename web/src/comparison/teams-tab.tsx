@@ -56,7 +56,14 @@ function Teams({ shown }: { shown: ShownComparison }) {
             label={say('whatEachTeamReadLessTheMean')}
             figure={figure}
             table={{
-              columns: ['Team', 'n pots', 'away from the others', 'read twice', 'bias', 'technical error'],
+              columns: [
+                say('team'),
+                say('nPots'),
+                say('awayFromTheOthers'),
+                say('readTwice'),
+                say('bias'),
+                say('technicalError'),
+              ],
               rows: teams.teams.map(({ team, offset, agreement }) => [
                 team,
                 offset.n,
@@ -76,7 +83,7 @@ function Teams({ shown }: { shown: ShownComparison }) {
         <section className="panel" aria-label={say('readingTwice')}>
           <h3>{say('readingTwice')}</h3>
           <PlainTable
-            columns={[say('question'), 'test', 'figures']}
+            columns={[say('question'), say('test2'), say('figures')]}
             rows={[
               testRow(say('doTeamsDifferTreatmentsTakenInto'), teams.test),
               [
@@ -162,7 +169,7 @@ function Study({ shown }: { shown: ShownComparison }) {
               label={say('meanOfEachTreatmentInEachClass')}
               figure={figure}
               table={{
-                columns: ['Class', 'treatment', 'n pots', 'mean', 'SD'],
+                columns: [say('class'), say('treatment2'), say('nPots'), say('mean'), say('sd')],
                 rows: study.cells.map((cell) => [
                   study.runs.find((run) => run.id === cell.runId)?.name ?? '',
                   cell.group,
@@ -178,7 +185,7 @@ function Study({ shown }: { shown: ShownComparison }) {
             <section className="panel" aria-label={say('classesAsBlocks')}>
               <h3>{say('classesAsBlocks')}</h3>
               <PlainTable
-                columns={[say('question'), 'test', 'figures']}
+                columns={[say('question'), say('test2'), say('figures')]}
                 rows={[
                   testRow(say('doTreatmentsDifferEachClassWithin'), study.treatment),
                   testRow(say('doClassesDiffer'), study.run),

@@ -63,7 +63,7 @@ function Crossed({ shown, part }: PartProps) {
   );
   if (!design || design.factors.length < 2 || part.cells.length === 0) return null;
   const table: ChartTable = {
-    columns: [...design.factors.map((factor) => factor.name), say('nPots'), 'mean'],
+    columns: [...design.factors.map((factor) => factor.name), say('nPots'), say('mean')],
     rows: part.cells.map((cell) => [
       ...design.factors.map((factor, at) => factor.levels[cell.levels[at] ?? 0]?.name ?? ''),
       cell.n,
@@ -87,7 +87,7 @@ function Differences({ shown, part }: PartProps) {
   const figure = useMemo(() => differencesFigure(comparison, groups, style), [comparison, groups, style]);
   if (comparison.pairs.length === 0) return null;
   const table: ChartTable = {
-    columns: [say('pair'), 'difference', '95 % interval', say('inPercent'), say('hedgesG')],
+    columns: [say('pair'), say('difference'), say('n95Interval'), say('inPercent'), say('hedgesG')],
     rows: comparison.pairs.map((pair, index) => {
       const g = part.pairs[index]?.hedgesG;
       return [
@@ -130,7 +130,7 @@ function Dose({ shown, part }: PartProps) {
   if (!part.dose.defined || !design) return null;
   const line = part.dose.value;
   const table: ChartTable = {
-    columns: ['', 'value'],
+    columns: ['', say('value2')],
     rows: [
       [say('atAmount0'), computedText(line.intercept, style)],
       [
@@ -138,7 +138,7 @@ function Dose({ shown, part }: PartProps) {
         `${computedText(line.slope, style)} ± ${computedText(line.slopeError, style)}`,
       ],
       [
-        '95 % interval',
+        say('n95Interval'),
         say('to', {
           computedText: computedText(line.slopeInterval.low, style),
           computedText2: computedText(line.slopeInterval.high, style),
@@ -166,7 +166,7 @@ function UpTable({ shown, part }: PartProps) {
     <section className="panel" aria-label={say('upOrNot')}>
       <h3>{say('potsWithAnythingUp')}</h3>
       <PlainTable
-        columns={[say('group'), 'up', 'share', ...(level === '5-7' ? [] : ['95 % interval'])]}
+        columns={[say('group'), say('up'), say('share'), ...(level === '5-7' ? [] : [say('n95Interval')])]}
         rows={part.up.groups.map((group) => [
           nameOf(group.groupId),
           say('of2', { up: group.up, of: group.of }),
@@ -185,7 +185,7 @@ function UpTable({ shown, part }: PartProps) {
       />
       {level === '14+' && (
         <PlainTable
-          columns={[say('question'), 'test', 'figures']}
+          columns={[say('question'), say('test2'), say('figures')]}
           rows={[
             testRow(say('sameShareInAllGroups'), part.up.fisher),
             testRow(

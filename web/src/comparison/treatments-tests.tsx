@@ -107,9 +107,9 @@ export function Pairs({ shown, part }: PartProps) {
           ))}
         </select>
       </div>
-      <PlainTable columns={[say('test'), 'figures', say('goodWhen')]} rows={pairRows(pair)} />
+      <PlainTable columns={[say('test'), say('figures'), say('goodWhen')]} rows={pairRows(pair)} />
       <PlainTable
-        columns={[say('allGroupsAtOnce'), 'figures']}
+        columns={[say('allGroupsAtOnce'), say('figures')]}
         rows={[
           nameAndFigures(part.anova, 'one_way_anova'),
           nameAndFigures(part.welchAnova, 'welch_anova'),

@@ -4,20 +4,20 @@ import Form from 'react-bootstrap/Form';
 
 const ROLE_WORDS: Record<ColumnRole, string> = {
   ignore: say('notUsed'),
-  unit: 'pot',
+  unit: say('pot'),
   replicate: say('dishOrPotWithinItsTreatment'),
   plant: say('plantWithinItsPot'),
-  treatment: 'treatment',
+  treatment: say('treatment2'),
   factor: say('oneOfSeveralFactors'),
-  block: 'block',
-  team: 'team',
+  block: say('block'),
+  team: say('team'),
   observer: say('whoReadIt'),
   seeds_sown: say('seedsSown'),
   sown: say('sowingDate'),
   date: say('dateRead'),
   day: say('daysSinceSowing'),
   variable: say('whatWasRead'),
-  value: 'value',
+  value: say('value'),
   state: say('stateDeadNotUp'),
 };
 

@@ -89,7 +89,7 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
           <path d={`M${width / 2} ${SOIL_TOP}v${depth}`} stroke="#f5efe3" strokeDasharray="3 3" />
           <circle cx={width / 2} cy={SOIL_TOP + depth} r="4" fill="#f5d9a6" />
           <text x={width / 2} y={SOIL_TOP + depth + 20} fill="#fff" fontSize="13" textAnchor="middle">
-            {crop.sowingDepthMm === 0 ? 'surface' : say('mm', { sowingDepthMm: crop.sowingDepthMm })}
+            {crop.sowingDepthMm === 0 ? say('surface') : say('mm', { sowingDepthMm: crop.sowingDepthMm })}
           </text>
         </>
       )}

@@ -50,7 +50,12 @@ export function DaysSection() {
               ['weekly', say('onceAWeek')],
             ]}
           />
-          <NumberInput name="calendar.waterEveryDays" label={say('waterAtLeastEvery')} unit="days" step={1} />
+          <NumberInput
+            name="calendar.waterEveryDays"
+            label={say('waterAtLeastEvery')}
+            unit={say('days2')}
+            step={1}
+          />
           <TextInput name="calendar.helper" label={say('helperInBreaks')} />
         </div>
         <div className="form-row">

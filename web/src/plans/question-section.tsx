@@ -8,7 +8,7 @@ import {
   type PlanMeasure,
   startPlan,
 } from '@bright-sprout/core/design';
-import { KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
+import { ALSO_READ_WORDS, KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
 import { seedFacts } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
 import Form from 'react-bootstrap/Form';
@@ -202,7 +202,7 @@ function AlsoReadChoice() {
           inline
           type="checkbox"
           id={`also-${name}`}
-          label={name}
+          label={ALSO_READ_WORDS[name]}
           checked={plan.alsoRead.includes(name)}
           onChange={() => toggle(name)}
         />

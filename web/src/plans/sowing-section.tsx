@@ -76,8 +76,8 @@ export function SowingSection() {
       </div>
       <div className="form-row">
         <NumberInput name="conditions.soakHours" label={say('soakSeeds')} unit="h" />
-        <NumberInput name="conditions.coldDays" label={say('coldBefore')} unit="days" step={1} />
-        <NumberInput name="conditions.reactionDays" label={say('mixReacts')} unit="days" step={1} />
+        <NumberInput name="conditions.coldDays" label={say('coldBefore')} unit={say('days2')} step={1} />
+        <NumberInput name="conditions.reactionDays" label={say('mixReacts')} unit={say('days2')} step={1} />
         <div className="plan-field">
           <TickInput name="conditions.hasSoil" label={say('filledWithMix')} />
           <TickInput name="conditions.isFirmed" label={say('soilFirmed')} />

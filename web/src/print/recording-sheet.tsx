@@ -45,7 +45,10 @@ export function RecordingSheet() {
           </tr>
           <tr>
             {days.map((one) => (
-              <SubHeads key={one} names={[main?.name ?? '', ...others.map(({ name }) => name), 'change']} />
+              <SubHeads
+                key={one}
+                names={[main?.name ?? '', ...others.map(({ name }) => name), say('change')]}
+              />
             ))}
           </tr>
         </thead>
@@ -88,7 +91,7 @@ function Cells({ count, isGrey }: { count: number; isGrey: boolean }) {
       ))}
       <td
         className={isGrey ? 'no-change' : ''}
-        aria-label={isGrey ? say('noChangeAtTheFirstReading') : 'change'}
+        aria-label={isGrey ? say('noChangeAtTheFirstReading') : say('change')}
       />
     </>
   );

@@ -2,9 +2,9 @@ import { say } from '@bright-sprout/words/readings';
 import { type LengthScale, lengthText, type LengthUnit, type ParsedLength } from '@bright-sprout/core/shared';
 
 const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = {
-  mm: 'millimetres',
-  cm: 'centimetres',
-  in: 'inches',
+  mm: say('millimetres'),
+  cm: say('centimetres'),
+  in: say('inches'),
 };
 
 /** Says what becomes of a height that was typed between two marks, or in another unit than the plan reads in. */

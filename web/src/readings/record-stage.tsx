@@ -71,7 +71,7 @@ export default function RecordStage() {
               {view === 'sheet' ? (
                 <TreatmentMark style={treatmentOf(experiment, unit).style} size={14} />
               ) : (
-                <Pot unit={unit} unreadText="to read" />
+                <Pot unit={unit} unreadText={say('toRead')} />
               )}
             </button>
           )}

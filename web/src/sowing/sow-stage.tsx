@@ -32,8 +32,8 @@ export default function SowStage() {
   const waiting = units.filter((unit) => unit.sownOn === null);
   const chosen = units.find(({ id }) => id === chosenId);
   const stateOf = (unit: UnitView): string => {
-    if (unit.sownOn !== null) return 'sown';
-    if (isReady(ticks, unit)) return 'ready';
+    if (unit.sownOn !== null) return say('sown2');
+    if (isReady(ticks, unit)) return say('ready');
     const seeds = unit.seedsSown ?? seedsPerUnit;
     return say('seeds2', { seeds });
   };

@@ -1,7 +1,8 @@
 export default {
   thisList: 'this list',
   fromTheRibbonToTheSillTo: 'from the ribbon to the sill to the panel',
-  onTheSillFromPotToPot: 'on the sill: from pot to pot; on the ribbon: from day to day; on the ruler: one mark',
+  onTheSillFromPotToPot:
+    'on the sill: from pot to pot; on the ribbon: from day to day; on the ruler: one mark',
   pageUpPageDown: 'Page Up, Page Down',
   onTheRibbonAWeekOnThe: 'on the ribbon: a week; on the ruler: five marks',
   onAPotChooseItInThe: 'on a pot: choose it; in the height: keep it and go on to the next pot',
@@ -25,7 +26,8 @@ export default {
   daySoFar: 'day {lastAge} so far',
   nothingReadYet: 'nothing read yet',
   stages: 'Stages',
-  whatWasTypedLastOnThePlan: 'What was typed last on the plan is on this device, and is not in what you see here yet. <link>Open the plan: it is saved there</link>',
+  whatWasTypedLastOnThePlan:
+    'What was typed last on the plan is on this device, and is not in what you see here yet. <link>Open the plan: it is saved there</link>',
   thisExperimentIsNotOnYourShelf: 'This experiment is not on your shelf',
   thisCouldNotBeOpened: 'This could not be opened',
   tryAgain: 'Try again',
@@ -35,4 +37,5 @@ export default {
   classes: 'Classes',
   seedDrawer: 'Seed drawer',
   thereIsNothingAtThisAddress: 'There is nothing at this address',
+  closed: 'closed',
 };

@@ -1,22 +1,30 @@
 export default {
-  thisFileHasNoRowsOfValues: 'This file has no rows of values. The first row names the columns, the values are below it.',
-  thisTableHasColumnsUpToCan: 'This table has {columns, plural, one {# column} other {# columns}}; up to {mostTableColumns} can be opened. Keep only the columns with readings.',
+  thisFileHasNoRowsOfValues:
+    'This file has no rows of values. The first row names the columns, the values are below it.',
+  thisTableHasColumnsUpToCan:
+    'This table has {columns, plural, one {# column} other {# columns}}; up to {mostTableColumns} can be opened. Keep only the columns with readings.',
   thisFileIsTooLargeFilesOf: 'This file is too large: files of up to 30 MB can be opened.',
   wasNotOpened: '{fileName} was not opened',
   theFileCouldNotBeReadOn: 'The file could not be read on this device. Choose it again.',
-  mendTheseInTheSpreadsheetSaveIt: 'Mend these in the spreadsheet, save it, and open it again. Nothing was stored.',
+  mendTheseInTheSpreadsheetSaveIt:
+    'Mend these in the spreadsheet, save it, and open it again. Nothing was stored.',
   row: 'Row',
   column: 'Column',
   found: 'Found',
   expected: 'Expected',
   theFirstOfAreListed: 'The first {rowsCount} of {count} are listed.',
-  betweenAndNobodyReadAnythingForDays: 'Between {from} and {to} nobody read anything for {days, plural, one {# day} other {# days}}. Is a year mistyped?',
-  valuesAreOfADayWithA: '{partDays, plural, one {1 value is} other {# values are}} of a day with a part, such as 2.5; each counts on its whole day, 2.',
-  potsHaveSeveralValuesOfOnOne: '{pots, plural, one {1 pot has} other {# pots have}} several values of {variable} on one day, ',
+  betweenAndNobodyReadAnythingForDays:
+    'Between {from} and {to} nobody read anything for {days, plural, one {# day} other {# days}}. Is a year mistyped?',
+  valuesAreOfADayWithA:
+    '{partDays, plural, one {1 value is} other {# values are}} of a day with a part, such as 2.5; each counts on its whole day, 2.',
+  potsHaveSeveralValuesOfOnOne:
+    '{pots, plural, one {1 pot has} other {# pots have}} several values of {variable} on one day, ',
   whichCountByTheirMeanPotOn: 'which count by their mean: pot {unit} on {day} has {figures}.',
   column2: 'column {at}',
-  columnTellsThemApartSayWhetherIt: 'Column {names} tells them apart: say whether it names dishes, plants, readers or a treatment.',
-  ifTheseAreDishesPlantsOrReaders: 'If these are dishes, plants or readers of their own, a column must say which.',
+  columnTellsThemApartSayWhetherIt:
+    'Column {names} tells them apart: say whether it names dishes, plants, readers or a treatment.',
+  ifTheseAreDishesPlantsOrReaders:
+    'If these are dishes, plants or readers of their own, a column must say which.',
   byDay: '{ifKind, select, yes {{variable}, all pots together} other {Mean {variable} of the pots}}, by day:',
   whatItWouldLookLike: 'What it would look like: {variable}',
   treatment: 'Treatment',
@@ -71,11 +79,14 @@ export default {
   sheet: 'Sheet',
   leaveIt: 'Leave it',
   openAndCompare: 'Open and compare',
-  placesNeedMendingInTheTableOr: '{problemsCount, plural, one {One place needs} other {# places need}} mending, in the table or in what the columns mean:',
-  thisGivesInAndOf: 'This gives {units, plural, one {# pot} other {# pots}} in {treatments, plural, one {# treatment} other {# treatments}} ({names}{hasMore, select, yes {, …} other {}}) and {readings, plural, one {# reading} other {# readings}} of {variables}.',
+  placesNeedMendingInTheTableOr:
+    '{problemsCount, plural, one {One place needs} other {# places need}} mending, in the table or in what the columns mean:',
+  thisGivesInAndOf:
+    'This gives {units, plural, one {# pot} other {# pots}} in {treatments, plural, one {# treatment} other {# treatments}} ({names}{hasMore, select, yes {, …} other {}}) and {readings, plural, one {# reading} other {# readings}} of {variables}.',
   openAFile: 'Open a file',
   csvSpreadsheetOrBundle: 'CSV, spreadsheet or bundle',
-  atMostCharactersFound: 'at most {longest, plural, one {# character} other {# characters}}, found {textCount}',
+  atMostCharactersFound:
+    'at most {longest, plural, one {# character} other {# characters}}, found {textCount}',
   aWholeNumberFromTo: 'a whole number from {low} to {high}',
   aNumberFromTo: 'a number from {low} to {high}',
   aDateThatExistsAsYyyyMm: 'a date that exists, as YYYY-MM-DD',
@@ -89,7 +100,8 @@ export default {
   aColumnWithValues: 'a column with values',
   theColumnWithTheDatesOrThe: 'the column with the dates, or the days since sowing',
   aColumnWithTheTreatmentOrWith: 'a column with the treatment, or with the pot',
-  columnsOfValuesBesideOneThatSays: '{columnsWithCount, plural, one {# column} other {# columns}} of values beside one that says what was read',
+  columnsOfValuesBesideOneThatSays:
+    '{columnsWithCount, plural, one {# column} other {# columns}} of values beside one that says what was read',
   oneColumnOfValues: 'one column of values',
   theNumberOfThePot: 'the number of the pot',
   moreThanDifferentPots: 'more than {mostUnits, plural, one {# different pot} other {# different pots}}',
@@ -102,7 +114,8 @@ export default {
   oneTreatmentAtMostMarkedAsThe: 'one treatment at most marked as the control',
   asInTheFirstRowOfPot: '"{name}", as in the first row of pot {number}',
   asInTheFirstRowOfPot2: '{sownOn}, as in the first row of pot {number}',
-  moreThanDifferentThingsRead: 'more than {mostVariables, plural, one {# different thing} other {# different things}} read',
+  moreThanDifferentThingsRead:
+    'more than {mostVariables, plural, one {# different thing} other {# different things}} read',
   atMost: 'at most {mostVariables}',
   aValueOrAStateInIts: 'a value, or a state in its place',
   noValueBesideTheState: 'no value beside the state "{state}"',
@@ -120,7 +133,8 @@ export default {
   atMostColumns: 'at most {mostTableColumns, plural, one {# column} other {# columns}}',
   noSuchColumn: 'no such column',
   aColumnUnitWithTheNumberOf: 'a column "unit" with the number of the pot',
-  aColumnTreatmentOrColumnsNamedFactor: 'a column "treatment", or columns named "factor:" and the name of the factor',
+  aColumnTreatmentOrColumnsNamedFactor:
+    'a column "treatment", or columns named "factor:" and the name of the factor',
   aColumnObservedWithDatesOrBoth: 'a column "observed" with dates, or both "sown" and "day"',
   aColumnValueOrState: 'a column "value" or "state"',
   theColumnTwice: 'the column twice',
@@ -129,10 +143,12 @@ export default {
   atMostRows: 'at most {mostTidyRows, plural, one {# row} other {# rows}}',
   allAlike: 'All alike',
   week: 'week {day}',
-  rowsOfValues: '{rowsCount, plural, one {# row} other {# rows}} of {values, plural, one {# value} other {# values}}',
+  rowsOfValues:
+    '{rowsCount, plural, one {# row} other {# rows}} of {values, plural, one {# value} other {# values}}',
   atMostValues: 'at most {mostTidyRows, plural, one {# value} other {# values}}',
   aTextOfCharacters: 'a text of {rowCount, plural, one {# character} other {# characters}}',
-  atMostCharactersInACell: 'at most {mostCellCharacters, plural, one {# character} other {# characters}} in a cell',
+  atMostCharactersInACell:
+    'at most {mostCellCharacters, plural, one {# character} other {# characters}} in a cell',
   factor: 'Factor',
   noValues: 'no values',
   atLeastOneValueInTheColumns: 'at least one value in the columns chosen',
@@ -141,4 +157,9 @@ export default {
   aWordWithAMeaningGivenAbove: 'a word with a meaning given above',
   daysSinceSowingFrom0To: 'days since sowing, from 0 to {mostDays}',
   aSowingDayToCountFromGive: 'a sowing day to count from: give one above',
+  team: 'team',
+  pot: 'pot',
+  treatment2: 'treatment',
+  block: 'block',
+  value: 'value',
 };

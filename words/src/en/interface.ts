@@ -1,13 +1,17 @@
 export default {
-  brightSproutDidNotAnswerCheckThe: 'Bright Sprout did not answer. Check the network and try again; what you typed is still here.',
+  brightSproutDidNotAnswerCheckThe:
+    'Bright Sprout did not answer. Check the network and try again; what you typed is still here.',
   itWasRefused: 'It was refused.',
   refused: ', {refused} refused',
   leaveThisPageOpen: ': leave this page open',
   waitingOnThisDevice: 'Waiting on this device',
-  nothingWaitsYouCanGoOnWithout: 'Nothing waits. You can go on without network; what you keep is sent when it is back.',
+  nothingWaitsYouCanGoOnWithout:
+    'Nothing waits. You can go on without network; what you keep is sent when it is back.',
   keptHereAlsoOverAReloadAnd: 'Kept here, also over a reload, and sent by itself when the network is back.',
-  whatOthersSaveMayNotShowHere: 'What others save may not show here yet: the server has sent no news for a while.',
-  thisDeviceHasNoRoomForThem: 'This device has no room for them, or is in a private window: they are held by this page only. Leave it open until they are sent.',
+  whatOthersSaveMayNotShowHere:
+    'What others save may not show here yet: the server has sent no news for a while.',
+  thisDeviceHasNoRoomForThem:
+    'This device has no room for them, or is in a private window: they are held by this page only. Leave it open until they are sent.',
   sendNow: 'Send now',
   close: 'Close',
   tryAgain: 'Try again',
@@ -18,12 +22,14 @@ export default {
   sentOfThePicture: 'Sent of the picture',
   oneThingHas: 'One thing has',
   thingsHave: '{count, plural, one {# thing} other {# things}} have',
-  notBeenSentYetTheyStayOn: '{what} not been sent yet. They stay on this device and are sent when you are back here. Leave all the same?',
+  notBeenSentYetTheyStayOn:
+    '{what} not been sent yet. They stay on this device and are sent when you are back here. Leave all the same?',
   inDays: 'in {days, plural, one {# day} other {# days}}',
   daysAgo: '{days, plural, one {# day} other {# days}} ago',
   somethingWentWrongOnThisDeviceReload: 'Something went wrong on this device. Reload the page and try again.',
   thisPartOfThePageStoppedWorking: 'This part of the page stopped working',
-  whatWasSavedIsSafeAndWhat: 'What was saved is safe, and what still waits to be sent stays on this device. Nothing was reported to anybody.',
+  whatWasSavedIsSafeAndWhat:
+    'What was saved is safe, and what still waits to be sent stays on this device. Nothing was reported to anybody.',
   showItAgain: 'Show it again',
   loadThePageAnew: 'Load the page anew',
   toTheBeginning: 'To the beginning',
@@ -80,5 +86,7 @@ export default {
   whatHappened: 'what happened',
   dayFromTo: 'day {age}: {mean} {unit}, from {least} to {most}',
   day3: 'day {age}: {escaped}',
-  whatLoggersMeasuredAndWhenPlantsWere: 'What loggers measured and when plants were cared for, over days since sowing',
+  whatLoggersMeasuredAndWhenPlantsWere:
+    'What loggers measured and when plants were cared for, over days since sowing',
+  sowing: 'sowing',
 };

@@ -41,7 +41,8 @@ export default {
   change2: 'Change',
   takeItOut: 'Take it out',
   cropsByTheSizeOfTheirSeed: 'Crops by the size of their seed',
-  n1CmForEverySeedBelowHow: '1 cm for every seed. Below, how deep it goes at a scale of its own: the larger the seed, the more strength for the way up.',
+  n1CmForEverySeedBelowHow:
+    '1 cm for every seed. Below, how deep it goes at a scale of its own: the larger the seed, the more strength for the way up.',
   mm: '{sowingDepthMm} mm',
   sizeNotKnown: 'size not known',
   mmLong: '{seedLengthMm} mm long',
@@ -49,7 +50,8 @@ export default {
   changeThisCrop: 'Change this crop',
   packets: 'Packets',
   packetsOf: 'Packets of',
-  noneYetWhatAPacketSaysWins: 'None yet. What a packet says wins over the typical figures, and your own tests over the packet.',
+  noneYetWhatAPacketSaysWins:
+    'None yet. What a packet says wins over the typical figures, and your own tests over the packet.',
   aPacket: 'A packet',
   days: '{min}–{max, plural, one {# day} other {# days}}',
   noFigure: 'no figure',
@@ -64,4 +66,5 @@ export default {
   toCBestC: '{min} to {max} °C, best {best} °C',
   afterThreeWeeks: 'After three weeks',
   harvestOrFlower: 'Harvest or flower',
+  surface: 'surface',
 };

@@ -12,7 +12,8 @@ export default {
   andMore: 'and {openCount} more',
   howItIsWorkedOut: 'How it is worked out',
   noForecastForTheLessonAs: 'No forecast for the lesson, as {undefinedWords}.',
-  sownOnSeveralDaysEachAsMany: 'Sown on several days, each as many days before the lesson as its plants should be old.',
+  sownOnSeveralDaysEachAsMany:
+    'Sown on several days, each as many days before the lesson as its plants should be old.',
   sownOnEnoughStandsReadyWithA: 'Sown on {day}, enough stands ready with a chance of <b>{chanceText}</b>.',
   latestDayForTheChanceYouWant: 'Latest day for the chance you want: <b>{latest}</b>.',
   noDayFromTodayOnGivesThe: 'No day from today on gives the chance you want. ',
@@ -34,7 +35,8 @@ export default {
   read: 'read',
   checkTheWater: 'check the water',
   n19Of20ThatComeUpDo: '19 of 20 that come up do so here · drag a task, or move it with Alt and the arrows',
-  taskOn: '{words}{forWhom}, {day}{ifDoneOn, select, yes {, done} other {}}{ifWho, select, yes {, {who}} other {}}',
+  taskOn:
+    '{words}{forWhom}, {day}{ifDoneOn, select, yes {, done} other {}}{ifWho, select, yes {, {who}} other {}}',
   task: '{words}{forWhom}{ifWho, select, yes {: {who}} other {}}',
   aTaskOfYourOwnOn: 'A task of your own on {day}',
   aTaskOfYourOwn: 'A task of your own',
@@ -79,8 +81,10 @@ export default {
   openItAgain: 'Open it again',
   finishThisExperiment: 'Finish this experiment',
   theDesign: 'The design',
-  thisDesignCameFromAFileAnd: 'This design came from a file and has more to it than the plan form holds, so it stays as it is.',
-  theSeedsAreInTheSoilSo: 'The seeds are in the soil, so these stay as they are: the readings depend on them.',
+  thisDesignCameFromAFileAnd:
+    'This design came from a file and has more to it than the plan form holds, so it stays as it is.',
+  theSeedsAreInTheSoilSo:
+    'The seeds are in the soil, so these stay as they are: the readings depend on them.',
   crop: 'Crop',
   notNamed: 'not named',
   weChange: 'We change',
@@ -110,7 +114,8 @@ export default {
   givePotsByHandChooseATeam: 'Give pots by hand: choose a team, then pots on the sill',
   dealEvenly: 'Deal evenly',
   chooseThePotsOfOnTheSill: 'Choose the pots of {team} on the sill; choose the team again to stop.',
-  dealEvenlyGivesEachTeamAsEven: '“Deal evenly” gives each team as even a share of each treatment as the pots allow. Or choose a team, then its pots on the sill.',
+  dealEvenlyGivesEachTeamAsEven:
+    '“Deal evenly” gives each team as even a share of each treatment as the pots allow. Or choose a team, then its pots on the sill.',
   runBySeveralClasses: 'Run by several classes. ',
   theSamePlanInAnotherClassIs: 'The same plan in another class is a copy with days of its own:',
   runItInToo: 'Run it in {name}, too',
@@ -123,11 +128,15 @@ export default {
   laidOut: 'Laid out',
   allByChance: 'All by chance',
   inCompleteBlocks: 'In complete blocks',
-  eachRunOfNeighbouringPlacesHolds: 'Each run of {treatments} neighbouring places holds every treatment once, so that what changes along the sill is shared by all.',
-  arrangedByHandTheDesignCheckSays: 'Arranged by hand: the design check says when a treatment owns the bright side, a row or a column.',
-  eachOrderIsAsLikelyAsAny: 'Each order is as likely as any other; the design check says when chance was unkind.',
+  eachRunOfNeighbouringPlacesHolds:
+    'Each run of {treatments} neighbouring places holds every treatment once, so that what changes along the sill is shared by all.',
+  arrangedByHandTheDesignCheckSays:
+    'Arranged by hand: the design check says when a treatment owns the bright side, a row or a column.',
+  eachOrderIsAsLikelyAsAny:
+    'Each order is as likely as any other; the design check says when chance was unkind.',
   containers: 'Containers',
-  placesForPots: '{places, plural, one {# place} other {# places}} for {treatments, plural, one {# pot} other {# pots}}.',
+  placesForPots:
+    '{places, plural, one {# place} other {# places}} for {treatments, plural, one {# pot} other {# pots}}.',
   container: 'Container {index}',
   rows2: 'Rows',
   columns2: 'Columns',
@@ -167,7 +176,8 @@ export default {
   change: 'Change {factorsCount}',
   nothingAllPotsAreAlikeAndWhat: 'Nothing: all pots are alike, and what comes up is counted.',
   anotherChange: 'Another change',
-  potsInPlaces: '<b>{pots, plural, one {# pot} other {# pots}}</b> in {places, plural, one {# place} other {# places}}',
+  potsInPlaces:
+    '<b>{pots, plural, one {# pot} other {# pots}}</b> in {places, plural, one {# place} other {# places}}',
   change2: 'Change {index}',
   itIsAbout: 'It is about',
   takeAway2: 'Take {factor} away',
@@ -179,7 +189,8 @@ export default {
   keepAsATemplate: 'Keep as a template',
   copyThisPlan: 'Copy this plan',
   keptStartFromItOnTheShelf: 'Kept. Start from it on the shelf.',
-  theClassGuessesFirstAnswers: 'The class guesses first: <b>{choicesCount, plural, one {# answer} other {# answers}}</b>',
+  theClassGuessesFirstAnswers:
+    'The class guesses first: <b>{choicesCount, plural, one {# answer} other {# answers}}</b>',
   asked: 'Asked',
   answer: 'Answer {index}',
   removeAnswer: 'Remove answer {index}',
@@ -220,9 +231,11 @@ export default {
   finalHeight: 'final height',
   growthSpeed: 'growth speed',
   daysUntilUp: 'days until up',
-  supposeItIsTrueInHowMany: 'Suppose it is true. In how many classes with this very plan would it show? Plants are grown by a model with the usual luck of seeds, plants and rulers, and compared on the lesson day as planned.',
+  supposeItIsTrueInHowMany:
+    'Suppose it is true. In how many classes with this very plan would it show? Plants are grown by a model with the usual luck of seeds, plants and rulers, and compared on the lesson day as planned.',
   supposeItChanges: 'Suppose it changes',
-  byPercent: 'by <b>{ifPercent, select, yes {nothing at all} other {{ifPercent2, select, yes {+} other {−}}{percent} %}}</b>',
+  byPercent:
+    'by <b>{ifPercent, select, yes {nothing at all} other {{ifPercent2, select, yes {+} other {−}}{percent} %}}</b>',
   classes: 'Classes',
   tryIt: 'Try it',
   stop: 'Stop',
@@ -258,11 +271,14 @@ export default {
   mixReacts: 'Mix reacts',
   filledWithMix: 'Filled with mix',
   soilFirmed: 'Soil firmed',
-  thereIsNoGerminationRateForThis: 'There is no germination rate for this crop: give the packet’s in the seed drawer.',
+  thereIsNoGerminationRateForThis:
+    'There is no germination rate for this crop: give the packet’s in the seed drawer.',
   n1Seed: '1 seed',
   seeds2: '{count, plural, one {# seed} other {# seeds}}',
-  withAPotAllPotsReachTheir: 'With {seeds} a pot, all {units, plural, one {# pot} other {# pots}} reach their number with a chance of <b>{chanceText}</b>.',
-  seedsOfOnePotShareSomeOf: '{rateText} Seeds of one pot share some of their fate, as when it dries out, so the chance of at least {plantsPerUnit} up of m seeds is a little lower than if each had its own luck (correlation {potCorrelation}). The fewest seeds with which all {units, plural, one {# pot} other {# pots}} reach it in {chance} of 100 such classes is the answer.',
+  withAPotAllPotsReachTheir:
+    'With {seeds} a pot, all {units, plural, one {# pot} other {# pots}} reach their number with a chance of <b>{chanceText}</b>.',
+  seedsOfOnePotShareSomeOf:
+    '{rateText} Seeds of one pot share some of their fate, as when it dries out, so the chance of at least {plantsPerUnit} up of m seeds is a little lower than if each had its own luck (correlation {potCorrelation}). The fewest seeds with which all {units, plural, one {# pot} other {# pots}} reach it in {chance} of 100 such classes is the answer.',
   way: 'Way',
   seedsInAll: 'Seeds in all',
   allPotsReachIt: 'All pots reach it',
@@ -272,14 +288,17 @@ export default {
   threeForOneAsManyDo: 'three for one, as many do',
   noMoreSeedsSparePots: 'no more seeds, {spares} spare {spares, plural, one {pot} other {pots}}',
   none: 'none',
-  forTheChanceYouWantAPot: 'For the chance you want: <b>{seeds} a pot</b>, about {thinned} seedlings to thin.',
+  forTheChanceYouWantAPot:
+    'For the chance you want: <b>{seeds} a pot</b>, about {thinned} seedlings to thin.',
   useIt: 'Use it',
   thereIsNoAnswerAs: 'There is no answer, as {undefinedWords}.',
   eachSeedComesUpWithAChance: 'Each seed comes up with a chance of {share} %',
-  asFarAsATestWorthSeeds: '{said}, as far as a test worth {seeds, plural, one {# seed} other {# seeds}} can tell; what it leaves open is counted in.',
+  asFarAsATestWorthSeeds:
+    '{said}, as far as a test worth {seeds, plural, one {# seed} other {# seeds}} can tell; what it leaves open is counted in.',
   depthByWhichRule: 'Depth by which rule',
   noFigure: 'no figure',
-  defaultBecauseAFigureThatIsMissing: 'Default: {depthWords}, because {depthReasonWords}. A figure that is missing falls back to the default.',
+  defaultBecauseAFigureThatIsMissing:
+    'Default: {depthWords}, because {depthReasonWords}. A figure that is missing falls back to the default.',
   beforeSowing: 'Before sowing',
   onTheSowingDay: 'On the sowing day',
   fromThenOn: 'From then on',
@@ -304,7 +323,8 @@ export default {
   aKitForEachTeam: 'A kit for each team',
   teams: 'Teams',
   forTheRoom: 'For the room',
-  trayUnderEachOfContainers: 'Tray under each of {containers, plural, one {the container} other {# containers}}',
+  trayUnderEachOfContainers:
+    'Tray under each of {containers, plural, one {the container} other {# containers}}',
   binBagsAClothABroomA: 'Bin bags, a cloth, a broom, a place to wash hands',
   theLayoutOfTheSillPrintedOr: 'The layout of the sill, printed or on the projector',
   filmOrLidsForContainers: 'Film or lids for {containers, plural, one {# container} other {# containers}}',
@@ -312,14 +332,16 @@ export default {
   spare: '{spare} % spare',
   seedsOf: 'Seeds of {nameOf}',
   packets: '{seeds} = {packets, plural, one {# packet} other {# packets}}',
-  forPotsInAllPacketsOfRounded: 'for {units, plural, one {# pot} other {# pots}} in all; packets of {seedsPerPacket}, rounded up',
+  forPotsInAllPacketsOfRounded:
+    'for {units, plural, one {# pot} other {# pots}} in all; packets of {seedsPerPacket}, rounded up',
   potsInAll: '{units, plural, one {# pot} other {# pots}} in all',
   mix: 'Mix',
   whatThePlacesHoldForSettling: 'what the places hold × {settling} for settling, {spare}',
   waterToWetTheMix: 'Water to wet the mix',
   partsToOneOfDryMixSoak: '{wetting} parts to one of dry mix; soak ten minutes',
   waterAtEachWatering: 'Water at each watering',
-  eachPotItsMeasuredAmountMlUnless: 'each pot its measured amount, {waterMl} mL unless a level says otherwise',
+  eachPotItsMeasuredAmountMlUnless:
+    'each pot its measured amount, {waterMl} mL unless a level says otherwise',
   pots3: '{amount} {unit} × {units, plural, one {# pot} other {# pots}}, {spare}',
   labels: 'Labels',
   oneAPot: 'one a pot, {spare}',
@@ -327,7 +349,8 @@ export default {
   oneAtBothEndsOfARow: 'one at both ends of a row',
   pots4: '{most, plural, one {# pot} other {# pots}}',
   toPots: '{least} to {most, plural, one {# pot} other {# pots}}',
-  andAsManyLabelsAPencilFor: '{pots} and as many labels, a pencil; for {teams, plural, one {# team} other {# teams}}',
+  andAsManyLabelsAPencilFor:
+    '{pots} and as many labels, a pencil; for {teams, plural, one {# team} other {# teams}}',
   seedsInATwistOfPaper: '{ceil, plural, one {# seed} other {# seeds}} in a twist of paper',
   ofWettedMixASpoon: '{volume} of wetted mix, a spoon',
   ofWaterAndASyringeOrSpoon: '{volume} of water and a syringe or spoon marked at {waterMl} mL',
@@ -341,10 +364,12 @@ export default {
   plan: 'Plan',
   partsOfThePlan: 'Parts of the plan',
   thePlan: 'the plan',
-  anotherWindowChangedTooWhatYouTyped: 'Another window changed {listWords} too. What you typed is still here. Everything else is kept from both.',
+  anotherWindowChangedTooWhatYouTyped:
+    'Another window changed {listWords} too. What you typed is still here. Everything else is kept from both.',
   keepMine: 'Keep mine',
   takeTheirs: 'Take theirs',
-  theSeedsAreInTheSoilAnd: 'The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is read: those stay. Words, steps, dates to come and added pots can still change.',
+  theSeedsAreInTheSoilAnd:
+    'The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is read: those stay. Words, steps, dates to come and added pots can still change.',
   theQuestion: 'the question',
   thePrediction: 'the prediction',
   theCrop: 'the crop',
@@ -367,4 +392,5 @@ export default {
   theGuess: 'the guess',
   saved: 'Saved',
   notSavedMendWhatIsMarked: 'Not saved: mend what is marked',
+  days2: 'days',
 };

@@ -1,6 +1,7 @@
 export default {
   thanOn: '<b>{size} {contrastWord}</b> than on {before}.',
-  comparedWithBefore: '<b>{ifAmount, select, yes {The same} other {{size} more}}</b> {ifAmount, select, yes {as} other {than}} on {before}',
+  comparedWithBefore:
+    '<b>{ifAmount, select, yes {The same} other {{size} more}}</b> {ifAmount, select, yes {as} other {than}} on {before}',
   daysADay: ', {days, plural, one {# day} other {# days}}: {computedText} a day',
   pot: 'Pot {number}: {findingText}',
   notReadOnThisDay: 'Not read on this day.',
@@ -35,8 +36,10 @@ export default {
   typeANumberOf0OrMore: 'Type a number of 0 or more.',
   typeAWholeNumber: 'Type a whole number.',
   onlyWereSownInThisPot: 'Only {most} were sown in this pot.',
-  typeTheHeightOrTapThePlants: 'Type the height or tap the plant’s top. Nothing to see yet? Choose “Not up yet”.',
-  typeANumberSuchAsForA: 'Type a number such as {example}. For a plant taller than the ruler, add the parts: 30 + {example}.',
+  typeTheHeightOrTapThePlants:
+    'Type the height or tap the plant’s top. Nothing to see yet? Choose “Not up yet”.',
+  typeANumberSuchAsForA:
+    'Type a number such as {example}. For a plant taller than the ruler, add the parts: 30 + {example}.',
   aHeightStartsAtTheSoilLine: 'A height starts at the soil line, so it is 0 or more.',
   thatIsMoreThan30MCheck: 'That is more than 30 m. Check the unit and the point.',
   aNumberOf0OrMore: 'a number of 0 or more',
@@ -52,7 +55,8 @@ export default {
   pot3: 'Pot {number}, {variable}',
   notKeptTryAgain: 'Not kept. Try again.',
   fastSheet: 'Fast sheet',
-  ofPotsOnEnterGoesDownTab: '<b>{done} of {unitsCount, plural, one {# pot} other {# pots}}</b> on {day}. Enter goes down, Tab across; keys',
+  ofPotsOnEnterGoesDownTab:
+    '<b>{done} of {unitsCount, plural, one {# pot} other {# pots}}</b> on {day}. Enter goes down, Tab across; keys',
   fillDown: 'Fill down',
   pot4: 'Pot',
   last: 'Last',
@@ -79,13 +83,17 @@ export default {
   ofPots: '{day}: {unitsCount} of {unitsCount2, plural, one {# pot} other {# pots}}',
   openThisDayAgain: 'Open this day again',
   closeThisDay: 'Close this day',
-  studentsAddNothingToThisDayWhat: 'Students add nothing to this day. What they read before you closed it still arrives.',
+  studentsAddNothingToThisDayWhat:
+    'Students add nothing to this day. What they read before you closed it still arrives.',
   everyPotIsRead: 'Every pot is read.',
-  potsStillToReadAClosedDay: 'Pots still to read: {unread}. A closed day takes nothing more from students; you can always add.',
+  potsStillToReadAClosedDay:
+    'Pots still to read: {unread}. A closed day takes nothing more from students; you can always add.',
   of2: '{doneCount} of {unitsCount}',
-  readingsArrivedAfterThisDayWasClosed: '{lateCount, plural, one {One reading} other {# readings}} arrived after this day was closed ({numbersCount, plural, one {pot} other {pots}} {numbers}, by {value}). They are kept and do not count until you say so.',
+  readingsArrivedAfterThisDayWasClosed:
+    '{lateCount, plural, one {One reading} other {# readings}} arrived after this day was closed ({numbersCount, plural, one {pot} other {pots}} {numbers}, by {value}). They are kept and do not count until you say so.',
   letThemCount: 'Let {lateCount, plural, one {it} other {them}} count',
-  whenTwoPeopleReadTheSamePot: 'When two people read the same pot on one day, how well they agree is shown here by team.',
+  whenTwoPeopleReadTheSamePot:
+    'When two people read the same pot on one day, how well they agree is shown here by team.',
   twoReadersOfTheSamePotOver: 'Two readers of the same pot, over all days',
   team: 'Team',
   potsReadTwice: 'Pots read twice',
@@ -95,7 +103,8 @@ export default {
   to: '{computedText} to {computedText2}',
   noTeam: 'No team',
   readToTheNearestMark: 'Read to the nearest mark: {lengthText}.',
-  typedInWhileThisPlanReadsIn: 'Typed in {unitWords}, while this plan reads in {unitWords2}: kept as {lengthText}. Is that right?',
+  typedInWhileThisPlanReadsIn:
+    'Typed in {unitWords}, while this plan reads in {unitWords2}: kept as {lengthText}. Is that right?',
   lookAgain: 'Look again',
   soilLineIsZero: 'soil line is zero',
   heightOnTheRuler: 'Height on the ruler',
@@ -119,4 +128,8 @@ export default {
   waysToRecord: 'Ways to record',
   onceTheSeedsAreInTheSoil: 'Once the seeds are in the soil, each pot can be read here, day by day.',
   goToSow: 'Go to Sow',
+  toRead: 'to read',
+  millimetres: 'millimetres',
+  centimetres: 'centimetres',
+  inches: 'inches',
 };

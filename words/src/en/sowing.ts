@@ -14,15 +14,19 @@ export default {
   seeds2: '{seeds, plural, one {# seed} other {# seeds}}',
   theSillPotsToSow: 'The sill: pots to sow',
   seeds3: '{label}, {seedsSown, plural, one {# seed} other {# seeds}}, {stateOf}',
-  printLabelsAndKitCardsRowMarkers: 'Print <link>labels and kit cards</link>, <link2>row markers</link2> or <link3>recording sheets</link3>.',
+  printLabelsAndKitCardsRowMarkers:
+    'Print <link>labels and kit cards</link>, <link2>row markers</link2> or <link3>recording sheets</link3>.',
   sow: 'Sow',
   sownOn: 'Sown on {sowOn}',
   putTheSeedsIn: 'Put the seeds in',
   eachPotAtItsOwnDepth: ', each pot at its own depth',
-  labelsSeedsAPotSeedsTapA: '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {seedsPerUnit, plural, one {one seed} other {# seeds}} a pot{otherDepthsCount}: <b2>{reduce, plural, one {# seed} other {# seeds}}</b2>. Tap a pot to tick it off, or to note what was different.',
-  nobodyTastesExperimentalPlants: 'Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and seeds. Your school’s own rules come first.',
+  labelsSeedsAPotSeedsTapA:
+    '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {seedsPerUnit, plural, one {one seed} other {# seeds}} a pot{otherDepthsCount}: <b2>{reduce, plural, one {# seed} other {# seeds}}</b2>. Tap a pot to tick it off, or to note what was different.',
+  nobodyTastesExperimentalPlants:
+    'Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and seeds. Your school’s own rules come first.',
   fromThenOnPotsAndTreatmentsStay: 'From then on, pots and treatments stay as they are.',
-  markTheReadyPotsAsSownToday: 'Mark the {unitsCount} ready {unitsCount, plural, one {pot} other {pots}} as sown today',
+  markTheReadyPotsAsSownToday:
+    'Mark the {unitsCount} ready {unitsCount, plural, one {pot} other {pots}} as sown today',
   allPots: 'All {count, plural, one {# pot} other {# pots}}',
   potsOf: '{count, plural, one {# pot} other {# pots}} of {names}',
   putTheDayRight: 'Put the day right',
@@ -34,4 +38,6 @@ export default {
   markAllPotsAsSown: 'Mark all {count, plural, one {# pot} other {# pots}} as sown',
   markThesePotsAsSown: 'Mark these pots as sown',
   goToRecord: 'Go to Record',
+  ready: 'ready',
+  sown2: 'sown',
 };

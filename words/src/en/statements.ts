@@ -3,31 +3,39 @@ export default {
   nearlyAllOf100: 'nearly all of 100',
   aboutOf100: 'about {p} of 100',
   nothingShuffledYet: 'Nothing shuffled yet.',
-  ofShufflesGaveAGapAtLeast: '{asLarge} of {count, plural, one {# shuffle} other {# shuffles}} gave a gap at least as big',
+  ofShufflesGaveAGapAtLeast:
+    '{asLarge} of {count, plural, one {# shuffle} other {# shuffles}} gave a gap at least as big',
   tooFewShufflesYetToSayHow: '{seen}: too few shuffles yet to say how often that is.',
   wouldHardlyEverComeFromLuckAlone: '{capital} would hardly ever come from luck alone.',
   sometimesComesFromLuckAlone: '{capital} sometimes comes from luck alone.',
   oftenComesFromLuckAlone: '{capital} often comes from luck alone.',
-  ifTheTreatmentDidNothingLuckAlone: 'If the treatment did nothing, luck alone would make {what} in {times} tries.',
-  ifTheTreatmentDidNothingPlantTo: 'If the treatment did nothing, plant-to-plant luck would give {what} or bigger in {times} such experiments.',
-  ifTheTreatmentDidNothingOrBigger: '{pText} ({method}): if the treatment did nothing, {what} or bigger would turn up in {times} such experiments.',
+  ifTheTreatmentDidNothingLuckAlone:
+    'If the treatment did nothing, luck alone would make {what} in {times} tries.',
+  ifTheTreatmentDidNothingPlantTo:
+    'If the treatment did nothing, plant-to-plant luck would give {what} or bigger in {times} such experiments.',
+  ifTheTreatmentDidNothingOrBigger:
+    '{pText} ({method}): if the treatment did nothing, {what} or bigger would turn up in {times} such experiments.',
   noPotHasAValue: 'no pot has a value',
   oneValueHasNoSpread: 'one value has no spread',
   onlyOneTreatmentHasValues: 'only one treatment has values',
   atLeastTwoPotsWithAValue: 'at least two pots with a value are needed in each treatment',
-  thePotsOfATreatmentAllRead: 'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
+  thePotsOfATreatmentAllRead:
+    'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
   firstReadingSoThereIsNoChange: 'first reading, so there is no change yet',
   theReferenceIs0SoThereIs: 'the reference is 0, so there is no percentage',
   everythingIsInOnePlaceSoThere: 'everything is in one place, so there is nothing to line up with',
   noSeedOfThisPacketIsExpected: 'no seed of this packet is expected to come up',
   noSensibleNumberOfSeedsIsEnough: 'no sensible number of seeds is enough',
-  itNeedsTheLengthOnOneDay: 'it needs the length, on one day, of plants that are up, and seeds that are counted',
+  itNeedsTheLengthOnOneDay:
+    'it needs the length, on one day, of plants that are up, and seeds that are counted',
   potsOfSeveralKindsNeedSparesOf: 'pots of several kinds need spares of their own',
   thisCropHasNoFiguresForIt: 'this crop has no figures for it',
   thisCropDoesNotComeUpAt: 'this crop does not come up at this temperature',
-  thePlantsDifferInAgeOnPurpose: 'the plants differ in age on purpose, so there is nothing to find out by luck',
+  thePlantsDifferInAgeOnPurpose:
+    'the plants differ in age on purpose, so there is nothing to find out by luck',
   thisPlanReadsSomethingOtherThanA: 'this plan reads something other than a height',
-  someCombinationsWereNotGrownOrHave: 'some combinations were not grown or have no value, so this cannot be told apart',
+  someCombinationsWereNotGrownOrHave:
+    'some combinations were not grown or have no value, so this cannot be told apart',
   thereAreAsManyCombinationsAsPots: 'there are as many combinations as pots, so nothing is left to judge by',
   thereAreTooManyPossibleTablesTo: 'there are too many possible tables to go through',
   thereAreTooFewPoints: 'there are too few points',
@@ -94,11 +102,13 @@ export default {
   potsNotUpYetCountedAs0: '{zeros, plural, one {# pot} other {# pots}} not up yet counted as 0.',
   whenThePotsWereSownIsNot: 'When the pots were sown is not written down, so their ages are not known.',
   thePotsWereNotAllSownOn: 'The pots were not all sown on the same day, so their ages differ.',
-  onlyPotsThatLivedHaveAValue: 'Only pots that lived have a value: had the others lived, the averages could be different.',
+  onlyPotsThatLivedHaveAValue:
+    'Only pots that lived have a value: had the others lived, the averages could be different.',
   oneClassOnePlaceOneTimeAnother: 'One class, one place, one time: another could turn out differently.',
   pots: '{numbersCount, plural, one {pot} other {pots}} {numbers}',
   leftOut: 'Left out, {leftOutWords}: {parts}.',
-  theAverageOfRestsOnOfPots: 'The average of {nameOf} rests on {pointsCount} of {pointsCount2, plural, one {# pot} other {# pots}}: read the others too.',
+  theAverageOfRestsOnOfPots:
+    'The average of {nameOf} rests on {pointsCount} of {pointsCount2, plural, one {# pot} other {# pots}}: read the others too.',
   of2: '{pointsCount} of {nameOf}',
   veryFewPotsCountWithMoreOf: 'Very few pots count ({names}): with more of them the answer would be surer.',
   livingPots: 'Living pots',
@@ -106,14 +116,14 @@ export default {
   pots2: 'Pots',
   whenAndOver: '{ifWithDay, select, yes { {whenText}} other {}}{over}',
   withAndWithHadTheSameAverage: '{pot} with {second} and {pot2} with {first} had the same average{rest}.',
-  onAverage: ' on average',
   withThanWith: '{pot} with {second} {gap} than {pot2} with {first}{rest}',
-  about: 'about {size}',
-  butThePotsOfEachTreatmentAll: '{about}, but the pots of each treatment all read the same, so luck cannot be judged.',
+  butThePotsOfEachTreatmentAll:
+    '{about}, but the pots of each treatment all read the same, so luck cannot be judged.',
   butThereAreTooFewPotsTo: '{about}, but there are too few pots to tell more.',
   thatCouldJustBeLuck2: '{about}. That could just be luck.',
   butPotsTreatedTheSameDifferToo: '{about}, but pots treated the same differ too, so we cannot tell yet.',
-  butThatIsWithinWhatPlantTo: '{about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
+  butThatIsWithinWhatPlantTo:
+    '{about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
   nAndPots: 'n = {count} and {count2} pots',
   thesePotsDoNotTellTheTwo: ' These pots do not tell the two apart.',
   signedDifference: '{ifValue, select, yes {−} other {}}{differenceSize}',
@@ -125,8 +135,10 @@ export default {
   aGapThisBig: 'a gap this big',
   allLevelsOfTakenTogether: ', all levels of {others} taken together',
   itDependsWhatDidWasDifferentIn: 'It depends: what {names} did was different in each combination {when}.',
-  workTogetherWhatOneDoesDependsOn: '{names} work together: what one does depends on the other {when}, so look at the combinations.',
-  interactionByTheModelOfTheDesign: 'interaction by the model of the design, allowing for all questions of it',
+  workTogetherWhatOneDoesDependsOn:
+    '{names} work together: what one does depends on the other {when}, so look at the combinations.',
+  interactionByTheModelOfTheDesign:
+    'interaction by the model of the design, allowing for all questions of it',
   aPatternThisUneven: 'a pattern this uneven',
   fromTo: ', from {roundedText} to {roundedText2}',
   aFairShareOf: 'a fair share of',
@@ -134,72 +146,96 @@ export default {
   aMeanOf: 'a mean of',
   potsWith2: '{nameOf}: {n, plural, one {# pot} other {# pots}} with {word} {average}{spread}.',
   noPotHasAValueYet: 'No pot has a value {when} yet.',
-  allPotsWereTreatedTheSameThe: 'All pots were treated the same: the average of {pointsCount, plural, one {# pot} other {# pots}} {when} is {average}.',
-  onlyPotsWithHaveAValueSo: 'Only pots with {nameOf} have a value {when}, so there is nothing to compare them with yet.',
-  oneExperimentSupportsAnIdeaItDoes: 'One experiment supports an idea, it does not prove it. Try “our results support” or “suggest”.',
-  notSeeingADifferenceIsNotThe: 'Not seeing a difference is not the same as there being none. Try “we could not see a difference with these pots”.',
+  allPotsWereTreatedTheSameThe:
+    'All pots were treated the same: the average of {pointsCount, plural, one {# pot} other {# pots}} {when} is {average}.',
+  onlyPotsWithHaveAValueSo:
+    'Only pots with {nameOf} have a value {when}, so there is nothing to compare them with yet.',
+  oneExperimentSupportsAnIdeaItDoes:
+    'One experiment supports an idea, it does not prove it. Try “our results support” or “suggest”.',
+  notSeeingADifferenceIsNotThe:
+    'Not seeing a difference is not the same as there being none. Try “we could not see a difference with these pots”.',
   thesePotsWereOneClassOnePlace: 'These pots were one class, one place, one time. Try “in our experiment”.',
   sayWhatItWasBetterAtAnd: 'Say what it was better at, and by how much.',
-  thisIsAReasonNotSomethingThat: 'This is a reason, not something that was measured. It fits under “Why we think so”.',
+  thisIsAReasonNotSomethingThat:
+    'This is a reason, not something that was measured. It fits under “Why we think so”.',
   noTestOverAllTreatmentsEachPot: 'No test over all treatments: {undefinedWords}. Each pot counts once.',
   allAtOnce: 'All at once, {testNames}: {figuresText}.',
   potsAreComparedWithinTheirBlocks: 'Pots are compared within their blocks.',
   pairsWhichAllowForHowManyThere: 'Pairs: {methods}, which allow for how many there are.',
-  theAnswerAboveTakesEachFactorOver: 'The answer above takes each factor over the levels of the others, and allows for all questions of the design.',
+  theAnswerAboveTakesEachFactorOver:
+    'The answer above takes each factor over the levels of the others, and allows for all questions of the design.',
   eachPotCountsOnce: 'Each pot counts once.',
-  eachTreatmentKeepsItsOwnSpreadHc2: 'Each treatment keeps its own spread (HC2 errors, degrees of freedom after Bell and McCaffrey).',
+  eachTreatmentKeepsItsOwnSpreadHc2:
+    'Each treatment keeps its own spread (HC2 errors, degrees of freedom after Bell and McCaffrey).',
   oneSpreadForAllTreatments: 'One spread for all treatments.',
   spreadIsTakenToGrowWithThe: 'Spread is taken to grow with the average, as these pots do.',
-  luckAloneWouldMakeDifferencesLike: '{said}: luck alone would make differences like these in {outOfHundred} tries.',
+  luckAloneWouldMakeDifferencesLike:
+    '{said}: luck alone would make differences like these in {outOfHundred} tries.',
   about2: '{name}: about {average}.',
   onAverageOverPots: '{name}: {average} on average, over {n, plural, one {# pot} other {# pots}}',
   noGrowthCurveYet: '; no growth curve yet: {undefinedWords}',
   fastestAboutDayWith: '; fastest about day {middle}, with {computedText}',
   itsPotsLevellingOffNear: '{clause}, its pots levelling off near {roundedText}',
-  meanOfFittedCurves95IntervalTo: '{levels} (mean of {n} fitted curves, 95 % interval {computedText} to {computedText2})',
-  of3: ' of {sown}',
-  nothingUpYet: '{name}: nothing up yet{ifOf, select, yes {, 0{of} {what}} other {}}.',
-  theFirstByDay: ', the first by day {first}',
-  halfOfThePotsByDay: ', half of the pots by day {median}',
-  fewerThanHalfOfThePotsSo: ', fewer than half of the pots so far',
-  up: '{name}: {up}{of} {what} up{first}{level}.',
+  meanOfFittedCurves95IntervalTo:
+    '{levels} (mean of {n} fitted curves, 95 % interval {computedText} to {computedText2})',
+  nothingUpYet:
+    '{name}: nothing up yet{hasSown, select, yes {, 0 of {sown} {what, select, seeds {seeds} other {pots}}} other {}}.',
+  up: '{name}: {up}{hasSown, select, yes { of {sown}} other {}} {what, select, seeds {seeds} other {pots}} up{hasFirst, select, yes {, the first by day {first}} other {}}{half, select, reached {, half of the pots by day {median}} open {, fewer than half of the pots so far} other {}}.',
   howManyCameUpDiffersBetweenThe: 'How many came up differs between the treatments',
   howManyCameUpCannotBeTold: 'How many came up cannot be told apart here',
   ofThoseThatCameUpSomeTreatments: 'Of those that came up, some treatments were earlier',
   ofThoseThatCameUpThesePots: 'Of those that came up, these pots do not tell apart which were earlier',
-  potsNotUpByThisDayWhich: '{waiting, plural, one {# pot} other {# pots}} not up by this day, which is not the same as never.',
-  lostBeforeAnybodySawAnythingUpPots: 'Lost before anybody saw anything up: {lost, plural, one {# pot} other {# pots}}.',
+  potsNotUpByThisDayWhich:
+    '{waiting, plural, one {# pot} other {# pots}} not up by this day, which is not the same as never.',
+  lostBeforeAnybodySawAnythingUpPots:
+    'Lost before anybody saw anything up: {lost, plural, one {# pot} other {# pots}}.',
   aPotFoundUpAtACheck: 'A pot found up at a check came up some time after the check before.',
-  workTogetherWhatOneDoesDependsOn2: '{names} work together: what one does depends on the other, so look at the combinations',
+  workTogetherWhatOneDoesDependsOn2:
+    '{names} work together: what one does depends on the other, so look at the combinations',
   thesePotsDoNotShowThatWork: 'These pots do not show that {names} work differently together',
-  withOnePotACombinationWhetherThe: 'With one pot a combination, whether the factors work together cannot be told.',
-  someCombinationsHaveNoValueSoThe: 'Some combinations have no value, so the factors are compared over those that do.',
-  thePotsAreNotSpreadLikeA: 'The pots are not spread like a bell: look at the rank and shuffling tests as well.',
-  someTreatmentsVaryMoreThanOthers: 'Some treatments vary more than others: Welch’s tests allow for that, Student’s do not.',
-  countsOfPotsAreSmallTrustFishers: 'Counts of pots are small: trust Fisher’s exact test, not the chi-square.',
-  teamsReadPotsTreatedTheSame: 'Teams read pots treated the same differently: compare how they hold the ruler',
+  withOnePotACombinationWhetherThe:
+    'With one pot a combination, whether the factors work together cannot be told.',
+  someCombinationsHaveNoValueSoThe:
+    'Some combinations have no value, so the factors are compared over those that do.',
+  thePotsAreNotSpreadLikeA:
+    'The pots are not spread like a bell: look at the rank and shuffling tests as well.',
+  someTreatmentsVaryMoreThanOthers:
+    'Some treatments vary more than others: Welch’s tests allow for that, Student’s do not.',
+  countsOfPotsAreSmallTrustFishers:
+    'Counts of pots are small: trust Fisher’s exact test, not the chi-square.',
+  teamsReadPotsTreatedTheSame:
+    'Teams read pots treated the same differently: compare how they hold the ruler',
   thesePotsDoNotShowThatTeams: 'These pots do not show that teams read differently',
-  twoPeopleWhoReadOnePotDiffer: 'Two people who read one pot differ by chance by about {error} each ({n, plural, one {# pot} other {# pots}}).',
-  noPotWasReadByTwoPeople2: 'No pot was read by two people on one day, so the reading error is not known from here.',
+  twoPeopleWhoReadOnePotDiffer:
+    'Two people who read one pot differ by chance by about {error} each ({n, plural, one {# pot} other {# pots}}).',
+  noPotWasReadByTwoPeople2:
+    'No pot was read by two people on one day, so the reading error is not known from here.',
   potsTreatedTheSameDifferByAbout: 'Pots treated the same differ by about {computedText} (SD).',
   almostAllOfThatIsPlantsHardly: 'Almost all of that is plants, hardly any is reading.',
-  aboutOf100PartsOfThatVariation: 'About {share} of 100 parts of that variation could be reading, the rest is plants.',
+  aboutOf100PartsOfThatVariation:
+    'About {share} of 100 parts of that variation could be reading, the rest is plants.',
   onlyOneClassRunsThisPlanSo: 'Only one class runs this plan so far. Its results stand alone.',
   and2: '{second} and {first}: {undefinedWords}.',
   n95IntervalTo: '95 % interval {computedText} to {computedText2}',
-  eachClassComparedWithinItselfGave: 'Each class compared within itself, {second} gave {size} {way} than {first} on day {age}',
+  eachClassComparedWithinItselfGave:
+    'Each class compared within itself, {second} gave {size} {way} than {first} on day {age}',
   butLuckCouldDoThatToo: '{said}, but luck could do that too.',
   theTreatmentsDidDifferentlyIn: 'The treatments did differently in different classes',
-  thesePotsDoNotShowThatThe: 'These pots do not show that the treatments did differently in different classes',
-  everyPotIsComparedWithPotsOf: 'Every pot is compared with pots of its own class; classes are never thrown together.',
+  thesePotsDoNotShowThatThe:
+    'These pots do not show that the treatments did differently in different classes',
+  everyPotIsComparedWithPotsOf:
+    'Every pot is compared with pots of its own class; classes are never thrown together.',
   itsTallestPlant: 'its tallest plant',
   itsMarkedPlant: 'its marked plant',
   theMeanOfItsPlants: 'the mean of its plants',
   itsValue: 'its value',
-  onThisDayTwoReadingsOfA: '{what} on this day; two readings of a pot count as their mean, and other days are not added, as they are the same pots again',
+  onThisDayTwoReadingsOfA:
+    '{what} on this day; two readings of a pot count as their mean, and other days are not added, as they are the same pots again',
   atItsLastReadingUpToThis: '{what} at its last reading up to this day',
   itsGrowthADayFromItsFirst: 'its growth a day from its first value to its last up to this day',
   itsRelativeGrowthADayFromAll: 'its relative growth a day, from all its values up to this day',
   theAreaUnderItsCurveUpTo: 'the area under its curve up to this day',
   eachPotCountsOnce2: 'Each pot counts once: {reduced}.',
+  less: 'less',
+  more: 'more',
 };

@@ -124,9 +124,9 @@ function Notch({
   const words = [
     longDay(notch.day),
     notch.age >= 0 ? say('day2', { age: notch.age }) : '',
-    notch.isToday ? 'today' : '',
-    isSowing ? 'sowing' : '',
-    isLesson ? 'lesson' : '',
+    notch.isToday ? say('today') : '',
+    isSowing ? say('sowing') : '',
+    isLesson ? say('lesson') : '',
     styles.length > 0 ? say('hasReadings') : '',
     ...flags,
     ...care,

@@ -25,7 +25,7 @@ export function recentDay(earlier: string, day: string): string {
 
 /** `in 3 days`, `today`, `tomorrow`, `2 days ago` */
 export function inDaysText(days: number): string {
-  if (days === 0) return 'today';
+  if (days === 0) return say('today');
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
   return days > 0 ? say('inDays', { days }) : say('daysAgo', { days: -days });

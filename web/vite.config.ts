@@ -2,6 +2,22 @@ import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 import { readTexts } from './read-texts.ts';
+import { COLOURS } from './src/shared/ui/tokens.ts';
+
+/** The colours as Sass variables, and as one map of all. */
+const tokens = {
+  canonicalize: (url: string) => (url === 'tokens' ? new URL('tokens:colours') : null),
+  load: () => ({ contents: sassOf(COLOURS), syntax: 'scss' as const }),
+};
+
+function sassOf(colours: Record<string, string>): string {
+  const named = Object.entries(colours).map(([name, colour]) => [
+    name.replace(/[A-Z]/g, (one) => `-${one.toLowerCase()}`),
+    colour,
+  ]);
+  const map = named.map(([name, colour]) => `'${name}': ${colour}`).join(', ');
+  return `${named.map(([name, colour]) => `$${name}: ${colour};`).join('\n')}\n$colours: (${map});`;
+}
 
 export default defineConfig(({ mode }) => ({
   root: import.meta.dirname,
@@ -40,6 +56,7 @@ export default defineConfig(({ mode }) => ({
   css: {
     preprocessorOptions: {
       scss: {
+        importers: [tokens],
         quietDeps: true,
         silenceDeprecations: ['import', 'global-builtin', 'color-functions', 'if-function'],
       },

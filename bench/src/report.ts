@@ -41,7 +41,7 @@ First load in Chromium, processor slowed down 4 times, no cache, JavaScript gzip
 | | |
 |---|---|
 | JavaScript until the sign-in can be used | ${kilobytes(load.deviceBytes)} |
-| JavaScript from there to a pot that can be read, all stages fetched ahead, charts not needed | ${kilobytes(load.recordBytes)} |
+| JavaScript that a pot needs to be read, opened by its address | ${kilobytes(load.recordBytes)} |
 | address to a usable sign-in | ${median(load.deviceMs).toFixed(0)} ms |
 | sign-in to a usable shelf | ${median(load.experimentsMs).toFixed(0)} ms |
 

@@ -7,6 +7,7 @@ import Button from 'react-bootstrap/Button';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { forgetQueries } from '../shared/offline/index.ts';
 import { confirmLeaving, useOutboxItems } from '../shared/outbox/index.ts';
+import './accounts.scss';
 
 /** Who is signed in, and the way out. */
 export function AccountMenu({ teacher }: { teacher: TeacherView }) {

@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/accounts';
 import { accountRoutes, type RegisterRequest, type SignInRequest } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -7,6 +8,7 @@ import Form from 'react-bootstrap/Form';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
+import './accounts.scss';
 
 /** Sign in, or open an account. */
 export function SignInPage() {
@@ -145,7 +147,7 @@ function Seedlings() {
   ] as const;
   return (
     <svg viewBox="0 0 570 420" className="seedlings">
-      <rect x="20" y="392" width="530" height="12" rx="6" fill="#e2d5ba" />
+      <rect x="20" y="392" width="530" height="12" rx="6" fill={COLOURS.dune} />
       {plants.map(({ x, height, habit }) => (
         <g key={x} transform={`translate(${x} 310)`}>
           <PotFromSide width={104} depth={82} />

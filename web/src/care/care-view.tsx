@@ -17,6 +17,7 @@ import { smallPicture } from '../shared/pictures/index.ts';
 import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 import { DueTasks } from './due-tasks.tsx';
 import { LoggerPanel } from './logger-panel.tsx';
+import './care.scss';
 
 const CAN_ML = 1000;
 const WITH_WATER: readonly CareKind[] = ['watered', 'treated'];

@@ -8,6 +8,7 @@ import { useKeepExperiment } from '../plans/index.ts';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import './care.scss';
 
 const ELSEWHERE: readonly string[] = ['sow', 'read', 'lesson'];
 

@@ -37,6 +37,7 @@ import {
   Wheat,
   Worm,
 } from 'lucide-react';
+import './classes.scss';
 
 /** Pictures that students choose themselves by. */
 export const AVATARS: Readonly<Record<string, LucideIcon>> = {

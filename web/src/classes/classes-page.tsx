@@ -8,6 +8,7 @@ import { classesQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { ClassForm } from './class-form.tsx';
 import { Roster } from './roster.tsx';
+import './classes.scss';
 
 /** Classes: when they meet, who is in them, and their teams. */
 export default function ClassesPage() {

@@ -11,6 +11,7 @@ import { GrowthTab } from './growth-tab.tsx';
 import { TeamsTab } from './teams-tab.tsx';
 import { TreatmentsTab } from './treatments-tab.tsx';
 import { useCompareChoices } from './use-compare-choices.ts';
+import './comparison.scss';
 
 /** The whole comparison on one page to print, or to keep as PDF. */
 export default function ComparePrint() {

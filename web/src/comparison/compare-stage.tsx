@@ -21,6 +21,7 @@ import { GrowthTab } from './growth-tab.tsx';
 import { PredictionsTab } from './predictions-tab.tsx';
 import { TeamsTab } from './teams-tab.tsx';
 import { TreatmentsTab } from './treatments-tab.tsx';
+import './comparison.scss';
 
 const TABS = {
   answer: { name: say('answer'), show: AnswerTab },

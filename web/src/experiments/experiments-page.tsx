@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import type { CropHabit } from '@bright-sprout/core/design';
@@ -10,6 +11,7 @@ import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { DiscardButton } from './discard-button.tsx';
 import { jobStage, jobText } from './job-text.ts';
 import { StartForm } from './start-form.tsx';
+import './experiments.scss';
 
 /** The experiments: every experiment on its own board, what is due today first. */
 export default function ExperimentsPage() {
@@ -104,7 +106,7 @@ function NoExperiments() {
         <g transform="translate(150 60)">
           <PotFromSide width={60} depth={44} />
         </g>
-        <rect x="0" y="102" width="300" height="8" rx="2" fill="#d8c59c" />
+        <rect x="0" y="102" width="300" height="8" rx="2" fill={COLOURS.edgeDark} />
       </svg>
       <p>{say('writeAQuestionThatPlantsCanAnswer')}</p>
     </div>

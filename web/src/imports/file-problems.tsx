@@ -3,6 +3,7 @@ import type { FileRowProblem } from '@bright-sprout/contract/shared';
 import Modal from 'react-bootstrap/Modal';
 import Table from 'react-bootstrap/Table';
 import { ApiFailure } from '../shared/api/index.ts';
+import './imports.scss';
 
 /** Lists what has to be mended in a file that was not opened. */
 export default function FileProblems({

@@ -24,6 +24,7 @@ import { MapSettings } from './map-settings.tsx';
 import { MapVariables } from './map-variables.tsx';
 import { MapWords } from './map-words.tsx';
 import type { ForeignTable } from './read-picked.ts';
+import './imports.scss';
 
 const MOST_LISTED = 12;
 

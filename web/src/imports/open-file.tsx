@@ -8,6 +8,7 @@ import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { experimentQuery, experimentsQuery } from '../shared/api/index.ts';
 import type { ForeignTable, PickedFile } from './read-picked.ts';
+import './imports.scss';
 
 const MapTable = lazy(() => import('./map-table.tsx'));
 const FileProblems = lazy(() => import('./file-problems.tsx'));

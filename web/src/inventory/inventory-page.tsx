@@ -10,6 +10,7 @@ import { CropForm } from './crop-form.tsx';
 import { LotForm } from './lot-form.tsx';
 import { LotLine } from './lot-line.tsx';
 import { SeedLineUp } from './seed-line-up.tsx';
+import './inventory.scss';
 
 /** The inventory: every crop with its seed to one scale, and the packets in hand. */
 export default function InventoryPage() {

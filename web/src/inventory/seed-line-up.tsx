@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/inventory';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { useEffect, useRef } from 'react';
@@ -7,7 +8,7 @@ const LEAST_WIDTH = 78;
 const SOIL_TOP = 116;
 const DEPTH_PX_PER_MM = 1.05;
 const HEIGHT = 230;
-const COLORS = ['#8a5a2b', '#a9793f', '#6e4a2a', '#c29a5b', '#59432c'];
+const COLORS = [COLOURS.bark, COLOURS.seedDark, COLOURS.seedCoat, COLOURS.seed, COLOURS.soil];
 
 /** Every seed drawn to one true scale, above the soil at the depth it is sown. */
 export function SeedLineUp({
@@ -74,7 +75,7 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
   const depth = Math.min((crop.sowingDepthMm ?? 0) * DEPTH_PX_PER_MM, HEIGHT - SOIL_TOP - 28);
   return (
     <svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} aria-hidden="true">
-      <rect x="0" y={SOIL_TOP} width={width} height={HEIGHT - SOIL_TOP} fill="#6b4a33" />
+      <rect x="0" y={SOIL_TOP} width={width} height={HEIGHT - SOIL_TOP} fill={COLOURS.seedCoat} />
       {length !== null && (
         <ellipse
           cx={width / 2}
@@ -86,9 +87,15 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
       )}
       {crop.sowingDepthMm !== null && (
         <>
-          <path d={`M${width / 2} ${SOIL_TOP}v${depth}`} stroke="#f5efe3" strokeDasharray="3 3" />
-          <circle cx={width / 2} cy={SOIL_TOP + depth} r="4" fill="#f5d9a6" />
-          <text x={width / 2} y={SOIL_TOP + depth + 20} fill="#fff" fontSize="13" textAnchor="middle">
+          <path d={`M${width / 2} ${SOIL_TOP}v${depth}`} stroke={COLOURS.paper} strokeDasharray="3 3" />
+          <circle cx={width / 2} cy={SOIL_TOP + depth} r="4" fill={COLOURS.seedLight} />
+          <text
+            x={width / 2}
+            y={SOIL_TOP + depth + 20}
+            fill={COLOURS.white}
+            fontSize="13"
+            textAnchor="middle"
+          >
             {crop.sowingDepthMm === 0 ? say('surface') : say('mm', { sowingDepthMm: crop.sowingDepthMm })}
           </text>
         </>

@@ -20,6 +20,7 @@ import { SowingSection } from './sowing-section.tsx';
 import { StepsSection } from './steps-section.tsx';
 import { TeamBrushProvider } from './team-brush.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
+import './plans.scss';
 
 const PARTS = {
   question: { name: say('question'), show: QuestionSection },

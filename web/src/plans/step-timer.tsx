@@ -2,6 +2,7 @@ import { say } from '@bright-sprout/words/plans';
 import { Timer } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import './plans.scss';
 
 /** A countdown for a timed step; it says when time is up. */
 export function StepTimer({ minutes }: { minutes: number }) {

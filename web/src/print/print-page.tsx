@@ -10,6 +10,7 @@ import { useRemembered } from '../shared/ui/index.ts';
 import { HelperCard } from './helper-card.tsx';
 import { KitCards, Labels, RowMarkers } from './labels.tsx';
 import { RecordingSheet } from './recording-sheet.tsx';
+import './print.scss';
 
 const SHEETS = [
   { sheet: 'labels', name: say('labels') },

@@ -6,6 +6,7 @@ import { calendarDay } from '@bright-sprout/core/shared';
 import { computedText, contrastWord, readText, undefinedWords } from '@bright-sprout/core/words';
 import { styleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
+import './readings.scss';
 
 /** The change since the last reading, while the plant is still there. */
 export function ChangeNote({

@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/readings';
 import { type LengthScale, lengthText, type LengthUnit, type ParsedLength } from '@bright-sprout/core/shared';
+import './readings.scss';
 
 const UNIT_WORDS: Readonly<Record<LengthUnit, string>> = {
   mm: say('millimetres'),

@@ -5,6 +5,7 @@ import { doubtWords } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
 import { recentDay } from '../shared/ui/index.ts';
 import { ChangeNote } from './change-note.tsx';
+import './readings.scss';
 
 /** What a height says beside the last one, and what speaks against it, while the plant is still there. */
 export function ReadingDoubts({

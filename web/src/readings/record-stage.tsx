@@ -14,6 +14,7 @@ import { HistoryView } from './history-view.tsx';
 import { ProgressView } from './progress-view.tsx';
 import { ReadingPanel } from './reading-panel.tsx';
 import { ScorePanel } from './score-panel.tsx';
+import './readings.scss';
 
 const VIEWS = [
   { view: 'pots', name: say('potByPot') },

@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/readings';
 import type { CropHabit } from '@bright-sprout/core/design';
 import {
@@ -10,6 +11,7 @@ import {
 import { useRef } from 'react';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
 import { rulerMarks } from './ruler-marks.ts';
+import './readings.scss';
 
 const TOP = 24;
 const SOIL = 452;
@@ -81,15 +83,15 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
         width={RULER_WIDTH}
         height={SOIL - TOP + 24}
         rx="5"
-        fill="#f3d98d"
-        stroke="#d9b95e"
+        fill={COLOURS.wood}
+        stroke={COLOURS.woodEdge}
       />
       <text x={RULER_X + RULER_WIDTH / 2} y={SOIL + 30} className="ruler-unit" textAnchor="middle">
         {scale.unit}
       </text>
       {rulerMarks(scale, length, perUnit).map(({ amount, reach, label }) => (
         <g key={amount} transform={`translate(${RULER_X} ${SOIL - amount * perUnit})`}>
-          <line x2={reach} stroke="#5c4a17" strokeWidth={label ? 1.8 : 1} />
+          <line x2={reach} stroke={COLOURS.woodInk} strokeWidth={label ? 1.8 : 1} />
           {label && (
             <text x={RULER_WIDTH - 14} y="5" textAnchor="end" className="ruler-number">
               {label}
@@ -97,13 +99,13 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
           )}
         </g>
       ))}
-      <line x1="12" x2={RULER_X} y1={SOIL} y2={SOIL} stroke="#2b76a3" strokeWidth="1.2" />
+      <line x1="12" x2={RULER_X} y1={SOIL} y2={SOIL} stroke={COLOURS.sky} strokeWidth="1.2" />
       <text x="12" y={SOIL - 6} className="ruler-note soil">
         {say('soilLineIsZero')}
       </text>
       {last && last.mm <= toMillimetres(length, scale.unit) && (
         <g transform={`translate(0 ${y(last.mm)})`}>
-          <line x1="178" x2={RULER_X} stroke="#5d6a63" strokeDasharray="4 3" />
+          <line x1="178" x2={RULER_X} stroke={COLOURS.quiet} strokeDasharray="4 3" />
           <text x={RULER_X - 6} y="-5" textAnchor="end" className="ruler-note">
             {last.label}
           </text>
@@ -123,12 +125,12 @@ export function Ruler({ scale, length, valueMm, last, habit, isDisabled, onChang
         transform={`translate(0 ${y(shownMm)})`}
         onKeyDown={step}
       >
-        <line x1="96" x2={RULER_X + RULER_WIDTH} stroke="#1e2b26" strokeWidth="2.2" />
-        <circle cx={RULER_X + RULER_WIDTH + 4} r="14" fill="#1e2b26" />
+        <line x1="96" x2={RULER_X + RULER_WIDTH} stroke={COLOURS.ink} strokeWidth="2.2" />
+        <circle cx={RULER_X + RULER_WIDTH + 4} r="14" fill={COLOURS.ink} />
         <path
           d={`M${RULER_X + RULER_WIDTH - 1} -3l5 -5l5 5m-10 6l5 5l5 -5`}
           fill="none"
-          stroke="#fffdf8"
+          stroke={COLOURS.card}
           strokeWidth="2"
         />
       </g>

@@ -7,6 +7,7 @@ import Form from 'react-bootstrap/Form';
 import { call } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import './readings.scss';
 
 /** Takes an action of the teacher and fetches the experiment anew. */
 export function useAct(act: () => Promise<unknown>) {

@@ -17,6 +17,7 @@ import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
 import { useDepths } from './use-depths.ts';
 import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
+import './sowing.scss';
 
 /** Sow: the steps of the day, ticks for each pot, and the day the seeds went in. */
 export default function SowStage() {

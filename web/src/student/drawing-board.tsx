@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/student';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -5,10 +6,10 @@ import { ReactSketchCanvas, type ReactSketchCanvasRef } from 'react-sketch-canva
 import { type Label, labelledPicture } from '../shared/pictures/index.ts';
 
 const PENS = [
-  { name: say('blackPen'), color: '#1e2b26' },
-  { name: say('greenPen'), color: '#3b7a2b' },
-  { name: say('brownPen'), color: '#8a5a2b' },
-  { name: say('yellowPen'), color: '#d9a520' },
+  { name: say('blackPen'), color: COLOURS.ink },
+  { name: say('greenPen'), color: COLOURS.leafDark },
+  { name: say('brownPen'), color: COLOURS.bark },
+  { name: say('yellowPen'), color: COLOURS.penYellow },
 ] as const;
 
 /** A sheet to draw a plant on, and words to put beside its parts. */
@@ -65,7 +66,7 @@ export function DrawingBoard({
           height="420px"
           strokeWidth={5}
           strokeColor={color}
-          canvasColor="#ffffff"
+          canvasColor={COLOURS.white}
           exportWithBackgroundImage={false}
         />
         {labels.map((label, index) => (

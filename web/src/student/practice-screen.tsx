@@ -1,3 +1,4 @@
+import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/student';
 import type { PracticeRequest } from '@bright-sprout/contract/student';
 import { randomGenerator, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
@@ -145,12 +146,12 @@ function PracticePicture({ task }: { task: PracticeTask }) {
               y={zero - task.rulerMm * perMm}
               width={RULER_WIDTH}
               height={(task.rulerMm + task.zeroAtMm) * perMm}
-              fill={fromMm === 0 ? '#f3d98d' : '#f8e7b5'}
-              stroke="#d9b95e"
+              fill={fromMm === 0 ? COLOURS.wood : COLOURS.sunWash}
+              stroke={COLOURS.woodEdge}
             />
             {rulerMarks(task.scale, length, perUnit).map(({ amount, reach, label }) => (
               <g key={amount} transform={`translate(${RULER_X} ${zero - amount * perUnit})`}>
-                <line x2={reach} stroke="#5c4a17" strokeWidth={label ? 1.8 : 1} />
+                <line x2={reach} stroke={COLOURS.woodInk} strokeWidth={label ? 1.8 : 1} />
                 {label && (
                   <text x={RULER_WIDTH - 10} y="5" textAnchor="end" className="ruler-number">
                     {label}
@@ -164,9 +165,9 @@ function PracticePicture({ task }: { task: PracticeTask }) {
       <text x={RULER_X + RULER_WIDTH + 8} y={SOIL - 8} className="ruler-unit">
         {task.scale.unit}
       </text>
-      <rect x="20" y={SOIL} width="130" height="40" fill="#7a5a3c" />
-      <polyline points={points} fill="none" stroke="#4f9a3a" strokeWidth="6" strokeLinecap="round" />
-      <circle cx={90 + tip.x * perMm} cy={SOIL - tip.y * perMm} r="7" fill="#3b7a2b" />
+      <rect x="20" y={SOIL} width="130" height="40" fill={COLOURS.seedCoat} />
+      <polyline points={points} fill="none" stroke={COLOURS.leaf} strokeWidth="6" strokeLinecap="round" />
+      <circle cx={90 + tip.x * perMm} cy={SOIL - tip.y * perMm} r="7" fill={COLOURS.leafDark} />
     </svg>
   );
 }

@@ -22,6 +22,7 @@ import { PotsScreen } from './pots-screen.tsx';
 import { deviceQuery } from './queries.ts';
 import { AvatarsScreen } from './avatars-screen.tsx';
 import { makerOf } from './use-keep-own.ts';
+import './student.scss';
 
 /** What depends on who is at the device. */
 const OF_STUDENT = ['pots', 'sowing', 'ideas'] as const;

@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
 import type { EmergencePart } from '@bright-sprout/core/comparison';
 import {
@@ -114,7 +115,7 @@ export function waitingFigure(part: EmergencePart, groups: readonly ShownGroup[]
           xref: 'paper',
           y0: 0.5,
           y1: 0.5,
-          line: { color: '#b9ad93', width: 1, dash: 'dash' },
+          line: { color: COLOURS.missing, width: 1, dash: 'dash' },
         },
       ],
       font: FONT,

@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
 import { fromMillimetres } from '@bright-sprout/core/shared';
 import type { ValueStyle } from '@bright-sprout/core/words';
@@ -16,10 +17,10 @@ export interface ShownGroup {
   readonly style: number;
 }
 
-export const INK = '#1e2b26';
-export const QUIET = '#55625b';
-export const GRID = '#e6dcc7';
-export const AMBER = '#c98410';
+export const INK = COLOURS.ink;
+export const QUIET = COLOURS.quiet;
+export const GRID = COLOURS.grid;
+export const AMBER = COLOURS.amber;
 export const FONT = { family: 'Atkinson Hyperlegible Next Variable, sans-serif', size: 13, color: INK };
 
 /** A value in the unit that is shown. */
@@ -69,7 +70,7 @@ export const PLAIN_LAYOUT = {
   showlegend: false,
   hovermode: 'closest',
   dragmode: false,
-  hoverlabel: { bgcolor: INK, font: { ...FONT, color: '#fffdf8' } },
+  hoverlabel: { bgcolor: INK, font: { ...FONT, color: COLOURS.card } },
   margin: { l: 52, r: 24, t: 34, b: 46 },
 } as const;
 

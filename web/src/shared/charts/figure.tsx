@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import Plotly from 'plotly.js';
 import { useContext, useEffect, useRef } from 'react';
 import { ChartScale, enlarged } from './chart-scale.ts';
@@ -30,7 +31,7 @@ export function downloadPicture(
   format: 'png' | 'svg',
   filename: string,
 ): Promise<string> {
-  const layout = { ...figure.layout, paper_bgcolor: '#ffffff', plot_bgcolor: '#ffffff' };
+  const layout = { ...figure.layout, paper_bgcolor: COLOURS.white, plot_bgcolor: COLOURS.white };
   return Plotly.downloadImage(
     { data: figure.data, layout },
     { format, filename, ...PICTURE, ...(format === 'png' ? { scale: 2 } : {}) },

@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
 import { computedText, readText } from '@bright-sprout/core/words';
 import type { ChartsProps, DotsProps } from './charts.tsx';
@@ -46,7 +47,7 @@ function baseLayout(props: ChartsProps): object {
     yaxis: {
       range: [Math.min(0, lowest(props)), top(props)],
       gridcolor: GRID,
-      zerolinecolor: '#b9ad93',
+      zerolinecolor: COLOURS.missing,
       fixedrange: true,
       tickfont: { color: QUIET },
     },

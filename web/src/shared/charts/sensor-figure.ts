@@ -1,10 +1,15 @@
+import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
 import type { CareView, SensorDayView } from '@bright-sprout/contract/care';
 import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { SENSOR_UNITS, SENSORS } from '@bright-sprout/core/simulate';
 import { type FigureData, FONT, GRID, INK, QUIET } from './figure-base.ts';
 
-const COLORS = { temperature: '#c0633b', light: '#c98410', 'soil moisture': '#2b76a3' } as const;
+const COLORS = {
+  temperature: COLOURS.terracotta,
+  light: COLOURS.amber,
+  'soil moisture': COLOURS.sky,
+} as const;
 const GAP = 0.05;
 
 /** What the room was like under the growth curves, and when somebody cared for the plants. */
@@ -28,7 +33,7 @@ export function roomFigure({ days, care, sowOn }: RoomProps): FigureData {
     plot_bgcolor: 'rgba(0,0,0,0)',
     showlegend: false,
     dragmode: false,
-    hoverlabel: { bgcolor: INK, font: { ...FONT, color: '#fffdf8' } },
+    hoverlabel: { bgcolor: INK, font: { ...FONT, color: COLOURS.card } },
     margin: { l: 40, r: 10, t: 26, b: 34 },
     annotations: [],
   };
@@ -120,7 +125,7 @@ function careTrace(care: RoomProps['care'], age: (day: string) => number, at: nu
     y: care.map(() => at),
     text: care.map(({ happenedOn, words }) => say('day3', { age: age(happenedOn), escaped: escaped(words) })),
     hoverinfo: 'text',
-    marker: { symbol: 'triangle-up', size: 10, color: '#2b76a3' },
+    marker: { symbol: 'triangle-up', size: 10, color: COLOURS.sky },
     cliponaxis: false,
   };
 }

@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
 import type { Comparison, Design, TreatmentsPart } from '@bright-sprout/core/comparison';
 import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
@@ -239,7 +240,7 @@ export function shuffleFigure(
         width: shown(width * 0.92, style),
         marker: {
           color: centres.map((centre) =>
-            Math.abs(centre) >= Math.abs(observed) - width / 2 ? AMBER : '#b9ad93',
+            Math.abs(centre) >= Math.abs(observed) - width / 2 ? AMBER : COLOURS.missing,
           ),
         },
         hoverinfo: 'skip',
@@ -259,7 +260,7 @@ export function shuffleFigure(
           xanchor: observed > 0 ? 'right' : 'left',
         }),
       ],
-      shapes: [mark('x', shown(observed, style)), mark('x', shown(-observed, style), '#b9ad93')],
+      shapes: [mark('x', shown(observed, style)), mark('x', shown(-observed, style), COLOURS.missing)],
     },
   };
 }

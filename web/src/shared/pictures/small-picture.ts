@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 const LONGEST_SIDE = 1280;
 const QUALITY = 0.8;
 
@@ -21,7 +22,7 @@ export async function smallPicture(file: Blob): Promise<string> {
   canvas.height = Math.max(1, Math.round(image.height * scale));
   const pen = canvas.getContext('2d');
   if (!pen) throw new Error('This device cannot draw pictures.');
-  pen.fillStyle = '#ffffff';
+  pen.fillStyle = COLOURS.white;
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.drawImage(image, 0, 0, canvas.width, canvas.height);
   image.close();
@@ -44,9 +45,9 @@ export async function labelledPicture(picture: string, labels: readonly Label[])
   pen.textBaseline = 'middle';
   for (const { word, x, y } of labels) {
     const width = pen.measureText(word).width + size;
-    pen.fillStyle = '#fbe9c8';
+    pen.fillStyle = COLOURS.amberWash;
     pen.fillRect(x * canvas.width - width / 2, y * canvas.height - size * 0.8, width, size * 1.6);
-    pen.fillStyle = '#1e2b26';
+    pen.fillStyle = COLOURS.ink;
     pen.fillText(word, x * canvas.width - width / 2 + size / 2, y * canvas.height);
   }
   return base64Of(canvas);

@@ -1,3 +1,4 @@
+import { COLOURS } from '../ui/tokens.ts';
 import type { CropHabit } from '@bright-sprout/core/design';
 
 /** A plant seen from the side, drawn upward from (0, 0) to `height` in the units of the drawing. */
@@ -10,10 +11,10 @@ export function PlantFromSide({ height, habit }: { height: number; habit: CropHa
 function Grass({ height }: { height: number }) {
   const lean = Math.min(height * 0.35, 60);
   const blades = [
-    { x: 0, top: 1, color: '#4f9a3a' },
-    { x: -lean * 0.6, top: 0.8, color: '#78b54f' },
-    { x: lean * 0.7, top: 0.7, color: '#5fa848' },
-    { x: -lean, top: 0.45, color: '#4f9a3a' },
+    { x: 0, top: 1, color: COLOURS.leaf },
+    { x: -lean * 0.6, top: 0.8, color: COLOURS.leafLight },
+    { x: lean * 0.7, top: 0.7, color: COLOURS.leaf },
+    { x: -lean, top: 0.45, color: COLOURS.leaf },
   ];
   return (
     <g>
@@ -39,7 +40,7 @@ function Stemmed({ height, habit }: { height: number; habit: CropHabit }) {
       <path
         d={`M0 0C${sway} ${-height * 0.35} ${-sway} ${-height * 0.7} 0 ${-height}`}
         fill="none"
-        stroke="#5fa848"
+        stroke={COLOURS.leaf}
         strokeWidth={width}
         strokeLinecap="round"
       />
@@ -48,12 +49,16 @@ function Stemmed({ height, habit }: { height: number; habit: CropHabit }) {
         const size = reach * (1 - 0.35 * (index / pairs));
         return (
           <g key={index} transform={`translate(0 ${-at})`}>
-            <Leaf size={size} tilt={-18 - (index % 2) * 10} color={index % 2 ? '#78b54f' : '#4f9a3a'} />
+            <Leaf
+              size={size}
+              tilt={-18 - (index % 2) * 10}
+              color={index % 2 ? COLOURS.leafLight : COLOURS.leaf}
+            />
             <g transform="scale(-1 1)">
               <Leaf
                 size={size * 0.92}
                 tilt={-24 + (index % 2) * 10}
-                color={index % 2 ? '#4f9a3a' : '#78b54f'}
+                color={index % 2 ? COLOURS.leaf : COLOURS.leafLight}
               />
             </g>
           </g>
@@ -61,7 +66,7 @@ function Stemmed({ height, habit }: { height: number; habit: CropHabit }) {
       })}
       <path
         d={`M0 ${-height}q-4 -1 -5 -7q5 0 5 7q1 -6 6 -7q0 6 -6 7`}
-        fill="#78b54f"
+        fill={COLOURS.leafLight}
         transform={`translate(0 ${Math.min(7, height * 0.1)})`}
       />
     </g>
@@ -75,7 +80,7 @@ function Leaf({ size, tilt, color }: { size: number; tilt: number; color: string
         d={`M0 0C${size * 0.25} ${-size * 0.42} ${size * 0.8} ${-size * 0.4} ${size} 0C${size * 0.75} ${size * 0.22} ${size * 0.25} ${size * 0.22} 0 0Z`}
         fill={color}
       />
-      <path d={`M2 0L${size * 0.8} ${-size * 0.03}`} stroke="#3b7a2b" strokeWidth="1" />
+      <path d={`M2 0L${size * 0.8} ${-size * 0.03}`} stroke={COLOURS.leafDark} strokeWidth="1" />
     </g>
   );
 }

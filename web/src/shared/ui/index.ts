@@ -5,5 +5,6 @@ export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';
 export { StageBoundary } from './stage-boundary.tsx';
+export { COLOURS } from './tokens.ts';
 export { useRemembered } from './remembered.ts';
 export { QrCode } from './qr-code.tsx';

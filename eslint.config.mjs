@@ -84,7 +84,8 @@ const CLOSED = {
 };
 
 const NO_TEXT = 'a text that a person reads stands in a catalogue: see words/src/en';
-const NOT_FOR_PERSONS = ':not(NewExpression[callee.name=/Error$/] > *):not(TSLiteralType > *):not(ImportDeclaration > *):not(Property[key.name="family"] > *)';
+const NOT_FOR_PERSONS =
+  ':not(NewExpression[callee.name=/Error$/] > *):not(TSLiteralType > *):not(ImportDeclaration > *):not(Property[key.name="family"] > *)';
 
 /** Sentences, labels and titles outside the catalogues. */
 const TEXTS = [
@@ -204,8 +205,14 @@ export default tseslint.config(
           selector: 'CallExpression[callee.object.name="outbox"][callee.property.name="put"]',
           message: 'what is made in class goes through useKeep, which loses nothing',
         },
+        {
+          selector: 'Property[key.name="queryKey"] > ArrayExpression',
+          message: 'keys stand in shared/api/keys.ts',
+        },
+        { selector: 'TSAsExpression > TSNeverKeyword', message: 'say what it is' },
         ...TEXTS,
       ],
+      'max-lines-per-function': ['error', { max: 120 }],
       ...reactHooks.configs.recommended.rules,
       // Both speak of the drag and form packages' own refs and subscriptions.
       'react-hooks/refs': 'off',

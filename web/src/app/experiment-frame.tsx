@@ -11,7 +11,7 @@ import { Link, NavLink, Outlet, useLocation, useParams, useSearchParams } from '
 import { useChanges } from '../shared/live/index.ts';
 import { unsavedOf } from '../plans/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
-import { addressOf, ApiFailure, experimentQuery, readingsQuery } from '../shared/api/index.ts';
+import { addressOf, ApiFailure, experimentQuery, readingsQuery, keys } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
 import { Timeline } from '../shared/timeline/index.ts';
 import { FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
@@ -41,7 +41,11 @@ function Frame({
 }) {
   const readings = useWithWaiting(stored, experiment.id);
   useFetchedAhead(readings.length > 0 ? COMPARED : undefined);
-  useChanges(addressOf(liveRoutes.changes, { experimentId: experiment.id }), hearOfExperiment, 'experiment');
+  useChanges(
+    addressOf(liveRoutes.changes, { experimentId: experiment.id }),
+    hearOfExperiment,
+    keys.anyExperiment,
+  );
   const [search, setSearch] = useSearchParams();
   const [first] = experiment.variables;
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;

@@ -1,3 +1,4 @@
+import { keys } from '../shared/api/index.ts';
 import type { ChangeEvent } from '@bright-sprout/contract/live';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import type { QueryClient } from '@tanstack/react-query';
@@ -11,7 +12,7 @@ const KEPT_AS = { readings: 'readings', care: 'care', journal: 'journal', sowing
 /** Brings an experiment on a teacher's page up to date with what was saved elsewhere. */
 export function hearOfExperiment(queries: QueryClient, change: ChangeEvent): void {
   const { experimentId, thing, readings } = change;
-  const queryKey = ['experiment', experimentId, KEPT_AS[thing]];
+  const queryKey = keys.ofExperiment(experimentId, KEPT_AS[thing]);
   if (readings) patchQuery<ReadingView[]>(queries, queryKey, (kept) => withReadings(kept, readings));
   else void queries.invalidateQueries({ queryKey });
   if (thing === 'readings') compareSoon(queries, experimentId);
@@ -34,6 +35,6 @@ function compareSoon(queries: QueryClient, experimentId: string): void {
   waiting.add(experimentId);
   setTimeout(() => {
     waiting.delete(experimentId);
-    void queries.invalidateQueries({ queryKey: ['experiment', experimentId, 'comparison'] });
+    void queries.invalidateQueries({ queryKey: keys.ofExperiment(experimentId, 'comparison') });
   }, COMPARE_AGAIN_MS);
 }

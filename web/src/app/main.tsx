@@ -1,12 +1,6 @@
 import '@fontsource-variable/atkinson-hyperlegible-next';
 import '@fontsource-variable/bricolage-grotesque';
 import './theme/theme.scss';
-import '../shared/ui/ui.scss';
-import '../shared/layout/layout.scss';
-import '../shared/timeline/timeline.scss';
-import '../shared/charts/charts.scss';
-import '../shared/outbox/outbox.scss';
-import './app.scss';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';

@@ -1,5 +1,5 @@
 import { MutationCache, QueryCache, QueryClient } from '@tanstack/react-query';
-import { ApiFailure, sessionQuery } from '../shared/api/index.ts';
+import { ApiFailure, sessionQuery, keys } from '../shared/api/index.ts';
 
 const FRESH_MS = 5000;
 
@@ -7,8 +7,8 @@ const FRESH_MS = 5000;
 export function makeQueryClient(): QueryClient {
   const onError = (error: unknown): void => {
     if (error instanceof ApiFailure && error.body.code === 'not_joined') {
-      if (client.getQueryData(['device', 'class']))
-        void client.resetQueries({ queryKey: ['device', 'class'] });
+      if (client.getQueryData(keys.ofDevice('class')))
+        void client.resetQueries({ queryKey: keys.ofDevice('class') });
     }
     if (error instanceof ApiFailure && error.body.code === 'not_signed_in') {
       if (client.getQueryData(sessionQuery.queryKey))

@@ -1,6 +1,7 @@
 import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/classes';
 import { ClassRequest, classRoutes, type ClassView } from '@bright-sprout/contract/classes';
+import type { CalendarDay } from '@bright-sprout/core/shared';
 import { READING_LEVELS } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -8,7 +9,7 @@ import { Plus, X } from 'lucide-react';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { useFieldArray, useForm } from 'react-hook-form';
+import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
 import { FailureNote, fieldMessage, QrCode } from '../shared/ui/index.ts';
@@ -26,7 +27,7 @@ export function ClassForm({
   const queries = useQueryClient();
   const session = useQuery(sessionQuery).data;
   const newId = useRef(schoolClass?.id ?? uuid());
-  const { control, register, handleSubmit, formState, watch, setValue } = useForm<ClassRequest>({
+  const form = useForm<ClassRequest>({
     resolver: classValidatorResolver(ClassRequest),
     defaultValues: {
       name: schoolClass?.name ?? '',
@@ -37,7 +38,7 @@ export function ClassForm({
       holidays: schoolClass?.holidays ?? [],
     },
   });
-  const holidays = useFieldArray({ control, name: 'holidays' });
+  const { register, handleSubmit, formState, watch, setValue } = form;
   const again = () => queries.invalidateQueries(classesQuery);
   const save = useMutation({
     mutationFn: (body: ClassRequest) =>
@@ -103,50 +104,7 @@ export function ClassForm({
         ))}
         {errors.meetingDays?.message && <p className="field-problem">{errors.meetingDays.message}</p>}
       </fieldset>
-      <fieldset className="holidays">
-        <legend>{say('noClass')}</legend>
-        {holidays.fields.map((field, index) => (
-          <div key={field.id} className="form-row holiday-row">
-            <Form.Control
-              {...register(`holidays.${index}.name`)}
-              aria-label={say('holiday', { index: index + 1 })}
-            />
-            <Form.Control
-              {...register(`holidays.${index}.from`)}
-              type="date"
-              aria-label={say('holidayFrom', { index: index + 1 })}
-            />
-            <Form.Control
-              {...register(`holidays.${index}.to`)}
-              type="date"
-              aria-label={say('holidayTo', { index: index + 1 })}
-            />
-            <Button
-              variant="light"
-              size="sm"
-              aria-label={say('removeHoliday', { index: index + 1 })}
-              onClick={() => holidays.remove(index)}
-            >
-              <X size={15} aria-hidden="true" />
-            </Button>
-            {(errors.holidays?.[index] ?? fieldMessage(save.error, `holidays.${index}.to`)) && (
-              <p className="field-problem">
-                {errors.holidays?.[index]?.name?.message ??
-                  errors.holidays?.[index]?.from?.message ??
-                  errors.holidays?.[index]?.to?.message ??
-                  fieldMessage(save.error, `holidays.${index}.to`)}
-              </p>
-            )}
-          </div>
-        ))}
-        <Button
-          variant="light"
-          size="sm"
-          onClick={() => holidays.append({ name: say('holiday2'), from: '' as never, to: '' as never })}
-        >
-          <Plus size={16} aria-hidden="true" /> {say('aHoliday')}
-        </Button>
-      </fieldset>
+      <Holidays form={form} refusal={(index) => fieldMessage(save.error, `holidays.${index}.to`)} />
       <Form.Check
         {...register('asksPin')}
         type="checkbox"
@@ -156,23 +114,7 @@ export function ClassForm({
       />
       {schoolClass && <ClassJoining schoolClass={schoolClass} />}
       {schoolClass && (
-        <p className="class-code">
-          <Said
-            by={say}
-            code="studentsGoToJoinAndTypeNew"
-            values={{
-              host: location.host,
-              code: schoolClass.code,
-              b: (parts) => <b className="join-address">{parts}</b>,
-              b2: (parts) => <b>{parts}</b>,
-              press: (parts) => (
-                <Button variant="light" size="sm" disabled={recode.isPending} onClick={() => recode.mutate()}>
-                  {parts}
-                </Button>
-              ),
-            }}
-          />
-        </p>
+        <ClassCode code={schoolClass.code} isBusy={recode.isPending} onNew={() => recode.mutate()} />
       )}
       {!(save.error && fieldMessage(save.error, 'holidays.0.to')) && (
         <FailureNote error={save.error ?? recode.error ?? remove.error} />
@@ -246,5 +188,89 @@ function RemoveClass({ name, onRemove }: { name: string; onRemove: () => void })
         </div>
       </dialog>
     </>
+  );
+}
+
+const NO_DAY = '' as CalendarDay;
+
+/** Days without class; `refusal` says what the server found wrong with one. */
+function Holidays({
+  form,
+  refusal,
+}: {
+  form: UseFormReturn<ClassRequest>;
+  refusal: (index: number) => string | undefined;
+}) {
+  const { control, register, formState } = form;
+  const { errors } = formState;
+  const holidays = useFieldArray({ control, name: 'holidays' });
+  return (
+    <fieldset className="holidays">
+      <legend>{say('noClass')}</legend>
+      {holidays.fields.map((field, index) => (
+        <div key={field.id} className="form-row holiday-row">
+          <Form.Control
+            {...register(`holidays.${index}.name`)}
+            aria-label={say('holiday', { index: index + 1 })}
+          />
+          <Form.Control
+            {...register(`holidays.${index}.from`)}
+            type="date"
+            aria-label={say('holidayFrom', { index: index + 1 })}
+          />
+          <Form.Control
+            {...register(`holidays.${index}.to`)}
+            type="date"
+            aria-label={say('holidayTo', { index: index + 1 })}
+          />
+          <Button
+            variant="light"
+            size="sm"
+            aria-label={say('removeHoliday', { index: index + 1 })}
+            onClick={() => holidays.remove(index)}
+          >
+            <X size={15} aria-hidden="true" />
+          </Button>
+          {(errors.holidays?.[index] ?? refusal(index)) && (
+            <p className="field-problem">
+              {errors.holidays?.[index]?.name?.message ??
+                errors.holidays?.[index]?.from?.message ??
+                errors.holidays?.[index]?.to?.message ??
+                refusal(index)}
+            </p>
+          )}
+        </div>
+      ))}
+      <Button
+        variant="light"
+        size="sm"
+        onClick={() => holidays.append({ name: say('holiday2'), from: NO_DAY, to: NO_DAY })}
+      >
+        <Plus size={16} aria-hidden="true" /> {say('aHoliday')}
+      </Button>
+    </fieldset>
+  );
+}
+
+/** The code by which students join, and a new one that locks out who has the old. */
+function ClassCode({ code, isBusy, onNew }: { code: string; isBusy: boolean; onNew: () => void }) {
+  return (
+    <p className="class-code">
+      <Said
+        by={say}
+        code="studentsGoToJoinAndTypeNew"
+        values={{
+          host: location.host,
+          code: code,
+          b: (parts) => <b className="join-address">{parts}</b>,
+          b2: (parts) => <b>{parts}</b>,
+          press: (parts) => (
+            <Button variant="light" size="sm" disabled={isBusy} onClick={onNew}>
+              {parts}
+            </Button>
+          ),
+        }}
+      />
+    </p>
   );
 }

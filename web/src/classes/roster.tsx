@@ -32,7 +32,6 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   const queries = useQueryClient();
   const [names, setNames] = useState('');
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
-  const [teamCount, setTeamCount] = useState(Math.max(2, schoolClass.teams.length || 5));
   const { students, teams } = schoolClass;
   const save = useMutation({
     scope: { id: `roster-${schoolClass.id}` },
@@ -70,28 +69,6 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   const remove = ({ id, displayName }: ClassView['students'][number]): void => {
     const isSure = window.confirm(say('removeForGoodTheReadingsStayAs', { displayName }));
     if (isSure) keep({ students: students.filter((one) => one.id !== id) });
-  };
-  const deal = (): void => {
-    const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
-    const made = Array.from(
-      { length: teamCount },
-      (_, index) =>
-        teams[index] ?? {
-          id: uuid(),
-          name: freeName(
-            teams.map((team) => team.name),
-            index,
-          ),
-        },
-    );
-    const dealt = dealtTeams(students.length, teamCount, seed);
-    keep({
-      teams: made,
-      students: students.map((student, index) => ({
-        ...student,
-        teamId: made[dealt[index] ?? 0]?.id ?? null,
-      })),
-    });
   };
   return (
     <>
@@ -132,23 +109,7 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
           <p className="note-attention">{say('inTheClassAlreadySoNotAdded', { listed: listed(leftOut) })}</p>
         )}
       </div>
-      {students.length > 1 && (
-        <div className="deal-teams">
-          <Form.Control
-            type="number"
-            min={1}
-            max={MOST_TEAMS}
-            value={teamCount}
-            aria-label={say('howManyTeams')}
-            onChange={({ target }) =>
-              setTeamCount(Math.max(1, Math.min(MOST_TEAMS, Number(target.value) || 1)))
-            }
-          />
-          <Button variant="light" disabled={save.isPending} onClick={deal}>
-            <Shuffle size={16} aria-hidden="true" /> {say('teamsByChance')}
-          </Button>
-        </div>
-      )}
+      {students.length > 1 && <DealTeams schoolClass={schoolClass} isBusy={save.isPending} onDeal={keep} />}
       {teams.length > 0 && (
         <ul className="team-names">
           {teams.map((team) => (
@@ -168,54 +129,123 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
       <RosterProblem error={save.error} />
       <ul className={schoolClass.asksPin ? 'roster with-pins' : 'roster'}>
         {students.map((student) => (
-          <li key={student.id}>
-            <label className="avatar-choice">
-              <Avatar name={student.avatar} />
-              <select
-                aria-label={say('pictureOf', { displayName: student.displayName })}
-                value={student.avatar}
-                onChange={({ target }) => change(student.id, { avatar: target.value })}
-              >
-                {AVATAR_NAMES.map((name) => (
-                  <option key={name}>{name}</option>
-                ))}
-              </select>
-            </label>
-            <NameEntry
-              label={say('displayNameOf', { displayName: student.displayName })}
-              value={student.displayName}
-              onKeep={(displayName) => change(student.id, { displayName })}
-            />
-            <Form.Select
-              size="sm"
-              value={student.teamId ?? ''}
-              aria-label={say('teamOf', { displayName: student.displayName })}
-              onChange={({ target }) =>
-                change(student.id, { teamId: target.value === '' ? null : target.value })
-              }
-            >
-              <option value="">{say('noTeam')}</option>
-              {teams.map((team) => (
-                <option key={team.id} value={team.id}>
-                  {team.name}
-                </option>
-              ))}
-            </Form.Select>
-            {schoolClass.asksPin && (
-              <PinEntry student={student} onKeep={(pin) => change(student.id, { pin })} />
-            )}
-            <Button
-              variant="light"
-              size="sm"
-              aria-label={say('removeForGood', { displayName: student.displayName })}
-              onClick={() => remove(student)}
-            >
-              <X size={15} aria-hidden="true" />
-            </Button>
-          </li>
+          <StudentRow
+            key={student.id}
+            student={student}
+            schoolClass={schoolClass}
+            onChange={(changes) => change(student.id, changes)}
+            onRemove={() => remove(student)}
+          />
         ))}
       </ul>
     </>
+  );
+}
+
+/** Deals the students to teams by chance; teams that there are keep their names. */
+function DealTeams({
+  schoolClass: { students, teams },
+  isBusy,
+  onDeal,
+}: {
+  schoolClass: ClassView;
+  isBusy: boolean;
+  onDeal: (dealt: RosterRequest) => void;
+}) {
+  const [teamCount, setTeamCount] = useState(Math.max(2, teams.length || 5));
+  const deal = (): void => {
+    const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
+    const made = Array.from(
+      { length: teamCount },
+      (_, index) =>
+        teams[index] ?? {
+          id: uuid(),
+          name: freeName(
+            teams.map((team) => team.name),
+            index,
+          ),
+        },
+    );
+    const dealt = dealtTeams(students.length, teamCount, seed);
+    onDeal({
+      teams: made,
+      students: students.map((student, index) => ({
+        ...student,
+        teamId: made[dealt[index] ?? 0]?.id ?? null,
+      })),
+    });
+  };
+  return (
+    <div className="deal-teams">
+      <Form.Control
+        type="number"
+        min={1}
+        max={MOST_TEAMS}
+        value={teamCount}
+        aria-label={say('howManyTeams')}
+        onChange={({ target }) => setTeamCount(Math.max(1, Math.min(MOST_TEAMS, Number(target.value) || 1)))}
+      />
+      <Button variant="light" disabled={isBusy} onClick={deal}>
+        <Shuffle size={16} aria-hidden="true" /> {say('teamsByChance')}
+      </Button>
+    </div>
+  );
+}
+
+/** A student's picture, name and team. */
+function StudentRow({
+  student,
+  schoolClass,
+  onChange,
+  onRemove,
+}: {
+  student: ClassView['students'][number];
+  schoolClass: ClassView;
+  onChange: (changes: Partial<RosterRequest['students'][number]>) => void;
+  onRemove: () => void;
+}) {
+  return (
+    <li>
+      <label className="avatar-choice">
+        <Avatar name={student.avatar} />
+        <select
+          aria-label={say('pictureOf', { displayName: student.displayName })}
+          value={student.avatar}
+          onChange={({ target }) => onChange({ avatar: target.value })}
+        >
+          {AVATAR_NAMES.map((name) => (
+            <option key={name}>{name}</option>
+          ))}
+        </select>
+      </label>
+      <NameEntry
+        label={say('displayNameOf', { displayName: student.displayName })}
+        value={student.displayName}
+        onKeep={(displayName) => onChange({ displayName })}
+      />
+      <Form.Select
+        size="sm"
+        value={student.teamId ?? ''}
+        aria-label={say('teamOf', { displayName: student.displayName })}
+        onChange={({ target }) => onChange({ teamId: target.value === '' ? null : target.value })}
+      >
+        <option value="">{say('noTeam')}</option>
+        {schoolClass.teams.map((team) => (
+          <option key={team.id} value={team.id}>
+            {team.name}
+          </option>
+        ))}
+      </Form.Select>
+      {schoolClass.asksPin && <PinEntry student={student} onKeep={(pin) => onChange({ pin })} />}
+      <Button
+        variant="light"
+        size="sm"
+        aria-label={say('removeForGood', { displayName: student.displayName })}
+        onClick={onRemove}
+      >
+        <X size={15} aria-hidden="true" />
+      </Button>
+    </li>
   );
 }
 

@@ -161,33 +161,9 @@ const COLUMNS = [
 const ROW_PX = 44;
 
 function Readings() {
-  const { experiment, readings } = useExperiment();
-  const { chosen } = useChoices();
+  const { readings } = useExperiment();
   const [filter, setFilter] = useState('');
-  const rows = useMemo(() => {
-    const units = new Map(experiment.units.map((unit) => [unit.id, unit]));
-    const treatments = new Map(experiment.treatments.map((treatment) => [treatment.id, treatment.name]));
-    const variables = new Map(experiment.variables.map((variable) => [variable.id, variable]));
-    return readings.flatMap((reading): Row[] => {
-      const unit = units.get(reading.unitId);
-      const variable = variables.get(reading.variableId);
-      if (!unit || !variable || (chosen.size > 0 && !chosen.has(unit.id))) return [];
-      return [
-        {
-          reading,
-          pot: unit.number,
-          treatment: treatments.get(unit.treatmentId) ?? '',
-          variable: variable.name,
-          text: findingText({ state: reading.state, value: reading.value ?? null }, variable),
-          status: reading.counts
-            ? 'yes'
-            : reading.setAside === null
-              ? say('correctedLater')
-              : say('setAside2', { setAside: reading.setAside }),
-        },
-      ];
-    });
-  }, [experiment, readings, chosen]);
+  const rows = useRows();
   const table = useReactTable({
     data: rows,
     columns: COLUMNS,
@@ -288,6 +264,36 @@ function Readings() {
       </div>
     </section>
   );
+}
+
+/** The readings of the pots that are chosen, as they are shown. */
+function useRows(): Row[] {
+  const { experiment, readings } = useExperiment();
+  const { chosen } = useChoices();
+  return useMemo(() => {
+    const units = new Map(experiment.units.map((unit) => [unit.id, unit]));
+    const treatments = new Map(experiment.treatments.map((treatment) => [treatment.id, treatment.name]));
+    const variables = new Map(experiment.variables.map((variable) => [variable.id, variable]));
+    return readings.flatMap((reading): Row[] => {
+      const unit = units.get(reading.unitId);
+      const variable = variables.get(reading.variableId);
+      if (!unit || !variable || (chosen.size > 0 && !chosen.has(unit.id))) return [];
+      return [
+        {
+          reading,
+          pot: unit.number,
+          treatment: treatments.get(unit.treatmentId) ?? '',
+          variable: variable.name,
+          text: findingText({ state: reading.state, value: reading.value ?? null }, variable),
+          status: reading.counts
+            ? 'yes'
+            : reading.setAside === null
+              ? say('correctedLater')
+              : say('setAside2', { setAside: reading.setAside }),
+        },
+      ];
+    });
+  }, [experiment, readings, chosen]);
 }
 
 /** Room for rows that are out of sight. */

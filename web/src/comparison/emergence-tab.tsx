@@ -1,8 +1,7 @@
+import { useNames } from './use-names.ts';
+import { GerminationTable } from './germination-table.tsx';
 import { say } from '@bright-sprout/words/comparison';
-import type { GroupEmergence } from '@bright-sprout/core/comparison';
-import type { GerminationIndices } from '@bright-sprout/core/germination';
-import type { Outcome } from '@bright-sprout/core/shared';
-import { computedText, emergenceWords, undefinedWords } from '@bright-sprout/core/words';
+import { emergenceWords } from '@bright-sprout/core/words';
 import { Suspense, useMemo } from 'react';
 import { ChartCard, type ChartTable, cumulativeFigure, waitingFigure } from '../shared/charts/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
@@ -27,14 +26,10 @@ export function EmergenceTab() {
         </div>
       </Suspense>
       <Order shown={shown} />
-      <Indices shown={shown} />
+      <GerminationTable shown={shown} />
       <Packet shown={shown} />
     </>
   );
-}
-
-function useNames(shown: ShownComparison): (id: string) => string {
-  return (id) => shown.groups.find((group) => group.id === id)?.name ?? '';
 }
 
 function Cumulative({ shown }: { shown: ShownComparison }) {
@@ -135,145 +130,6 @@ function Order({ shown }: { shown: ShownComparison }) {
         })}
         {waiting.length > 0 && say('notUp', { pots: pots(waiting) })}
         {lost.length > 0 && say('lostBeforeItWasSeenUp', { pots: pots(lost) })}
-      </p>
-    </section>
-  );
-}
-
-interface IndexLine {
-  readonly name: string;
-  readonly definition: string;
-  readonly of: (indices: GerminationIndices) => Outcome<unknown>;
-  readonly text: (value: never) => string;
-  readonly isOlder?: boolean;
-}
-
-const days = (value: number): string => `${Number(value.toFixed(2))} d`;
-const plain = (value: number): string => String(Number(value.toFixed(3)));
-
-const INDICES: readonly IndexLine[] = [
-  {
-    name: say('final'),
-    definition: say('nSWithItsWilson95Interval'),
-    of: ({ final }) => final,
-    text: ({ share, low, high }: { share: number; low: number; high: number }) =>
-      say('to3', {
-        value: Math.round(100 * share),
-        value2: Math.round(100 * low),
-        value3: Math.round(100 * high),
-      }),
-  },
-  { name: say('first'), definition: say('firstCheckWithAnyNewlyUp'), of: ({ first }) => first, text: days },
-  { name: say('last'), definition: say('lastCheckWithAnyNewlyUp'), of: ({ last }) => last, text: days },
-  {
-    name: say('peak'),
-    definition: say('checkWithTheMostNewlyUp'),
-    of: ({ peak }) => peak,
-    text: days,
-    isOlder: true,
-  },
-  { name: say('spread'), definition: say('lastFirst'), of: ({ spread }) => spread, text: days },
-  { name: say('meanTime'), definition: 'Σ n·t ÷ N', of: ({ meanTime }) => meanTime, text: days },
-  {
-    name: say('varianceOfTime'),
-    definition: 'Σ n(t − mean)² ÷ (N − 1)',
-    of: ({ variance }) => variance,
-    text: plain,
-    isOlder: true,
-  },
-  { name: say('cvOfTime'), definition: '√variance ÷ mean', of: ({ cv }) => cv, text: plain, isOlder: true },
-  {
-    name: say('meanRate'),
-    definition: say('n1MeanTime'),
-    of: ({ meanRate }) => meanRate,
-    text: plain,
-    isOlder: true,
-  },
-  {
-    name: say('coefficientOfVelocity'),
-    definition: say('n100NNTKotowski'),
-    of: ({ velocity }) => velocity,
-    text: plain,
-    isOlder: true,
-  },
-  {
-    name: say('t50Farooq'),
-    definition: say('daysToN2AlongStraightLines'),
-    of: ({ t50 }) => t50,
-    text: days,
-  },
-  {
-    name: say('t50Coolbear'),
-    definition: say('daysToN12'),
-    of: ({ t50Coolbear }) => t50Coolbear,
-    text: days,
-    isOlder: true,
-  },
-  { name: say('speedMaguire'), definition: 'Σ n ÷ t', of: ({ speed }) => speed, text: plain, isOlder: true },
-  {
-    name: say('timson'),
-    definition: say('sumOfTheCumulativePercentages'),
-    of: ({ timson }) => timson,
-    text: plain,
-    isOlder: true,
-  },
-  {
-    name: say('germinationIndex'),
-    definition: say('t1TNDailyChecks'),
-    of: ({ index }) => index,
-    text: plain,
-    isOlder: true,
-  },
-  {
-    name: say('synchronyZ'),
-    definition: 'Σ C(n, 2) ÷ C(N, 2)',
-    of: ({ synchrony }) => synchrony,
-    text: plain,
-    isOlder: true,
-  },
-  {
-    name: say('uncertaintyU'),
-    definition: say('fLogFInBits'),
-    of: ({ uncertainty }) => uncertainty,
-    text: plain,
-    isOlder: true,
-  },
-];
-
-function Indices({ shown }: { shown: ShownComparison }) {
-  const { level } = useChoices();
-  const { emergence } = shown.comparison;
-  const nameOf = useNames(shown);
-  if (!emergence || level === '5-7') return null;
-  const isOld = level === '14+';
-  const cell = (line: IndexLine, group: GroupEmergence): string => {
-    const outcome = line.of(group.indices);
-    return outcome.defined ? line.text(outcome.value as never) : `– ${undefinedWords(outcome.reason)}`;
-  };
-  const vigour = (group: GroupEmergence): string => {
-    const { vigour: outcome } = group.indices;
-    return outcome.defined
-      ? `${computedText(outcome.value, shown.readStyle)} · %`
-      : `– ${undefinedWords(outcome.reason)}`;
-  };
-  return (
-    <section className="panel" aria-label={say('germinationIndices')}>
-      <h3>{say('inFigures')}</h3>
-      <PlainTable
-        columns={['', ...emergence.groups.map((group) => nameOf(group.groupId)), say('whatItIs')]}
-        rows={[
-          ...INDICES.filter((line) => isOld || !line.isOlder).map((line) => [
-            line.name,
-            ...emergence.groups.map((group) => cell(line, group)),
-            line.definition,
-          ]),
-          ...(isOld
-            ? [[say('vigour'), ...emergence.groups.map(vigour), say('finalMeanLengthAbdulBakiAndAnderson')]]
-            : []),
-        ]}
-      />
-      <p className="quiet">
-        {say('nNewlyUpAtACheckOn', { ifCounted: emergence.groups[0]?.counted === 'pots' ? 'yes' : 'no' })}
       </p>
     </section>
   );

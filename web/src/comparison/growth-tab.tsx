@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/comparison';
+import type { GrowthPart } from '@bright-sprout/core/comparison';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { careText, computedText, growthWords, summaryStyle, undefinedWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
@@ -179,13 +180,8 @@ function Rates({ shown }: { shown: ShownComparison }) {
     relative: summaryStyle(readStyle, 'relative_growth'),
     area: summaryStyle(readStyle, 'area'),
   } as const;
-  const cell = (
-    description: { mean: { defined: boolean; value?: number; reason?: never }; n: number },
-    of: keyof typeof styles,
-  ) =>
-    description.mean.defined && description.mean.value !== undefined
-      ? `${computedText(description.mean.value, styles[of])} (n = ${description.n})`
-      : '–';
+  const cell = ({ n, mean }: GrowthPart['groups'][number]['perDay'], of: keyof typeof styles) =>
+    mean.defined ? `${computedText(mean.value, styles[of])} (n = ${n})` : '–';
   return (
     <section className="panel" aria-label={say('growthRates')}>
       <h3>{say('growthRatesEachPotSummedUpFirst')}</h3>
@@ -193,9 +189,9 @@ function Rates({ shown }: { shown: ShownComparison }) {
         columns={[say('group'), say('growthADay'), say('relativeGrowth'), say('areaUnderTheCurve')]}
         rows={(comparison.growth?.groups ?? []).map((group) => [
           groups.find((one) => one.id === group.groupId)?.name ?? '',
-          cell(group.perDay as never, 'perDay'),
-          cell(group.relative as never, 'relative'),
-          cell(group.area as never, 'area'),
+          cell(group.perDay, 'perDay'),
+          cell(group.relative, 'relative'),
+          cell(group.area, 'area'),
         ])}
       />
       <p className="quiet">{say('growthADayIsLastValueFirst')}</p>

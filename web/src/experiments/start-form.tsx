@@ -85,20 +85,7 @@ export function StartForm() {
       </div>
       <div className="start-more">
         {template ? (
-          <span className="start-template">
-            <Said
-              by={say}
-              code="fromTheTemplateWithoutIt"
-              values={{
-                about: template.about || template.question,
-                press: (parts) => (
-                  <button type="button" className="link-button" onClick={unchoose}>
-                    {parts}
-                  </button>
-                ),
-              }}
-            />
-          </span>
+          <FromTemplate template={template} onLeave={unchoose} />
         ) : (
           <Form.Group controlId="start-kind" className="start-kind">
             <Form.Label>{say('kind')}</Form.Label>
@@ -135,5 +122,25 @@ export function StartForm() {
       {showsTemplates && <TemplateList onChoose={choose} />}
       {!fieldMessage(start.error, 'lessonOn') && <FailureNote error={start.error} />}
     </Form>
+  );
+}
+
+/** The template that a plan starts from, and the way to start without it. */
+function FromTemplate({ template, onLeave }: { template: TemplateView; onLeave: () => void }) {
+  return (
+    <span className="start-template">
+      <Said
+        by={say}
+        code="fromTheTemplateWithoutIt"
+        values={{
+          about: template.about || template.question,
+          press: (parts) => (
+            <button type="button" className="link-button" onClick={onLeave}>
+              {parts}
+            </button>
+          ),
+        }}
+      />
+    </span>
   );
 }

@@ -1,7 +1,6 @@
 import { say } from '@bright-sprout/words/inventory';
 import { CropRequest, type CropView, inventoryRoutes } from '@bright-sprout/contract/inventory';
 import { CROP_HABITS } from '@bright-sprout/core/design';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -11,6 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, cropsQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Entry } from './inputs.tsx';
+import { resolveRequest } from './resolve-request.ts';
 
 interface CropValues extends Omit<CropRequest, 'daysToEmergence'> {
   daysToEmergence: { min: number | null; max: number | null };
@@ -47,8 +47,7 @@ export function CropForm({
   const queries = useQueryClient();
   const newId = useRef(crop?.id ?? uuid());
   const form = useForm<CropValues>({
-    resolver: (values, context, options) =>
-      classValidatorResolver(CropRequest)(request(values), context, options as never) as never,
+    resolver: resolveRequest(CropRequest, request),
     defaultValues: {
       ...EMPTY,
       ...withoutId(crop),

@@ -6,7 +6,6 @@ import {
   type SeedLotView,
 } from '@bright-sprout/contract/inventory';
 import type { ErrorBody } from '@bright-sprout/contract/shared';
-import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -16,6 +15,7 @@ import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, seedLotsQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Entry } from './inputs.tsx';
+import { resolveRequest } from './resolve-request.ts';
 
 interface LotValues extends Omit<SeedLotRequest, 'daysToEmergence'> {
   daysToEmergence: { min: number | null; max: number | null };
@@ -34,8 +34,7 @@ export function LotForm({
   const queries = useQueryClient();
   const newId = useRef(lot?.id ?? uuid());
   const form = useForm<LotValues>({
-    resolver: (values, context, options) =>
-      classValidatorResolver(SeedLotRequest)(request(values), context, options as never) as never,
+    resolver: resolveRequest(SeedLotRequest, request),
     defaultValues: {
       cropId: crop.id,
       name: lot?.name ?? '',

@@ -12,7 +12,14 @@ import {
   useRef,
   useState,
 } from 'react';
-import { FormProvider, get, useForm, type UseFormReturn, useWatch } from 'react-hook-form';
+import {
+  FormProvider,
+  get,
+  type SetValueConfig,
+  useForm,
+  type UseFormReturn,
+  useWatch,
+} from 'react-hook-form';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { fieldMessage } from '../shared/ui/index.ts';
 import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
@@ -59,7 +66,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
     defaultValues: formValues(unsaved?.plan ?? plan),
     mode: 'onChange',
   });
-  const { control, formState, watch, handleSubmit, setValue, getValues } = form;
+  const { control, formState, watch, handleSubmit, getValues } = form;
   const { mutate } = save;
   const submit = useCallback(
     (change: Pick<PlanChange, 'layout' | 'prefer'> = {}): void =>
@@ -130,10 +137,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       isPlanted: experiment.status !== 'draft',
       apply: (changes) => {
         for (const [name, value] of Object.entries(changes)) {
-          setValue(name as keyof PlanRequest, structuredClone(value) as never, {
-            shouldDirty: true,
-            shouldValidate: true,
-          });
+          setPart(form, name as PlanPart, value, { shouldDirty: true, shouldValidate: true });
         }
         const layout = {
           ...(changes.layoutSeed === undefined ? {} : { layoutSeed: changes.layoutSeed }),
@@ -159,7 +163,6 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       save.error,
       save.isPending,
       save.isError,
-      setValue,
       submit,
     ],
   );
@@ -181,12 +184,21 @@ function planIn(values: PlanRequest): Plan {
   return plan;
 }
 
+function setPart(
+  form: UseFormReturn<PlanRequest>,
+  part: PlanPart,
+  value: Plan[PlanPart],
+  options: SetValueConfig,
+): void {
+  form.setValue(part, structuredClone(value) as PlanRequest[PlanPart], options);
+}
+
 /** Brings what was saved into the form, but for parts that were typed on since they were sent. */
 function takeOver(form: UseFormReturn<PlanRequest>, sent: Plan, saved: Plan): void {
   const now = planIn(form.getValues());
   for (const part of Object.keys(saved) as PlanPart[]) {
     if (isSamePart(now[part], saved[part]) || !isSamePart(now[part], sent[part])) continue;
-    form.setValue(part, structuredClone(saved[part]) as never, { shouldValidate: true });
+    setPart(form, part, saved[part], { shouldValidate: true });
   }
 }
 

@@ -1,5 +1,6 @@
 import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
+import type { LengthScale } from '@bright-sprout/core/shared';
 import { EFFECT_TARGETS, type EffectTarget } from '@bright-sprout/core/rehearsal';
 import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
 import { Suspense } from 'react';
@@ -9,7 +10,8 @@ import { Charts } from '../shared/charts/index.ts';
 import { useFindingStyle } from './finding-style.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { ResultDots } from './result-dots.tsx';
-import { useRehearsal } from './use-rehearsal.ts';
+import type { RehearsalResult } from './planning.worker.ts';
+import { type RehearsalOutcome, useRehearsal } from './use-rehearsal.ts';
 
 const NOBODY: ReadonlySet<string> = new Set();
 
@@ -101,49 +103,61 @@ export function RehearseSection() {
             {say('thisPlanCannotBeRehearsedAs', { undefinedWords: undefinedWords(result.main.reason) })}
           </p>
         )}
-        {result?.main.defined && (
-          <div className="rehearsal">
-            <ResultDots rehearsal={result.main.value.rehearsal} isNothing={result.wish.change === 0} />
-            <p className="rehearsal-words">
-              {rehearsalWords(result.main.value.rehearsal, result.wish.change === 0)}
-            </p>
-            {result.others.length > 0 && (
-              <table className="table table-sm">
-                <thead>
-                  <tr>
-                    <th>{say('whatIf')}</th>
-                    <th>{result.wish.change === 0 ? say('falseAlarms') : say('classesThatSeeIt')}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {result.others.map(({ name, share }) => (
-                    <tr key={name}>
-                      <td>{name}</td>
-                      <td>{share}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )}
-            {result.main.value.typical && (
-              <Suspense fallback={<div className="figure" aria-busy="true" />}>
-                <p className="quiet">{say('aClassInTheMiddleOfThem')}</p>
-                <Charts
-                  comparison={result.main.value.typical}
-                  treatments={result.main.value.typical.groups.map(({ groupId }, index) => ({
-                    id: groupId,
-                    name: result.names[index] ?? groupId,
-                    style: index,
-                  }))}
-                  style={{ kind: 'length', scale, isHeight: true }}
-                  variableName="height"
-                  chosen={NOBODY}
-                />
-              </Suspense>
-            )}
-          </div>
-        )}
+        {result?.main.defined && <Rehearsed result={result} main={result.main.value} scale={scale} />}
       </div>
     </>
+  );
+}
+
+/** What became of the classes: how many saw it, what more pots or days would do, and one class as an example. */
+function Rehearsed({
+  result,
+  main: { rehearsal, typical },
+  scale,
+}: {
+  result: RehearsalOutcome;
+  main: RehearsalResult;
+  scale: LengthScale;
+}) {
+  const isNothing = result.wish.change === 0;
+  return (
+    <div className="rehearsal">
+      <ResultDots rehearsal={rehearsal} isNothing={isNothing} />
+      <p className="rehearsal-words">{rehearsalWords(rehearsal, isNothing)}</p>
+      {result.others.length > 0 && (
+        <table className="table table-sm">
+          <thead>
+            <tr>
+              <th>{say('whatIf')}</th>
+              <th>{isNothing ? say('falseAlarms') : say('classesThatSeeIt')}</th>
+            </tr>
+          </thead>
+          <tbody>
+            {result.others.map(({ name, share }) => (
+              <tr key={name}>
+                <td>{name}</td>
+                <td>{share}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {typical && (
+        <Suspense fallback={<div className="figure" aria-busy="true" />}>
+          <p className="quiet">{say('aClassInTheMiddleOfThem')}</p>
+          <Charts
+            comparison={typical}
+            treatments={typical.groups.map(({ groupId }, index) => ({
+              id: groupId,
+              name: result.names[index] ?? groupId,
+              style: index,
+            }))}
+            style={{ kind: 'length', scale, isHeight: true }}
+            variableName="height"
+            chosen={NOBODY}
+          />
+        </Suspense>
+      )}
+    </div>
   );
 }

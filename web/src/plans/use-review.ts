@@ -1,3 +1,4 @@
+import { keys } from '../shared/api/index.ts';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import {
   type Plan,
@@ -22,7 +23,7 @@ export function useReview(): readonly Finding[] | undefined {
   const units = reviewedUnits(plan, experiment);
   const isReady = surroundings !== undefined && state !== 'not-valid';
   const { data } = useQuery({
-    queryKey: ['review', plan, units, surroundings, experiment.status],
+    queryKey: keys.review(plan, units, surroundings, experiment.status),
     queryFn: () =>
       planning().review({
         plan,
@@ -46,7 +47,7 @@ export function useAdvice(): Outcome<SowingAdvice> | undefined {
   const { plan, state } = usePlanEditor();
   const surroundings = useSurroundings();
   const { data } = useQuery({
-    queryKey: ['advice', plan, surroundings, experiment.today],
+    queryKey: keys.advice(plan, surroundings, experiment.today),
     queryFn: async (): Promise<Outcome<SowingAdvice>> =>
       await planning().advice(plan, surroundings ?? { crops: [], lots: [] }, calendarDay(experiment.today)),
     enabled: surroundings !== undefined && state !== 'not-valid',

@@ -1,13 +1,11 @@
 import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/readings';
-import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
-import type { ReadingView } from '@bright-sprout/contract/readings';
+import type { VariableView } from '@bright-sprout/contract/plans';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { readText } from '@bright-sprout/core/words';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useRef } from 'react';
 import Button from 'react-bootstrap/Button';
-import { ApiFailure } from '../shared/api/index.ts';
 import {
   findingsOf,
   findingText,
@@ -18,94 +16,30 @@ import {
 } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { recentDay, shortDay } from '../shared/ui/index.ts';
-import { readBlock, readCell, STATE_KEYS } from './cell-text.ts';
-import { type PastedCell, PastePreview } from './paste-preview.tsx';
+import { readCell, STATE_KEYS } from './cell-text.ts';
+import { PastePreview } from './paste-preview.tsx';
 import { type CellState, keptText, SheetCell } from './sheet-cell.tsx';
 import { useJustRead } from './use-just-read.ts';
-import { useKeepReadings } from './use-keep-reading.ts';
+import { keyOf, useSheet } from './use-sheet.ts';
 import { whyNot } from './why-not.ts';
 
 /** Every pot in walking order, several variables side by side; each cell is kept when it is left. */
 export function FastSheet() {
   const { experiment, readings, day } = useExperiment();
   const { variables } = experiment;
-  const [cells, setCells] = useState<Readonly<Record<string, CellState>>>({});
-  const [pasted, setPasted] = useState<readonly PastedCell[]>();
-  const at = useRef<[number, number]>([0, 0]);
   const table = useRef<HTMLTableElement>(null);
-  /** What was kept last of each cell since it was typed into: Enter and leaving the cell after it are one reading. */
-  const keptLast = useRef(new Map<string, string>());
-  const keep = useKeepReadings();
   const justRead = useJustRead();
   const units = experiment.units.filter((unit) => whyNot(experiment, unit, day) === undefined);
-  const kept = useMemo(() => keptOf(readings, day), [readings, day]);
+  const sheet = useSheet(units);
+  const { cells, kept, pasted } = sheet;
   const findings = useMemo(
     () => new Map(variables.map((variable) => [variable.id, findingsOf(readings, variable.id)])),
     [readings, variables],
   );
-  const set = (key: string, text: string): void => {
-    keptLast.current.delete(key);
-    setCells((before) => ({ ...before, [key]: { text, refusal: undefined } }));
-  };
-  const refuse = (key: string, refusal: string): void => {
-    keptLast.current.delete(key);
-    setCells((before) => ({ ...before, [key]: { text: before[key]?.text ?? '', refusal } }));
-  };
-
-  const save = (unit: UnitView, variable: VariableView, text: string): void => {
-    const key = keyOf(unit, variable);
-    const before = kept.get(key);
-    const cell = readCell(text, variable);
-    if (cell.kind !== 'reading' || text === keptText(before, variable)) return;
-    if (keptLast.current.get(key) === text) return;
-    keptLast.current.set(key, text);
-    const { state, entered } = cell;
-    keep
-      .mutateAsync({ unit, variable, state, entered, supersedesId: before?.id ?? null })
-      .then(() => setCells((now) => (now[key]?.text === text ? without(now, key) : now)))
-      .catch((error: unknown) =>
-        refuse(key, error instanceof ApiFailure ? error.message : say('notKeptTryAgain')),
-      );
-  };
   const move = (row: number, column: number, rows: number): boolean => {
     const next = table.current?.querySelector<HTMLInputElement>(`[data-cell="${row + rows}:${column}"]`);
     next?.focus();
     return next != null;
-  };
-  const paste = (row: number, column: number, text: string): boolean => {
-    const block = readBlock(text);
-    if (block.length === 1 && block[0]?.length === 1) return false;
-    setPasted(
-      block.flatMap((line, down) =>
-        line.flatMap((cell, across): PastedCell[] => {
-          const unit = units[row + down];
-          const variable = variables[column + across];
-          return cell.trim() === '' ? [] : [{ text: cell, unit, variable }];
-        }),
-      ),
-    );
-    return true;
-  };
-  const takePasted = (): void => {
-    for (const { unit, variable, text } of pasted ?? []) {
-      if (!unit || !variable || readCell(text, variable).kind !== 'reading') continue;
-      set(keyOf(unit, variable), text.trim());
-      save(unit, variable, text.trim());
-    }
-    setPasted(undefined);
-  };
-  const fillDown = (): void => {
-    const [row, column] = at.current;
-    const variable = variables[column];
-    const from = units[row];
-    if (!variable || !from) return;
-    const text = cells[keyOf(from, variable)]?.text ?? keptText(kept.get(keyOf(from, variable)), variable);
-    for (const unit of units.slice(row + 1)) {
-      const key = keyOf(unit, variable);
-      if (text === '' || kept.has(key) || (cells[key]?.text ?? '') !== '') continue;
-      set(key, text);
-      save(unit, variable, text);
-    }
   };
   const [main] = variables;
   const unread = unreadUnits(experiment, (main && findings.get(main.id)) ?? new Map(), day);
@@ -127,7 +61,12 @@ export function FastSheet() {
           ))}
           .
         </p>
-        <Button variant="light" size="sm" onMouseDown={(event) => event.preventDefault()} onClick={fillDown}>
+        <Button
+          variant="light"
+          size="sm"
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={sheet.fillDown}
+        >
           {say('fillDown')}
         </Button>
       </div>
@@ -168,15 +107,15 @@ export function FastSheet() {
                       kept={kept.get(key)}
                       justRead={column === 0 ? justRead : undefined}
                       onText={(text) => {
-                        at.current = [row, column];
-                        set(key, text);
+                        sheet.stand(row, column);
+                        sheet.typeInto(unit, variable, text);
                       }}
                       onLeave={() => {
-                        at.current = [row, column];
-                        save(unit, variable, cells[key]?.text ?? keptText(kept.get(key), variable));
+                        sheet.stand(row, column);
+                        sheet.save(unit, variable, cells[key]?.text ?? keptText(kept.get(key), variable));
                       }}
                       onMove={(rows) => move(row, column, rows)}
-                      onPaste={(text) => paste(row, column, text)}
+                      onPaste={(text) => sheet.paste(row, column, text)}
                     />
                   );
                 })}
@@ -189,25 +128,8 @@ export function FastSheet() {
           </tbody>
         </table>
       </div>
-      {pasted && <PastePreview cells={pasted} onTake={takePasted} onLeave={() => setPasted(undefined)} />}
+      {pasted && <PastePreview cells={pasted} onTake={sheet.takePasted} onLeave={sheet.leavePasted} />}
     </section>
-  );
-}
-
-function keyOf(unit: UnitView, variable: VariableView): string {
-  return `${unit.id} ${variable.id}`;
-}
-
-function without(cells: Readonly<Record<string, CellState>>, key: string): Record<string, CellState> {
-  return Object.fromEntries(Object.entries(cells).filter(([name]) => name !== key));
-}
-
-/** The last reading of the day that counts, by unit and variable. */
-function keptOf(readings: readonly ReadingView[], day: string): Map<string, ReadingView> {
-  return new Map(
-    readings
-      .filter((reading) => reading.counts && reading.observedOn === day)
-      .map((reading) => [`${reading.unitId} ${reading.variableId}`, reading]),
   );
 }
 
@@ -229,9 +151,9 @@ function changeText(
   const value = cell?.kind === 'reading' ? cell.entered?.value : kept;
   if (value === undefined) return '';
   const change = changeSinceLast(history ?? [], calendarDay(day), value);
-  if (!change.defined) return 'first';
+  if (!change.defined) return say('first');
   const { amount } = change.value;
-  if (amount === 0) return 'same';
+  if (amount === 0) return say('same');
   return say('signedChange', {
     ifAmount: amount < 0 ? 'yes' : 'no',
     readText: readText(Math.abs(amount), styleOf(variable)),

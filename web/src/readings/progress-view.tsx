@@ -7,7 +7,7 @@ import { computedText, undefinedWords } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
 import { useKeepExperiment } from '../plans/index.ts';
-import { call } from '../shared/api/index.ts';
+import { call, keys } from '../shared/api/index.ts';
 import { standingOn, styleOf, unreadUnits, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 
@@ -103,7 +103,7 @@ function LateReadings() {
         await call(readingRoutes.putReadingBack, { params: { experimentId: experiment.id, readingId: id } });
       }
     },
-    onSettled: () => queries.invalidateQueries({ queryKey: ['experiment', experiment.id] }),
+    onSettled: () => queries.invalidateQueries({ queryKey: keys.experiment(experiment.id) }),
   });
   if (late.length === 0) return null;
   const numbers = late.map(({ unitId }) => experiment.units.find(({ id }) => id === unitId)?.number ?? '?');

@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/readings';
 import type { UnitView } from '@bright-sprout/contract/plans';
-import { lastValueBefore } from '@bright-sprout/core/growth';
+import { lastValueBefore, type UnitDay } from '@bright-sprout/core/growth';
 import {
   calendarDay,
   fromMillimetres,
@@ -21,6 +21,7 @@ import { ReadingsOfDay } from './readings-of-day.tsx';
 import { Ruler } from './ruler.tsx';
 import { rulerLength } from './ruler-marks.ts';
 import { useJustRead } from './use-just-read.ts';
+import type { Intent } from './use-keep-reading.ts';
 import { usePotReading } from './use-pot-reading.ts';
 
 /** Reads one pot on one day. */
@@ -103,33 +104,9 @@ export function ReadingPanel({
           />
         ) : (
           <Form noValidate onSubmit={submit}>
-            {isGone && finding && (
-              <p className="note-attention">
-                {say('wasOnReadItOnlyIfThat', {
-                  state: finding.state,
-                  recentDay: recentDay(finding.day, day),
-                })}
-              </p>
-            )}
-            {intent.kind === 'correct' && (
-              <p className="note-attention">
-                {say('correctingTheOldOneIsKept', { entered: intent.reading.entered || say('theReading') })}
-              </p>
-            )}
+            <Warnings gone={isGone ? finding : undefined} intent={intent} day={day} />
             <Form.Label htmlFor="height">{say('howTallFromTheSoilLineTo')}</Form.Label>
-            <div className="height-entry">
-              <Form.Control
-                id="height"
-                value={text}
-                inputMode="decimal"
-                autoComplete="off"
-                placeholder="–"
-                aria-describedby="height-note"
-                isInvalid={problem !== undefined}
-                onChange={(event) => setText(event.target.value)}
-              />
-              <span>{scale.unit}</span>
-            </div>
+            <HeightEntry text={text} unit={scale.unit} isInvalid={problem !== undefined} onText={setText} />
             <div id="height-note" aria-live="polite">
               {problem && <p className="field-problem">{problem}</p>}
               {parsed.ok && (
@@ -144,24 +121,11 @@ export function ReadingPanel({
               )}
               <EntryNotes parsed={parsed} scale={scale} />
             </div>
-            <div className="state-buttons">
-              <Button variant="light" onClick={() => save('not_up')} disabled={keep.isPending}>
-                {say('notUpYet')}
-              </Button>
-              <Button variant="light" onClick={() => save('dead')} disabled={keep.isPending}>
-                {say('dead')}
-              </Button>
-              <Button variant="light" onClick={() => save('not_read')} disabled={keep.isPending}>
-                {say('notRead')}
-              </Button>
-              <Button
-                variant="light"
-                onClick={() => setLonger(rulerLength(scale, length))}
-                disabled={keep.isPending}
-              >
-                {say('longerRuler')}
-              </Button>
-            </div>
+            <StateButtons
+              isBusy={keep.isPending}
+              onState={save}
+              onLonger={() => setLonger(rulerLength(scale, length))}
+            />
             {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
             <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
               {keep.isPending
@@ -174,5 +138,84 @@ export function ReadingPanel({
         )}
       </div>
     </section>
+  );
+}
+
+/** A pot without a height is one of these. */
+const STATES = [
+  { state: 'not_up', words: say('notUpYet') },
+  { state: 'dead', words: say('dead') },
+  { state: 'not_read', words: say('notRead') },
+] as const;
+
+function StateButtons({
+  isBusy,
+  onState,
+  onLonger,
+}: {
+  isBusy: boolean;
+  onState: (state: ReadingState) => void;
+  onLonger: () => void;
+}) {
+  return (
+    <div className="state-buttons">
+      {STATES.map(({ state, words }) => (
+        <Button key={state} variant="light" onClick={() => onState(state)} disabled={isBusy}>
+          {words}
+        </Button>
+      ))}
+      <Button variant="light" onClick={onLonger} disabled={isBusy}>
+        {say('longerRuler')}
+      </Button>
+    </div>
+  );
+}
+
+function HeightEntry({
+  text,
+  unit,
+  isInvalid,
+  onText,
+}: {
+  text: string;
+  unit: string;
+  isInvalid: boolean;
+  onText: (text: string) => void;
+}) {
+  return (
+    <div className="height-entry">
+      <Form.Control
+        id="height"
+        value={text}
+        inputMode="decimal"
+        autoComplete="off"
+        placeholder="–"
+        aria-describedby="height-note"
+        isInvalid={isInvalid}
+        onChange={(event) => onText(event.target.value)}
+      />
+      <span>{unit}</span>
+    </div>
+  );
+}
+
+/** That the pot was gone before, or that a reading is being corrected. */
+function Warnings({ gone, intent, day }: { gone: UnitDay | undefined; intent: Intent; day: string }) {
+  return (
+    <>
+      {gone && (
+        <p className="note-attention">
+          {say('wasOnReadItOnlyIfThat', {
+            state: gone.state,
+            recentDay: recentDay(gone.day, day),
+          })}
+        </p>
+      )}
+      {intent.kind === 'correct' && (
+        <p className="note-attention">
+          {say('correctingTheOldOneIsKept', { entered: intent.reading.entered || say('theReading') })}
+        </p>
+      )}
+    </>
   );
 }

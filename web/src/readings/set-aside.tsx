@@ -4,7 +4,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { call } from '../shared/api/index.ts';
+import { call, keys } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import './readings.scss';
@@ -15,7 +15,7 @@ export function useAct(act: () => Promise<unknown>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: act,
-    onSuccess: () => queries.invalidateQueries({ queryKey: ['experiment', experiment.id] }),
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.experiment(experiment.id) }),
   });
 }
 

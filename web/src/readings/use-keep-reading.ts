@@ -3,7 +3,7 @@ import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { experimentQuery, readingsQuery, experimentsQuery } from '../shared/api/index.ts';
+import { experimentQuery, readingsQuery, experimentsQuery, keys } from '../shared/api/index.ts';
 import { findingText, useExperiment } from '../shared/experiment/index.ts';
 import { useIdOf, useKeep, useMaker, waitingReading, withReading } from '../shared/outbox/index.ts';
 
@@ -59,7 +59,7 @@ export function useKeepReadings() {
           queries.setQueryData(readingsQuery(experiment.id).queryKey, (known = []) =>
             withReading(known, kept),
           );
-          void queries.invalidateQueries({ queryKey: ['experiment', experiment.id, 'comparison'] });
+          void queries.invalidateQueries({ queryKey: keys.ofExperiment(experiment.id, 'comparison') });
           void queries.invalidateQueries({ queryKey: experimentsQuery.queryKey });
           if (experiment.status === 'planted') void queries.invalidateQueries(experimentQuery(experiment.id));
         },

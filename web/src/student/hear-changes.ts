@@ -1,10 +1,11 @@
+import { keys } from '../shared/api/index.ts';
 import type { ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
 import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
 import type { QueryClient } from '@tanstack/react-query';
 import { patchQuery } from '../shared/live/index.ts';
 import { deviceQuery } from './queries.ts';
 
-const POTS = ['device', 'pots'];
+const POTS = keys.ofDevice('pots');
 
 /** Brings a tablet up to date with what others of the class saved; it asks only where it cannot know. */
 export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent): void {
@@ -21,7 +22,7 @@ export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent):
     return;
   }
   void queries.invalidateQueries({ queryKey: POTS });
-  if (thing === 'sowing') void queries.invalidateQueries({ queryKey: ['device', 'sowing'] });
+  if (thing === 'sowing') void queries.invalidateQueries({ queryKey: keys.ofDevice('sowing') });
 }
 
 /** Pots of which somebody read the first variable today are marked so; the rest stays as it is. */

@@ -1,13 +1,13 @@
 import { say } from '@bright-sprout/words/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { useQuery } from '@tanstack/react-query';
-import { addressOf, call } from '../shared/api/index.ts';
+import { addressOf, call, keys } from '../shared/api/index.ts';
 import { shortDay } from '../shared/ui/index.ts';
 
 /** What was made of a pot before, the newest first. */
 export function PotJournal({ unitId }: { unitId: string }) {
   const { data } = useQuery({
-    queryKey: ['device', 'journal', unitId],
+    queryKey: keys.ofDevice('journal', unitId),
     queryFn: () => call(studentRoutes.potJournal, { params: { unitId } }),
   });
   if (!data || data.length === 0) return null;

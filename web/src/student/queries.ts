@@ -4,7 +4,7 @@ import type { StudentPotView } from '@bright-sprout/contract/student';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { type QueryClient, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
-import { call } from '../shared/api/index.ts';
+import { call, keys } from '../shared/api/index.ts';
 import { useOutboxItems } from '../shared/outbox/index.ts';
 
 const DAY_MAY_END_MS = 5 * 60_000;
@@ -14,7 +14,7 @@ const ASK_AGAIN_MS = 15_000;
 
 /** The class that this device joined. */
 export const deviceQuery = queryOptions({
-  queryKey: ['device', 'class'],
+  queryKey: keys.ofDevice('class'),
   queryFn: () => call(studentRoutes.device, {}),
   retry: false,
   staleTime: DAY_MAY_END_MS,
@@ -23,7 +23,7 @@ export const deviceQuery = queryOptions({
 /** The pots of the student at this device. What another student was shown is kept beside it. */
 export function potsQuery(studentId: string) {
   return queryOptions({
-    queryKey: ['device', 'pots', studentId],
+    queryKey: keys.ofDevice('pots', studentId),
     queryFn: () => call(studentRoutes.pots, {}),
     refetchInterval: ASK_AGAIN_MS,
   });
@@ -38,7 +38,7 @@ function potsOfOthers(
   { teamId }: Pick<StudentPart, 'teamId'>,
 ): StudentPotView[] | undefined {
   const known = queries
-    .getQueriesData<StudentPotView[]>({ queryKey: ['device', 'pots'] })
+    .getQueriesData<StudentPotView[]>({ queryKey: keys.ofDevice('pots') })
     .flatMap(([, pots]) => pots ?? []);
   if (known.length === 0) return undefined;
   const isShared = teamId === null || known.every((pot) => pot.teamId === null);
@@ -52,14 +52,14 @@ function potsOfOthers(
 
 /** What the student's team sows now. */
 export const sowingQuery = queryOptions({
-  queryKey: ['device', 'sowing'],
+  queryKey: keys.ofDevice('sowing'),
   queryFn: () => call(studentRoutes.sowing, {}),
   refetchInterval: ASK_AGAIN_MS,
 });
 
 /** What the student may guess and conclude about. */
 export const ideasQuery = queryOptions({
-  queryKey: ['device', 'ideas'],
+  queryKey: keys.ofDevice('ideas'),
   queryFn: () => call(predictionRoutes.studentIdeas, {}),
 });
 

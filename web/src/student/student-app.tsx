@@ -3,7 +3,7 @@ import { liveRoutes } from '@bright-sprout/contract/live';
 import { type DeviceView, studentRoutes } from '@bright-sprout/contract/student';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { addressOf, ApiFailure, call } from '../shared/api/index.ts';
+import { addressOf, ApiFailure, call, keys } from '../shared/api/index.ts';
 import { useChanges } from '../shared/live/index.ts';
 import { forgetQueries } from '../shared/offline/index.ts';
 import {
@@ -37,14 +37,14 @@ export default function StudentApp() {
   const queries = useQueryClient();
   const waiting = useOutboxItems().length;
   useOutboxOf(shown && ownerClass(shown.classId));
-  useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, 'device');
+  useChanges(shown?.studentId ? CHANGES : undefined, hearOfClass, keys.device);
   const leave = useMutation({
     mutationFn: () => call(studentRoutes.leave, {}),
     onSuccess: async () => {
       setChoosing(false);
       await queries.cancelQueries();
       queries.removeQueries({ predicate: ({ queryKey }) => queryKey[0] !== 'device' });
-      await queries.resetQueries({ queryKey: ['device'] });
+      await queries.resetQueries({ queryKey: keys.device });
       await forgetQueries();
     },
   });
@@ -52,9 +52,9 @@ export default function StudentApp() {
     mutationFn: ({ studentId, pin }: { studentId: string; pin?: string }) =>
       chosenDevice(device.data as DeviceView, studentId, pin),
     onSuccess: async (chosen) => {
-      await queries.cancelQueries({ queryKey: ['device'] });
+      await queries.cancelQueries({ queryKey: keys.device });
       queries.setQueryData(deviceQuery.queryKey, chosen);
-      for (const key of OF_STUDENT) void queries.invalidateQueries({ queryKey: ['device', key] });
+      for (const key of OF_STUDENT) void queries.invalidateQueries({ queryKey: keys.ofDevice(key) });
       setChoosing(false);
     },
   });

@@ -1,3 +1,4 @@
+import { keys } from '../shared/api/index.ts';
 import { say } from '@bright-sprout/words/student';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import type { DeviceView, StudentEntryRequest, StudentPotView } from '@bright-sprout/contract/student';
@@ -91,7 +92,7 @@ export function useKeepEntry(pot: StudentPotView, at: AtDevice, onDone: () => vo
       });
     },
     onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: ['device', 'journal', pot.unitId] });
+      void queries.invalidateQueries({ queryKey: keys.ofDevice('journal', pot.unitId) });
       onDone();
     },
   });

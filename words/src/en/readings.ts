@@ -132,4 +132,6 @@ export default {
   millimetres: 'millimetres',
   centimetres: 'centimetres',
   inches: 'inches',
+  first: 'first',
+  same: 'same',
 };

@@ -1,4 +1,5 @@
 export { addressOf, ApiFailure, call, send } from './call.ts';
+export { keys } from './keys.ts';
 export { isPassing, sendFile, timeFor } from './send-file.ts';
 export {
   careQuery,

@@ -1,3 +1,4 @@
+import { keys } from './keys.ts';
 import { classRoutes } from '@bright-sprout/contract/classes';
 import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import { comparisonRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/comparison';
@@ -15,7 +16,7 @@ import { call } from './call.ts';
 
 /** Who is signed in. */
 export const sessionQuery = queryOptions({
-  queryKey: ['session'],
+  queryKey: keys.session,
   queryFn: () => call(accountRoutes.whoAmI, {}),
   retry: false,
   staleTime: Infinity,
@@ -23,46 +24,46 @@ export const sessionQuery = queryOptions({
 
 /** The experiments. */
 export const experimentsQuery = queryOptions({
-  queryKey: ['experiments'],
+  queryKey: keys.experiments,
   queryFn: () => call(experimentRoutes.experiments, {}),
 });
 
 /** Crops to choose from. */
 export const cropsQuery = queryOptions({
-  queryKey: ['crops'],
+  queryKey: keys.crops,
   queryFn: () => call(inventoryRoutes.crops, {}),
   staleTime: Infinity,
 });
 
 /** The packets of the inventory. */
 export const seedLotsQuery = queryOptions({
-  queryKey: ['seed-lots'],
+  queryKey: keys.seedLots,
   queryFn: () => call(inventoryRoutes.seedLots, {}),
   staleTime: 60_000,
 });
 
 /** The teacher’s classes with their rosters. */
 export const classesQuery = queryOptions({
-  queryKey: ['classes'],
+  queryKey: keys.classes,
   queryFn: () => call(classRoutes.classes, {}),
 });
 
 /** Plans to start from. */
 export const templatesQuery = queryOptions({
-  queryKey: ['templates'],
+  queryKey: keys.templates,
   queryFn: () => call(planRoutes.templates, {}),
 });
 
 /** Container sizes of one's own. */
 export const containerSizesQuery = queryOptions({
-  queryKey: ['container-sizes'],
+  queryKey: keys.containerSizes,
   queryFn: () => call(inventoryRoutes.containerSizes, {}),
 });
 
 /** One experiment with its plan. */
 export function experimentQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'plan'],
+    queryKey: keys.ofExperiment(experimentId, 'plan'),
     queryFn: () => call(planRoutes.experiment, { params: { experimentId } }),
   });
 }
@@ -70,7 +71,7 @@ export function experimentQuery(experimentId: string) {
 /** Every reading of an experiment. */
 export function readingsQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'readings'],
+    queryKey: keys.ofExperiment(experimentId, 'readings'),
     queryFn: () => call(readingRoutes.readings, { params: { experimentId } }),
   });
 }
@@ -78,7 +79,7 @@ export function readingsQuery(experimentId: string) {
 /** A comparison; the last one stays in sight while the next is fetched. */
 export function comparisonQuery(experimentId: string, query: ComparisonQuery) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'comparison', query],
+    queryKey: keys.ofExperiment(experimentId, 'comparison', query),
     queryFn: () => call(comparisonRoutes.comparison, { params: { experimentId }, query }),
     placeholderData: keepPreviousData,
   });
@@ -87,7 +88,7 @@ export function comparisonQuery(experimentId: string, query: ComparisonQuery) {
 /** Runs of the same plan pooled. */
 export function studyQuery(experimentId: string, query: StudyQuery) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'comparison', 'study', query],
+    queryKey: keys.ofExperiment(experimentId, 'comparison', 'study', query),
     queryFn: () => call(comparisonRoutes.study, { params: { experimentId }, query }),
     placeholderData: keepPreviousData,
   });
@@ -96,7 +97,7 @@ export function studyQuery(experimentId: string, query: StudyQuery) {
 /** Guesses that count. */
 export function predictionsQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'predictions'],
+    queryKey: keys.ofExperiment(experimentId, 'predictions'),
     queryFn: () => call(predictionRoutes.predictions, { params: { experimentId } }),
   });
 }
@@ -104,7 +105,7 @@ export function predictionsQuery(experimentId: string) {
 /** What teacher and students concluded. */
 export function conclusionsQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'conclusions'],
+    queryKey: keys.ofExperiment(experimentId, 'conclusions'),
     queryFn: () => call(predictionRoutes.conclusions, { params: { experimentId } }),
   });
 }
@@ -112,7 +113,7 @@ export function conclusionsQuery(experimentId: string) {
 /** How well a class reads drawn rulers. */
 export function practiceQuery(classId: string) {
   return queryOptions({
-    queryKey: ['classes', classId, 'practice'],
+    queryKey: keys.practice(classId),
     queryFn: () => call(studentRoutes.practice, { params: { classId } }),
   });
 }
@@ -120,7 +121,7 @@ export function practiceQuery(classId: string) {
 /** Care of an experiment's plants. */
 export function careQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'care'],
+    queryKey: keys.ofExperiment(experimentId, 'care'),
     queryFn: () => call(careRoutes.care, { params: { experimentId } }),
   });
 }
@@ -128,7 +129,7 @@ export function careQuery(experimentId: string) {
 /** What loggers measured, by day. */
 export function sensorDaysQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'logger-days'],
+    queryKey: keys.ofExperiment(experimentId, 'logger-days'),
     queryFn: () => call(careRoutes.sensorDays, { params: { experimentId } }),
   });
 }
@@ -136,7 +137,7 @@ export function sensorDaysQuery(experimentId: string) {
 /** Photos, drawings and sentences. */
 export function journalQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'journal'],
+    queryKey: keys.ofExperiment(experimentId, 'journal'),
     queryFn: () => call(journalRoutes.entries, { params: { experimentId } }),
   });
 }
@@ -144,7 +145,7 @@ export function journalQuery(experimentId: string) {
 /** What is ticked of the sowing of each unit. */
 export function ticksQuery(experimentId: string) {
   return queryOptions({
-    queryKey: ['experiment', experimentId, 'ticks'],
+    queryKey: keys.ofExperiment(experimentId, 'ticks'),
     queryFn: () => call(sowingRoutes.ticks, { params: { experimentId } }),
   });
 }

@@ -8,12 +8,12 @@ import { listenTo } from './stream.ts';
  * tells what was saved while the stream was down.
  * @param address of the stream; nothing is heard while it is undefined
  * @param hear brings what the page keeps up to date
- * @param all first word of the keys of all that the stream tells of
+ * @param all key of all that the stream tells of
  */
 export function useChanges(
   address: string | undefined,
   hear: (queries: QueryClient, change: ChangeEvent) => void,
-  all: string,
+  all: readonly string[],
 ): void {
   const queries = useQueryClient();
   useEffect(() => {
@@ -21,7 +21,7 @@ export function useChanges(
     let isFirst = true;
     return listenTo(address, {
       onOpen: () => {
-        if (!isFirst) void queries.invalidateQueries({ queryKey: [all] });
+        if (!isFirst) void queries.invalidateQueries({ queryKey: all });
         isFirst = false;
       },
       onChange: (change) => hear(queries, change),

@@ -1,3 +1,4 @@
+import { keys } from '../api/index.ts';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
@@ -24,8 +25,8 @@ export function useOutboxOf(owner: string | undefined): void {
   useEffect(
     () =>
       outbox.onSent(({ experimentId }) => {
-        void queries.invalidateQueries({ queryKey: ['experiment', experimentId] });
-        void queries.invalidateQueries({ queryKey: ['device'] });
+        void queries.invalidateQueries({ queryKey: keys.experiment(experimentId) });
+        void queries.invalidateQueries({ queryKey: keys.device });
       }),
     [queries],
   );

@@ -1,4 +1,4 @@
-import type { Say } from '@bright-sprout/words/say';
+import type { DrawnValues, Say } from '@bright-sprout/words/say';
 import { Fragment, type ReactNode } from 'react';
 
 /** A text of a catalogue with parts that are drawn otherwise, such as a link within a sentence. */
@@ -9,8 +9,8 @@ export function Said<Code extends string>({
 }: {
   readonly by: Say<Code>;
   readonly code: NoInfer<Code>;
-  readonly values: Readonly<Record<string, string | number | ((inside: ReactNode) => ReactNode)>>;
+  readonly values: DrawnValues<ReactNode>;
 }): ReactNode {
-  const parts = by.parts<ReactNode>(code, values as never);
+  const parts = by.parts<ReactNode>(code, values);
   return parts.map((part, at) => <Fragment key={at}>{part}</Fragment>);
 }

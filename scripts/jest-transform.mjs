@@ -24,16 +24,26 @@ export default {
     const swc = swcJest.createTransformer(options);
     return {
       ...swc,
-      process(source, path, jest) {
+      process(original, path, jest) {
+        const source = mutated(original, path);
         const result = swc.process(source, path, jest);
         return path.includes('/core/src/')
           ? { ...result, code: `${constants(source)}${result.code}` }
           : result;
       },
-      getCacheKey: (source, path, jest) => `${swc.getCacheKey(source, path, jest)}-constants-2`,
+      getCacheKey: (source, path, jest) =>
+        `${swc.getCacheKey(mutated(source, path), path, jest)}-constants-2`,
     };
   },
 };
+
+/** The one change of a source whose tests are on trial; see `mutants/run-mutants.ts`. */
+const mutant = process.env.BRIGHT_SPROUT_MUTANT && JSON.parse(process.env.BRIGHT_SPROUT_MUTANT);
+
+function mutated(source, path) {
+  if (!mutant || !path.endsWith(`/${mutant.source}`)) return source;
+  return source.slice(0, mutant.start) + mutant.text + source.slice(mutant.end);
+}
 
 function constants(source) {
   const used = GLOBALS.filter((name) => new RegExp(`\\b${name}\\b`).test(source));

@@ -53,8 +53,8 @@ export function sayer<Code extends string>(texts: Readonly<Record<Code, string>>
     return typeof text === 'string' && PLAIN.test(text) ? text : (messageOf(code).format(values) as string);
   };
   const parts = <T>(code: Code, values: DrawnValues<T>): (string | T)[] => {
-    const drawn = messageOf(code).format<T>(values as Record<string, T>);
-    return (Array.isArray(drawn) ? drawn : [drawn]) as (string | T)[];
+    const drawn = messageOf(code).format<T>(values);
+    return (Array.isArray(drawn) ? drawn : [drawn]);
   };
   return Object.assign(say, { parts });
 }

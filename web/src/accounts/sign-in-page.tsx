@@ -100,11 +100,11 @@ function entriesOf<Name extends string>(
   names: readonly Name[],
 ): Record<Name, string> {
   event.preventDefault();
-  const data = new FormData(event.currentTarget);
+  const { elements } = event.currentTarget;
   return Object.fromEntries(
     names.map((name) => {
-      const typed = data.get(name);
-      return [name, typeof typed === 'string' ? typed : ''];
+      const field = elements.namedItem(name);
+      return [name, field instanceof HTMLInputElement ? field.value : ''];
     }),
   ) as Record<Name, string>;
 }

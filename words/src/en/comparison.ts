@@ -360,7 +360,4 @@ export default {
   team2: 'team',
   block: 'block',
   dates: 'dates',
-  days: 'days',
-  ages: 'ages',
-  age: 'age',
 };

@@ -41,9 +41,7 @@ export async function firstLoad(application: TemporaryApplication): Promise<Firs
       await link.waitFor();
       experimentsMs.push(performance.now() - signedIn);
       await link.click();
-      const record = page
-        .getByRole('navigation', { name: 'Stages' })
-        .getByRole('link', { name: /^Record/ });
+      const record = page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Record/ });
       const path = (await record.getAttribute('href')) ?? '';
       const storageState = await page.context().storageState();
       await page.close();

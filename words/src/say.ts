@@ -54,7 +54,7 @@ export function sayer<Code extends string>(texts: Readonly<Record<Code, string>>
   };
   const parts = <T>(code: Code, values: DrawnValues<T>): (string | T)[] => {
     const drawn = messageOf(code).format<T>(values);
-    return (Array.isArray(drawn) ? drawn : [drawn]);
+    return Array.isArray(drawn) ? drawn : [drawn];
   };
   return Object.assign(say, { parts });
 }

@@ -134,9 +134,7 @@ function StepRow({ index, onMove }: { index: number; onMove: (by: 1 | -1) => voi
           <X size={15} aria-hidden="true" />
         </Button>
       </span>
-      {problem(`${name}.text`) && (
-        <span className="field-problem">{problem(`${name}.text`)}</span>
-      )}
+      {problem(`${name}.text`) && <span className="field-problem">{problem(`${name}.text`)}</span>}
       <FailureNote error={error} />
     </li>
   );

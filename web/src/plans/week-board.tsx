@@ -228,8 +228,7 @@ function TaskChip({
       {...drag.listeners}
       onKeyDown={key}
     >
-      {!isQuiet &&
-        say('task', { words, forWhom, ifWho: task.who ? 'yes' : 'no', who: task.who })}
+      {!isQuiet && say('task', { words, forWhom, ifWho: task.who ? 'yes' : 'no', who: task.who })}
     </button>
   );
 }

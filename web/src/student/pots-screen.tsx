@@ -143,9 +143,7 @@ function secondReadText(pots: readonly StudentPotView[]): string {
     .map((pot) => pot.number);
   if (numbers.length === 0) return '';
   const which =
-    numbers.length === 1
-      ? say('pot5', { number: numbers[0] })
-      : say('pots', { numbers: allOf(numbers) });
+    numbers.length === 1 ? say('pot5', { number: numbers[0] }) : say('pots', { numbers: allOf(numbers) });
   return say('beASecondReaderReadOnceMore', { which });
 }
 

@@ -12,12 +12,14 @@ export default {
   line: 'Line {line}: {words}',
   valuesKept: '{samplesCount, plural, one {# value} other {# values}} kept.',
   logger: 'Logger',
-  noLoggerMeasuredOnThisDayA: 'No logger measured on this day. A logger sends by itself with a key, or its file is opened.',
+  noLoggerMeasuredOnThisDayA:
+    'No logger measured on this day. A logger sends by itself with a key, or its file is opened.',
   to: '{least} to {most}',
   fileOfALogger: 'File of a logger',
   openALoggersCsv: 'Open a logger’s CSV',
   newKeyForALogger: 'New key for a logger',
-  giveThisToTheLoggerNowIt: 'Give this to the logger now; it is shown once, and an older key no longer works: <code>{key}</code>',
+  giveThisToTheLoggerNowIt:
+    'Give this to the logger now; it is shown once, and an older key no longer works: <code>{key}</code>',
   whichPlantsWent: 'Which plants went?',
   intoWhatHowDeep: 'Into what, how deep?',
   withWhat: 'With what?',
@@ -34,7 +36,8 @@ export default {
   theSoilFeels: 'The soil feels',
   choose: 'choose',
   anythingToAdd: 'Anything to add?',
-  noteItFor: 'Note it for {ifChosenIdsCount, select, yes {all {count, plural, one {# pot} other {# pots}}} other {{count} chosen {count, plural, one {pot} other {pots}}}}',
+  noteItFor:
+    'Note it for {ifChosenIdsCount, select, yes {all {count, plural, one {# pot} other {# pots}}} other {{count} chosen {count, plural, one {pot} other {pots}}}}',
   tapPotsOnTheSillToChoose: 'Tap pots on the sill to choose some.',
   itWasDone: 'It was done',
   takeItBack: 'Take it back',

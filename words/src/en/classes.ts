@@ -18,15 +18,19 @@ export default {
   holiday2: 'Holiday',
   aHoliday: 'A holiday',
   eachStudentTypesAPinOfFour: 'Each student types a PIN of four digits',
-  studentsGoToJoinAndTypeNew: 'Students go to <b>{host}/join</b> and type <b2>{code}</b2> <press>New code</press>',
+  studentsGoToJoinAndTypeNew:
+    'Students go to <b>{host}/join</b> and type <b2>{code}</b2> <press>New code</press>',
   keepTheseChanges: 'Keep these changes',
   makeThisClass: 'Make this class',
   qrCodeThatOpens: 'QR code that opens {schoolClass}',
-  onPracticeRulersThisClassIsTypically: 'On practice rulers this class is typically <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, {biasMm} mm too {ifBiasMm, select, yes {short} other {long}} on average). Smaller changes than {value} mm may be reading alone.',
-  studentsCanPractiseOnDrawnRulersFrom: 'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.',
+  onPracticeRulersThisClassIsTypically:
+    'On practice rulers this class is typically <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, {biasMm} mm too {ifBiasMm, select, yes {short} other {long}} on average). Smaller changes than {value} mm may be reading alone.',
+  studentsCanPractiseOnDrawnRulersFrom:
+    'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.',
   removeThisClass: 'Remove this class',
   remove: 'Remove {name}?',
-  removeItsNamesAndTeamsAreGone: '<b>Remove {name}?</b> Its names and teams are gone for good. Experiments and readings stay.',
+  removeItsNamesAndTeamsAreGone:
+    '<b>Remove {name}?</b> Its names and teams are gone for good. Experiments and readings stay.',
   removeIt: 'Remove it',
   leaveIt: 'Leave it',
   otters: 'Otters',
@@ -39,15 +43,19 @@ export default {
   wrens: 'Wrens',
   toads: 'Toads',
   bats: 'Bats',
-  removeForGoodTheReadingsStayAs: 'Remove {displayName} for good? The readings stay, as read by “a student”. This cannot be undone.',
+  removeForGoodTheReadingsStayAs:
+    'Remove {displayName} for good? The readings stay, as read by “a student”. This cannot be undone.',
   n1Student: '1 student',
   students: '{studentsCount, plural, one {# student} other {# students}}',
   teams: ', {teamsCount, plural, one {# team} other {# teams}}',
   displayNames: 'Display names',
-  pasteOrTypeDisplayNamesOneA: 'Paste or type display names, one a line, or the lines of a table. First names are enough.',
+  pasteOrTypeDisplayNamesOneA:
+    'Paste or type display names, one a line, or the lines of a table. First names are enough.',
   addThem: 'Add them',
-  aDisplayNameHasUpToCharacters: 'A display name has up to {mostNameCharacters, plural, one {# character} other {# characters}}. Shorten: {listed}',
-  inTheClassAlreadySoNotAdded: 'In the class already, so not added again: {listed}. Two children of one name? Add an initial.',
+  aDisplayNameHasUpToCharacters:
+    'A display name has up to {mostNameCharacters, plural, one {# character} other {# characters}}. Shorten: {listed}',
+  inTheClassAlreadySoNotAdded:
+    'In the class already, so not added again: {listed}. Two children of one name? Add an initial.',
   howManyTeams: 'How many teams',
   teamsByChance: 'Teams by chance',
   nameOfTeam: 'Name of team {team}',
@@ -61,7 +69,8 @@ export default {
   team: 'Team {index}',
   classes: 'Classes',
   anotherClass: 'Another class',
-  aClassNeedsANameAndIts: 'A class needs a name and its meeting days. Students are a display name and a picture, nothing else.',
+  aClassNeedsANameAndIts:
+    'A class needs a name and its meeting days. Students are a display name and a picture, nothing else.',
   about: 'About {chosen}',
   aNewClass: 'A new class',
   rosterOf: 'Roster of {chosen}',

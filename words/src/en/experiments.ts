@@ -29,6 +29,8 @@ export default {
   oneThingToDoToday: 'One thing to do today',
   thingsToDoToday: '{due, plural, one {# thing} other {# things}} to do today',
   notYet: 'not yet',
-  potsSownLesson: '{cropName} · {units, plural, one {# pot} other {# pots}} · sown {status} · lesson {lessonOn}',
-  writeAQuestionThatPlantsCanAnswer: 'Write a question that plants can answer, such as “Does … make … taller?”, and choose a crop. The rest of the plan is filled in for you to change. Or open a CSV file with readings that you have.',
+  potsSownLesson:
+    '{cropName} · {units, plural, one {# pot} other {# pots}} · sown {status} · lesson {lessonOn}',
+  writeAQuestionThatPlantsCanAnswer:
+    'Write a question that plants can answer, such as “Does … make … taller?”, and choose a crop. The rest of the plan is filled in for you to change. Or open a CSV file with readings that you have.',
 };

@@ -1,13 +1,17 @@
 export default {
   sendTheBytesOfTheFileAs: 'Send the bytes of the file as application/octet-stream.',
-  theDatabaseCannotBeReachedJustNow: 'The database cannot be reached just now. Nothing was saved; try again in a moment.',
-  thereIsNoRoomLeftWhereThe: 'there is no room left where the data is kept; make room, and saving works again by itself',
-  thereIsNoRoomLeftWhereThe2: 'There is no room left where the data is kept, so this was not saved. Tell whoever runs Bright Sprout; once there is room, try again.',
+  theDatabaseCannotBeReachedJustNow:
+    'The database cannot be reached just now. Nothing was saved; try again in a moment.',
+  thereIsNoRoomLeftWhereThe:
+    'there is no room left where the data is kept; make room, and saving works again by itself',
+  thereIsNoRoomLeftWhereThe2:
+    'There is no room left where the data is kept, so this was not saved. Tell whoever runs Bright Sprout; once there is room, try again.',
   manySaveAtTheSameMomentNothing: 'Many save at the same moment. Nothing was saved; try again.',
   thereIsNothingAtThisAddress: 'There is nothing at this address.',
   thatIsTooLargeToSend: 'That is too large to send.',
   theRequestCouldNotBeReadReload: 'The request could not be read. Reload the page and try again.',
-  somethingWentWrongOnOurSideWhat: 'Something went wrong on our side. What you typed is still here; try again.',
+  somethingWentWrongOnOurSideWhat:
+    'Something went wrong on our side. What you typed is still here; try again.',
   thereIsAnAccountWithThisE: 'There is an account with this e-mail address. Sign in, or use another address.',
   aStudent: 'a student',
   anotherStudentHasThisNameAddAn: 'Another student has this name. Add an initial.',
@@ -24,11 +28,14 @@ export default {
   anotherLevelHasThisNameAlready: 'Another level has this name already.',
   markOneLevelAtMostAsThe: 'Mark one level at most as the control.',
   everyCombinationIsLeftOutGrowAt: 'Every combination is left out. Grow at least one.',
-  combinationsAreMoreThanUseFewer: '{treatments, plural, one {# combination} other {# combinations}} are more than {mostTreatments}. Use fewer levels, or leave some out.',
-  potsAreMoreThanUseFewerOf: '{treatments, plural, one {# pot} other {# pots}} are more than {mostUnits}. Use fewer of each.',
+  combinationsAreMoreThanUseFewer:
+    '{treatments, plural, one {# combination} other {# combinations}} are more than {mostTreatments}. Use fewer levels, or leave some out.',
+  potsAreMoreThanUseFewerOf:
+    '{treatments, plural, one {# pot} other {# pots}} are more than {mostUnits}. Use fewer of each.',
   useALargerContainerOrSeveral: 'Use a larger container, or several.',
   useAtMostOfEachOrA: 'Use at most {fit} of each, or a larger container.',
-  potsDoNotFitIntoPlaces: '{units, plural, one {# pot} other {# pots}} do not fit into {places, plural, one {# place} other {# places}}. {advice}',
+  potsDoNotFitIntoPlaces:
+    '{units, plural, one {# pot} other {# pots}} do not fit into {places, plural, one {# place} other {# places}}. {advice}',
   theCrop: 'the crop',
   whatIsChanged: 'what is changed',
   theCombinations: 'the combinations',
@@ -63,7 +70,8 @@ export default {
   giveAtMost: 'Give at most {most}.',
   sayWhatWasDone: 'Say what was done.',
   chooseOneOfThePictures: 'Choose one of the pictures.',
-  thisWaitedMoreThanDaysShowIt: 'This waited more than {latestDays, plural, one {# day} other {# days}}. Show it to your teacher.',
+  thisWaitedMoreThanDaysShowIt:
+    'This waited more than {latestDays, plural, one {# day} other {# days}}. Show it to your teacher.',
   giveThePlaceOfTheFirstByte: 'Give the place of the first byte; files of up to 30 MB are taken.',
   writeASentenceFirst: 'Write a sentence first.',
   thereIsNoPictureYet: 'There is no picture yet.',
@@ -73,7 +81,8 @@ export default {
   brightSprout: 'Bright Sprout',
   studentsReadOnTheDayItselfAnd: 'Students read on the day itself, and today is {day}. Ask your teacher.',
   youCanPutRightWhatYouRead: 'You can put right what you read yourself today.',
-  allLevelsOfAreTakenTogetherHere: 'All levels of {others} are taken together here: see Treatments for whether they work together.',
+  allLevelsOfAreTakenTogetherHere:
+    'All levels of {others} are taken together here: see Treatments for whether they work together.',
   sown: 'sown {format}',
   chooseOneOfTheAnswersOfThe: 'Choose one of the answers of the plan.',
   onePlaceNeeds: 'one place needs',
@@ -91,7 +100,8 @@ export default {
   aQuotationMarkThatIsNeverClosed: 'a quotation mark that is never closed',
   eachToHaveItsPartner: 'each " to have its partner',
   aTextOfCharacters: 'a text of {rowCount, plural, one {# character} other {# characters}}',
-  atMostCharactersInACell: 'at most {mostCellCharacters, plural, one {# character} other {# characters}} in a cell',
+  atMostCharactersInACell:
+    'at most {mostCellCharacters, plural, one {# character} other {# characters}} in a cell',
   itHasSheets: 'it has {sheetsCount} sheets',
   aCellStandsInRow: 'a cell stands in row {rows}',
   aCellStandsInColumn: 'a cell stands in column {columns}',

@@ -5,6 +5,7 @@ import {
   type DesignUnit,
   dunnettLeaving,
   fitDesign,
+  oneWayAnova,
   pairedT,
   tukeyKramer,
   dunnettSurvival,
@@ -88,6 +89,22 @@ describe('the model of a design', () => {
     if (!tukey.defined) throw new Error('defined');
     expect(found.fit.spread).toBe('equal');
     expect(found.estimate).toBeCloseTo(tukey.value[0]!.difference, 10);
+  });
+
+  test('all treatments at once: the F of one spread, and with two treatments in blocks the square of the paired t', () => {
+    const groups = [first, second, [60, 66, 57, 64, 51]];
+    const { overall } = contrast(unitsOf(groups), [-1, 1, 0]).fit;
+    const oneWay = oneWayAnova(groups);
+    if (!oneWay.defined) throw new Error('defined');
+    expect([overall.f, overall.df1, overall.df2, overall.p]).toEqual(
+      [oneWay.value.f, 2, 11, oneWay.value.p].map((value) => expect.closeTo(value, 8)),
+    );
+    const paired = pairedT(first.map((value, index): [number, number] => [value, second[index]!]));
+    if (!paired.defined) throw new Error('defined');
+    const blocked = contrast(unitsOf([first, second.slice(0, 4)], true), [-1, 1]).fit.overall;
+    expect([blocked.f, blocked.p]).toEqual(
+      [paired.value.t ** 2, paired.value.p].map((value) => expect.closeTo(value, 8)),
+    );
   });
 
   test('spread that goes with the mean is found to do so', () => {

@@ -28,7 +28,7 @@ interface Experiment {
 }
 
 const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-  VALUES (?, ?, ?, ?, 'up', 12.5, '1.25', 'cm', 0.1, 'bench')`;
+  VALUES (?, ?, ?, ?, 'emerged', 12.5, '1.25', 'cm', 0.1, 'bench')`;
 
 const FETCH = `SELECT r.unit_id, r.observed_on, r.state, r.value FROM unit u
   JOIN reading r ON r.unit_id = u.id AND r.variable_id = ?
@@ -45,7 +45,7 @@ async function saving(client: ApiClient, connection: mysql.Connection): Promise<
   const reading = {
     variableId,
     observedOn: experiment.today,
-    state: 'up',
+    state: 'emerged',
     value: 12.5,
     entered: '1.25',
     unitOfMeasure: 'cm',

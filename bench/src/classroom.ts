@@ -35,7 +35,7 @@ interface Experiment {
 }
 
 const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-  VALUES (?, ?, ?, ?, 'up', 12.5, '1.25', 'cm', 0.1, 'bench')`;
+  VALUES (?, ?, ?, ?, 'emerged', 12.5, '1.25', 'cm', 0.1, 'bench')`;
 
 /**
  * Lets a whole year group read within a minute, the streams of all tablets open, bare INSERTs into a second experiment
@@ -122,7 +122,7 @@ function readingOf(experiment: Experiment): object {
   return {
     variableId: experiment.variables[0]?.id,
     observedOn: experiment.today,
-    state: 'up',
+    state: 'emerged',
     value: 12.5,
     entered: '1.25',
     unitOfMeasure: 'cm',

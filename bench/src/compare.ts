@@ -72,7 +72,7 @@ function readingsOf({ units }: Design, seed: number): ObservedFact[] {
       return {
         unitId: unit.id,
         day: addDays(SOWN, age),
-        state: isUp ? 'up' : 'not_up',
+        state: isUp ? 'emerged' : 'not_emerged',
         value: isUp ? Math.max(0.5, value) : null,
         observer: unit.team,
       };
@@ -88,7 +88,7 @@ function wholeCompare(plan: Design, readings: readonly ObservedFact[]): void {
     units,
     readings,
     day,
-    rule: 'only-up',
+    rule: 'only_up',
     design: plan,
     by: 'treatment',
   });

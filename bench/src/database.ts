@@ -35,7 +35,7 @@ async function addExperiments(connection: mysql.Connection, experiments: number)
     JOIN treatment t ON t.experiment_id = f.id AND t.position = s.seq MOD 2`);
   await run(`INSERT INTO reading
     (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-    SELECT UUID(), u.id, v.id, '2025-01-06' + INTERVAL s.seq DAY, 'up', s.seq * 2 + u.number, '1', 'cm', 0.5, 'filling'
+    SELECT UUID(), u.id, v.id, '2025-01-06' + INTERVAL s.seq DAY, 'emerged', s.seq * 2 + u.number, '1', 'cm', 0.5, 'filling'
     FROM fresh f JOIN unit u ON u.experiment_id = f.id JOIN variable v ON v.experiment_id = f.id
     JOIN seq_1_to_${READINGS_PER_UNIT} s`);
   await run('DROP TEMPORARY TABLE fresh');

@@ -46,7 +46,7 @@ export async function makeRuns(
     JOIN treatment t ON t.experiment_id = f.id AND t.position = s.seq MOD 2`);
   await run(`INSERT INTO reading
     (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-    SELECT UUID(), u.id, v.id, '2025-01-06' + INTERVAL s.seq DAY, 'up',
+    SELECT UUID(), u.id, v.id, '2025-01-06' + INTERVAL s.seq DAY, 'emerged',
       ROUND((90 + (u.number * 7) MOD 23) / (1 + EXP(-0.2 * (CAST(s.seq AS SIGNED) - 20))), 1), '1', 'mm', 1, 'bench'
     FROM fresh f JOIN unit u ON u.experiment_id = f.id JOIN variable v ON v.experiment_id = f.id
     JOIN seq_1_to_${days} s`);

@@ -88,13 +88,15 @@ describe('a request is checked once for both sides', () => {
       unitId: '01a20970-c851-75ac-9b96-a433a9a00c6b',
       variableId: '01a20970-c851-75ac-9b96-a433a9a00c6b',
       observedOn: '2026-05-04',
-      state: 'not_up',
+      state: 'not_emerged',
       entered: '',
       unitOfMeasure: 'cm',
       precision: 0.5,
     };
     expect(check(ReadingRequest, reading).ok).toBe(true);
     expect(check(ReadingRequest, { ...reading, value: Number.NaN }).ok).toBe(false);
+    const older = check(ReadingRequest, { ...reading, state: 'not_up', value: null });
+    expect(older.ok && older.value.state).toBe('not_emerged');
   });
 });
 

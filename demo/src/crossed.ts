@@ -143,7 +143,7 @@ function crossedPlan(sowOn: CalendarDay): Plan {
 interface Found {
   readonly number: number;
   readonly day: CalendarDay;
-  readonly state: 'not_up' | 'up' | 'dead';
+  readonly state: 'not_emerged' | 'emerged' | 'dead';
   readonly mm: number | null;
 }
 

@@ -17,7 +17,7 @@ describe('the made-up school', () => {
       const dead = readings.filter((reading) => reading.state === 'dead');
       expect(dead).toHaveLength(1);
       const lastDay = readings.filter((reading) => reading.observedOn === days.at(-1));
-      expect(lastDay.filter((reading) => reading.state === 'not_up')).toHaveLength(1);
+      expect(lastDay.filter((reading) => reading.state === 'not_emerged')).toHaveLength(1);
       expect(lastDay).toHaveLength(later === 0 ? 9 : 11);
     },
   );

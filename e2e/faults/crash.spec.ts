@@ -40,7 +40,7 @@ async function prepare(): Promise<{ path: string; readings: Reading[] }> {
       unitId: experiment.units[index % 10].id,
       variableId: experiment.variables[0].id,
       observedOn: dayFromToday(-1),
-      state: 'up',
+      state: 'emerged',
       value: index,
       entered: String(index),
       unitOfMeasure: 'mm',

@@ -67,7 +67,7 @@ test('sixty students who save twenty readings each lose none and double none', a
           unitId: experiment.units[(index + turn) % experiment.units.length].id,
           variableId: experiment.variables[0].id,
           observedOn: dayFromToday(0),
-          state: 'up',
+          state: 'emerged',
           value: 10 + turn,
           entered: String(10 + turn),
           unitOfMeasure: 'mm',

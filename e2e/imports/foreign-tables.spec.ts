@@ -75,7 +75,7 @@ const TABLES: readonly Foreign[] = [
       await expect(dialog.getByRole('button', { name: 'Open and compare' })).toBeDisabled();
       await dialog.getByLabel('“sleeping” (5) means').selectOption('not up yet');
       await dialog.getByLabel('“mouldy” (1) means').selectOption('dead');
-      await expect(dialog.getByLabel(/^0 before a pot was up \(7 times/)).toHaveValue('not_up');
+      await expect(dialog.getByLabel(/^0 before a pot was up \(7 times/)).toHaveValue('not_emerged');
       await expect(dialog.getByLabel('Empty cells (1) means')).toHaveValue('nothing');
       await expectAccessible(dialog.page());
     },

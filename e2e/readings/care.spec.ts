@@ -80,7 +80,7 @@ test('a reading is set aside with a reason, left out of the comparison, and put 
         unitId: experiment.units[index].id,
         variableId: experiment.variables[0].id,
         observedOn: dayFromToday(0),
-        state: 'up',
+        state: 'emerged',
         value,
         entered: String(value),
         unitOfMeasure: 'mm',

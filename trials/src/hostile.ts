@@ -17,7 +17,7 @@ const MAPPING = {
   hasTreatmentRow: false,
   variables: [{ source: '1', name: 'height', kind: 'length', unit: 'cm', counting: 'so_far' }],
   words: [],
-  zeros: { before: 'not_up', after: 'value' },
+  zeros: { before: 'not_emerged', after: 'value' },
   dateOrder: 'dmy',
   sownOn: null,
   observedOn: '2026-01-05',

@@ -77,7 +77,7 @@ export function readingOf(
     unitId: experiment.units[index % experiment.units.length]?.id,
     variableId: experiment.variables[0]?.id,
     observedOn: day,
-    state: 'up',
+    state: 'emerged',
     value: index % 2000,
     entered: String(index % 2000),
     unitOfMeasure: 'mm',

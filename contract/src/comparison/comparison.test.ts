@@ -17,8 +17,8 @@ describe('which comparison is wanted', () => {
   });
 
   test.each([
-    { variableId: ID, day: '2028-02-29', rule: 'only-up', summary: 'day', groupBy: 'treatment' },
-    { rule: 'not-up-is-zero', summary: 'area', groupBy: 'factor-2', per: 'per_pot', squares: 'III' },
+    { variableId: ID, day: '2028-02-29', rule: 'only_up', summary: 'day', groupBy: 'treatment' },
+    { rule: 'not_up_is_zero', summary: 'area', groupBy: 'factor-2', per: 'per_pot', squares: 'III' },
     { summary: 'growth_per_day', groupBy: 'team', setAside: 'included', level: '5-7' },
     { groupBy: 'block', parts: 'answer' },
     { groupBy: 'crop', parts: 'treatments,growth,emergence,teams' },
@@ -30,7 +30,7 @@ describe('which comparison is wanted', () => {
     ['variableId', 'height'],
     ['day', '2027-02-29'],
     ['day', 'yesterday'],
-    ['rule', 'only_up'],
+    ['rule', 'only-up'],
     ['summary', 'tallest'],
     ['groupBy', 'factor-3'],
     ['groupBy', 'treatment; DROP TABLE reading'],
@@ -47,7 +47,7 @@ describe('which comparison is wanted', () => {
   });
 
   test.each([
-    [{ age: '21', rule: 'only-up', without: `${ID},${ID}` }, []],
+    [{ age: '21', rule: 'only_up', without: `${ID},${ID}` }, []],
     [{ age: '-1' }, ['age']],
     [{ age: '3.5' }, ['age']],
     [{ age: '367' }, ['age']],

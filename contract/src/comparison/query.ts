@@ -33,7 +33,7 @@ export class ComparisonQuery {
   @IsCalendarDay()
   day?: string;
 
-  /** How a unit with nothing up yet enters; `only-up` when left out. */
+  /** How a unit with nothing up yet enters; `only_up` when left out. */
   @IsOptional()
   @IsIn(NOT_UP_RULES)
   rule?: NotUpRule;

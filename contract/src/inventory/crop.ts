@@ -70,7 +70,7 @@ export class CropRequest implements Omit<Crop, 'id'> {
   @IsNumber({}, { message: 'Give the depth in mm.' })
   sowingDepthMm: number | null;
 
-  @IsIn(['either', 'needs-light', 'needs-dark'])
+  @IsIn(['either', 'needs_light', 'needs_dark'])
   lightToGerminate: Crop['lightToGerminate'];
 
   @NestedOrNull(() => DayRangeView)

@@ -10,7 +10,19 @@ import {
   MaxLength,
   Min,
 } from 'class-validator';
-import { IsCalendarDay, IsId, OnlyWith, Trimmed, type Day, type Id, type Instant } from '../shared/index.ts';
+import {
+  IsCalendarDay,
+  IsId,
+  OnlyWith,
+  Spelled,
+  Trimmed,
+  type Day,
+  type Id,
+  type Instant,
+} from '../shared/index.ts';
+
+/** States as tablets spell them that have not loaded this version yet. */
+const OLDER_STATES = { up: 'emerged', not_up: 'not_emerged' } as const;
 
 /** A reading to keep. It is only ever added; sending it twice stores it once. */
 export class ReadingRequest {
@@ -23,12 +35,13 @@ export class ReadingRequest {
   @IsCalendarDay({ message: 'Give the day of the reading.' })
   observedOn: string;
 
+  @Spelled(OLDER_STATES)
   @IsIn(READING_STATES)
   state: ReadingState;
 
   /** In the base unit: mm for lengths. */
   @IsOptional()
-  @OnlyWith('state', 'up', 'Give a value, or a state in its place, not both.')
+  @OnlyWith('state', 'emerged', 'Give a value, or a state in its place, not both.')
   @IsNumber()
   @Min(-1e9)
   @Max(1e9)

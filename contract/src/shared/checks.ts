@@ -90,6 +90,13 @@ function isZone(name: string): boolean {
 const INVISIBLE = '(?:(?![\\u{E0020}-\\u{E007F}])[\\s\\p{Cc}\\p{Cf}\\u115F\\u1160\\u3164\\uFFA0])+';
 const ENDS = new RegExp(`^${INVISIBLE}|${INVISIBLE}$`, 'gu');
 
+/** Takes a code in an older spelling for the one that it has now. */
+export function Spelled(older: Readonly<Record<string, string>>): PropertyDecorator {
+  return Transform(({ value }: { value: unknown }) =>
+    typeof value === 'string' ? (older[value] ?? value) : value,
+  );
+}
+
 /** Takes what cannot be seen off both ends, so that a name of blanks counts as empty. */
 export function Trimmed(): PropertyDecorator {
   return Transform(({ value }: { value: unknown }) => {

@@ -1,4 +1,4 @@
-export { IsCalendarDay, IsId, isId, IsInstant, IsZone, OnlyWith, Trimmed } from './checks.ts';
+export { IsCalendarDay, IsId, isId, IsInstant, IsZone, OnlyWith, Spelled, Trimmed } from './checks.ts';
 export {
   ERROR_STATUS,
   type ErrorBody,

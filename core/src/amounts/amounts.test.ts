@@ -60,10 +60,10 @@ describe('seeds', () => {
       value: { seedsPerUnit: 2, seeds: 24, chance: 1, thinned: 0 },
     });
     for (const answer of [seedsNeeded(wish(0)), sparesNeeded(wish(0))]) {
-      expect(answer).toEqual({ defined: false, reason: 'nothing-germinates' });
+      expect(answer).toEqual({ defined: false, reason: 'nothing_germinates' });
     }
     for (const answer of [seedsNeeded(wish(0.001)), sparesNeeded(wish(0.001))]) {
-      expect(answer).toEqual({ defined: false, reason: 'too-many-needed' });
+      expect(answer).toEqual({ defined: false, reason: 'too_many_needed' });
     }
   });
 
@@ -103,7 +103,7 @@ describe('seeds', () => {
     const both = sowingWith(2, { groups: [oat, bean], plantsPerUnit: 1 });
     const apart = [oat, bean].map((group) => sowingWith(2, { groups: [group], plantsPerUnit: 1 }).chance);
     expect(both.chance).toBeCloseTo((apart[0] as number) * (apart[1] as number), 9);
-    expect(sparesNeeded({ ...one, groups: [oat, bean] })).toEqual({ defined: false, reason: 'kinds-differ' });
+    expect(sparesNeeded({ ...one, groups: [oat, bean] })).toEqual({ defined: false, reason: 'kinds_differ' });
   });
 
   test('empty units are the same prediction for one plant', () => {
@@ -183,10 +183,10 @@ describe('depth', () => {
   });
 
   test.each([
-    [{ ...seed, lightToGerminate: 'needs-light' as const }, 'surface', 'needs-light'],
+    [{ ...seed, lightToGerminate: 'needs_light' as const }, 'surface', 'needs_light'],
     [{ ...seed, seedThicknessMm: 0.4 }, 'surface', 'tiny'],
-    [seed, 'two_and_half', 'no-figure'],
-    [{ ...seed, seedThicknessMm: null }, 'quarter_inch', 'no-figure'],
+    [seed, 'two_and_half', 'no_figure'],
+    [{ ...seed, seedThicknessMm: null }, 'quarter_inch', 'no_figure'],
   ])('without a packet', (crop, standard, reason) => {
     expect(depthChoices(crop, { depthMm: null })).toMatchObject({ standard, reason });
   });

@@ -11,7 +11,7 @@ import {
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 
 /** Why a depth rule is the default for a seed. */
-export type DepthReason = 'packet-says' | 'needs-light' | 'tiny' | 'no-figure';
+export type DepthReason = 'packet_says' | 'needs_light' | 'tiny' | 'no_figure';
 
 /** What each rule gives for a seed, in mm. */
 export interface DepthChoices {
@@ -35,9 +35,9 @@ export function depthChoices(
 ): DepthChoices {
   const thick = crop.seedThicknessMm;
   const byThickness = (factor: number): Outcome<number> =>
-    thick === null ? notDefined('no-crop-figures') : defined(thick * factor);
+    thick === null ? notDefined('no_crop_figures') : defined(thick * factor);
   const given: Record<DepthRule, Outcome<number>> = {
-    packet: facts.depthMm === null ? notDefined('no-crop-figures') : defined(facts.depthMm),
+    packet: facts.depthMm === null ? notDefined('no_crop_figures') : defined(facts.depthMm),
     as_thick: byThickness(1),
     two_and_half: byThickness(2.5),
     half_inch: defined(HALF_INCH),
@@ -52,14 +52,14 @@ function standardRule(
   crop: Pick<Crop, 'seedThicknessMm' | 'lightToGerminate'>,
   facts: Pick<SeedFacts, 'depthMm'>,
 ): { standard: DepthRule; reason: DepthReason } {
-  if (facts.depthMm !== null) return { standard: 'packet', reason: 'packet-says' };
-  if (crop.lightToGerminate === 'needs-light') return { standard: 'surface', reason: 'needs-light' };
+  if (facts.depthMm !== null) return { standard: 'packet', reason: 'packet_says' };
+  if (crop.lightToGerminate === 'needs_light') return { standard: 'surface', reason: 'needs_light' };
   if (crop.seedThicknessMm !== null && crop.seedThicknessMm < TINY_MM) {
     return { standard: 'surface', reason: 'tiny' };
   }
   return {
     standard: crop.seedThicknessMm === null ? 'quarter_inch' : 'two_and_half',
-    reason: 'no-figure',
+    reason: 'no_figure',
   };
 }
 
@@ -67,7 +67,7 @@ function standardRule(
 export function depthBy(rule: DepthRule, choices: DepthChoices): Outcome<number> {
   const find = (wanted: DepthRule) => choices.depths.find((choice) => choice.rule === wanted)?.depthMm;
   const chosen = find(rule);
-  return chosen?.defined ? chosen : (find(choices.standard) ?? notDefined('no-crop-figures'));
+  return chosen?.defined ? chosen : (find(choices.standard) ?? notDefined('no_crop_figures'));
 }
 
 /**

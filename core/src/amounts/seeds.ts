@@ -69,12 +69,12 @@ export function sowingWith(seedsPerUnit: number, wish: Omit<SowingWish, 'chance'
  * @returns undefined when nothing germinates or when 200 seeds are not enough
  */
 export function seedsNeeded(wish: SowingWish): Outcome<SowingAnswer> {
-  if (wish.groups.some(({ rate }) => rate.share <= 0)) return notDefined('nothing-germinates');
+  if (wish.groups.some(({ rate }) => rate.share <= 0)) return notDefined('nothing_germinates');
   const enough = (seeds: number): boolean =>
     chanceOfAll(wish.groups, (group, share) =>
       reach(group.plants, seedsFor(seeds, wish.plantsPerUnit, group.plants), share),
     ) >= wish.chance;
-  if (!enough(MOST_SEEDS)) return notDefined('too-many-needed');
+  if (!enough(MOST_SEEDS)) return notDefined('too_many_needed');
   let [low, high] = [wish.plantsPerUnit - 1, MOST_SEEDS];
   while (high - low > 1) {
     const middle = Math.floor((low + high) / 2);
@@ -92,10 +92,10 @@ export function seedsNeeded(wish: SowingWish): Outcome<SowingAnswer> {
 export function sparesNeeded(wish: SowingWish): Outcome<SpareAnswer> {
   const [first, ...others] = wish.groups;
   if (!first || others.some((group) => group.crop !== first.crop || group.plants !== first.plants)) {
-    return notDefined('kinds-differ');
+    return notDefined('kinds_differ');
   }
   const { rate, plants } = first;
-  if (rate.share <= 0) return notDefined('nothing-germinates');
+  if (rate.share <= 0) return notDefined('nothing_germinates');
   const units = wish.groups.reduce((sum, group) => sum + group.units, 0);
   for (let spares = 0; spares <= MOST_SPARES; spares += 1) {
     const chance = overRates(rate, (share) =>
@@ -103,7 +103,7 @@ export function sparesNeeded(wish: SowingWish): Outcome<SpareAnswer> {
     );
     if (chance >= wish.chance) return defined({ spares, chance });
   }
-  return notDefined('too-many-needed');
+  return notDefined('too_many_needed');
 }
 
 /** Units expected to stay empty, and the chance that at least one does. */

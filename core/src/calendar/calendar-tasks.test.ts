@@ -74,15 +74,15 @@ describe('jobs', () => {
     ],
     ['a class day', {}, { code: 'read', left: 12, of: 12 }, true],
     ['some pots left', { unitsReadToday: 10 }, { code: 'read', left: 2, of: 12 }, true],
-    ['all read', { unitsReadToday: 12 }, { code: 'all-read', of: 12 }, false],
-    ['a Saturday', { today: SATURDAY }, { code: 'read-next-class-day' }, false],
+    ['all read', { unitsReadToday: 12 }, { code: 'all_read', of: 12 }, false],
+    ['a Saturday', { today: SATURDAY }, { code: 'read_next_class_day' }, false],
     [
       'a Saturday already begun',
       { today: SATURDAY, unitsReadToday: 1 },
       { code: 'read', left: 11, of: 12 },
       true,
     ],
-    ['the sowing day itself', { sowOn: MONDAY, status: 'planted' }, { code: 'read-next-class-day' }, false],
+    ['the sowing day itself', { sowOn: MONDAY, status: 'planted' }, { code: 'read_next_class_day' }, false],
     ['the lesson day', { lessonOn: MONDAY }, { code: 'lesson', inDays: 0 }, true],
     [
       'every pot dead, after the lesson',

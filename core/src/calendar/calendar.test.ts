@@ -68,11 +68,11 @@ describe('emergence', () => {
   );
 
   test('is not defined where nothing comes up, or nothing is known', () => {
-    expect(emergenceWindow(crop, facts, 5)).toEqual({ defined: false, reason: 'temperature-outside' });
-    expect(emergenceWindow(crop, facts, 36)).toEqual({ defined: false, reason: 'temperature-outside' });
+    expect(emergenceWindow(crop, facts, 5)).toEqual({ defined: false, reason: 'temperature_outside' });
+    expect(emergenceWindow(crop, facts, 36)).toEqual({ defined: false, reason: 'temperature_outside' });
     expect(emergenceWindow(crop, { daysToEmergence: null }, 20)).toEqual({
       defined: false,
-      reason: 'no-crop-figures',
+      reason: 'no_crop_figures',
     });
   });
 });
@@ -217,6 +217,6 @@ describe('readiness', () => {
     const with100 = { crops: [{ ...crop, germinationPercent: 100 }], lots: [] };
     expect(readiness(plan(), with0)).toMatchObject({ value: { chance: 0, expected: 0 } });
     expect(readiness(plan(), with100)).toMatchObject({ defined: true });
-    expect(readiness(plan(), { crops: [], lots: [] })).toEqual({ defined: false, reason: 'no-crop-figures' });
+    expect(readiness(plan(), { crops: [], lots: [] })).toEqual({ defined: false, reason: 'no_crop_figures' });
   });
 });

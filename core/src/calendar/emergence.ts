@@ -17,9 +17,9 @@ export function emergenceWindow(
   temperatureC: number,
 ): Outcome<DayRange> {
   const usual = facts.daysToEmergence;
-  if (!usual) return notDefined('no-crop-figures');
+  if (!usual) return notDefined('no_crop_figures');
   const { min: base, best, max } = crop.temperatureC;
-  if (temperatureC <= base || temperatureC > max) return notDefined('temperature-outside');
+  if (temperatureC <= base || temperatureC > max) return notDefined('temperature_outside');
   const reference = Math.min(USUAL_ROOM_C, best);
   if (reference <= base) return defined(usual);
   const scale = (reference - base) / (Math.min(temperatureC, best) - base);

@@ -21,8 +21,8 @@ export interface JobFacts {
 export type Job =
   | { readonly code: 'sow'; readonly inDays: number }
   | { readonly code: 'read'; readonly left: number; readonly of: number }
-  | { readonly code: 'read-next-class-day' }
-  | { readonly code: 'all-read'; readonly of: number }
+  | { readonly code: 'read_next_class_day' }
+  | { readonly code: 'all_read'; readonly of: number }
   | { readonly code: 'lesson'; readonly inDays: number }
   | { readonly code: 'nothing' };
 
@@ -33,12 +33,12 @@ export function nextJob(facts: JobFacts, rules: ClassDays = SCHOOL_DAYS): Job {
   const toLesson = daysBetween(facts.today, facts.lessonOn);
   if (toLesson === 0) return { code: 'lesson', inDays: 0 };
   const left = facts.unitsToRead - facts.unitsReadToday;
-  if (facts.unitsToRead > 0 && left === 0) return { code: 'all-read', of: facts.unitsToRead };
+  if (facts.unitsToRead > 0 && left === 0) return { code: 'all_read', of: facts.unitsToRead };
   const meets = isClassDay(facts.today, rules);
   if (left > 0 && facts.sowOn < facts.today && (meets || facts.unitsReadToday > 0)) {
     return { code: 'read', left, of: facts.unitsToRead };
   }
-  return toLesson < 0 ? { code: 'lesson', inDays: toLesson } : { code: 'read-next-class-day' };
+  return toLesson < 0 ? { code: 'lesson', inDays: toLesson } : { code: 'read_next_class_day' };
 }
 
 /** True when the job is for today or has been waiting since before. */
@@ -49,8 +49,8 @@ export function isDueToday(job: Job): boolean {
       return job.inDays <= 0;
     case 'read':
       return true;
-    case 'all-read':
-    case 'read-next-class-day':
+    case 'all_read':
+    case 'read_next_class_day':
     case 'nothing':
       return false;
   }

@@ -44,7 +44,7 @@ export function readiness(
     groups.push({ rate, unitAt });
   }
   const [first] = groups;
-  if (!first) return notDefined('no-values');
+  if (!first) return notDefined('no_values');
   const units = groups.length * plan.replicates;
   const needed = Math.ceil(plan.goal.share * units - 1e-9);
   const isOneLot = new Set(judged.map(({ treatment }) => treatment.settings.cropId)).size === 1;
@@ -83,9 +83,9 @@ function chanceOnceUp(
     return defined({ rate, ready: chanceReady(days, plan.goal.heightMm, setting) });
   }
   if (!growth.window.defined || !rate) {
-    return notDefined(growth.setting.defined ? 'no-packet-rate' : growth.setting.reason);
+    return notDefined(growth.setting.defined ? 'no_packet_rate' : growth.setting.reason);
   }
-  if (plan.goal.heightMm > 0) return notDefined('no-crop-figures');
+  if (plan.goal.heightMm > 0) return notDefined('no_crop_figures');
   return defined({ rate, ready: chanceUp(days, growth.window.value) });
 }
 

@@ -10,7 +10,7 @@ import type { TreatmentGrowth } from './treatment-growth.ts';
 export function sowingWish(plan: Plan, growths: readonly TreatmentGrowth[]): Outcome<SowingWish> {
   const groups: SownGroup[] = [];
   for (const { treatment, facts } of growths) {
-    if (!facts?.rate) return notDefined('no-packet-rate');
+    if (!facts?.rate) return notDefined('no_packet_rate');
     const { cropId, plants } = treatment.settings;
     const known = groups.findIndex((group) => group.crop === cropId && group.plants === plants);
     const units = plan.replicates + (groups[known]?.units ?? 0);
@@ -19,6 +19,6 @@ export function sowingWish(plan: Plan, growths: readonly TreatmentGrowth[]): Out
     else groups[known] = group;
   }
   return groups.length === 0
-    ? notDefined('no-values')
+    ? notDefined('no_values')
     : defined({ groups, plantsPerUnit: plan.plantsPerUnit, chance: plan.chance });
 }

@@ -32,7 +32,7 @@ export interface TreatmentGrowth {
 }
 
 const FINE: LengthScale = { unit: 'mm', step: 1 };
-const UNKNOWN = { defined: false, reason: 'no-crop-figures' } as const;
+const UNKNOWN = { defined: false, reason: 'no_crop_figures' } as const;
 
 /** Every treatment of a plan with its sowing day, emergence window and growth; undefined in words where figures lack. */
 export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): TreatmentGrowth[] {

@@ -84,7 +84,7 @@ function compared(situation: Situation, readings: readonly ReadingFact[]) {
     sownOn,
   }));
   const treatments = design.treatments.map(({ id, name, isControl }) => ({ id, name, isControl }));
-  const comparison = compareTreatments({ treatments, units, readings, day: DAY, rule: 'only-up', design });
+  const comparison = compareTreatments({ treatments, units, readings, day: DAY, rule: 'only_up', design });
   return { design, units, comparison };
 }
 
@@ -94,7 +94,7 @@ function countsDiffer(situation: Situation): (chance: RandomGenerator) => boolea
     isTold(
       compared(
         situation,
-        units.map(({ id }) => ({ unitId: id, day: DAY, state: 'up', value: seedsUp(10, 0.7, chance) })),
+        units.map(({ id }) => ({ unitId: id, day: DAY, state: 'emerged', value: seedsUp(10, 0.7, chance) })),
       ).comparison,
     );
 }
@@ -105,7 +105,7 @@ function upHistories(ids: readonly string[], share: number, chance: RandomGenera
     return Array.from({ length: 20 }, (_, age): ReadingFact => ({
       unitId,
       day: addDays(SOWN, age + 1),
-      state: upAt <= age + 1 ? 'up' : 'not_up',
+      state: upAt <= age + 1 ? 'emerged' : 'not_emerged',
       value: null,
     }));
   });
@@ -142,7 +142,7 @@ function unlikePacket(
     const ids = units.map(({ id }) => id);
     const readings = ids.map((unitId): ReadingFact => {
       const up = seedsUp(seeds, rate, chance);
-      return { unitId, day: DAY, state: up > 0 ? 'up' : 'not_up', value: up };
+      return { unitId, day: DAY, state: up > 0 ? 'emerged' : 'not_emerged', value: up };
     });
     const [group] = emergencePart(comparison, sown, units, {
       histories: unitDays(readings),
@@ -163,7 +163,7 @@ function classesDiffer(groups: number, classes: number, pots: number): (chance: 
       const readings = units.map(({ id }) => ({
         unitId: `${at} ${id}`,
         day: DAY,
-        state: 'up' as const,
+        state: 'emerged' as const,
         value: heightOf(chance, level),
       }));
       return {
@@ -174,7 +174,7 @@ function classesDiffer(groups: number, classes: number, pots: number): (chance: 
         histories: unitDays(readings),
       };
     });
-    const { differences } = studyPart(runs, 40, 'only-up');
+    const { differences } = studyPart(runs, 40, 'only_up');
     return differences.some(({ result }) => result.defined && result.value.p < ALPHA);
   };
 }
@@ -186,7 +186,7 @@ function meanHeld(pots: number): (chance: RandomGenerator) => boolean | undefine
     const readings = units.map(({ id }) => ({
       unitId: id,
       day: DAY,
-      state: 'up' as const,
+      state: 'emerged' as const,
       value: heightOf(chance),
     }));
     const [group] = compared(situation, readings).comparison.groups;
@@ -203,7 +203,7 @@ function endHeld(pots: number): (chance: RandomGenerator) => boolean | undefined
       return Array.from({ length: 14 }, (_, at): ReadingFact => {
         const age = 3 * at + 1;
         const value = end / (1 + Math.exp(-0.3 * (age - 12))) + chance.normal();
-        return { unitId: id, day: addDays(SOWN, age), state: 'up', value: Math.max(0.5, value) };
+        return { unitId: id, day: addDays(SOWN, age), state: 'emerged', value: Math.max(0.5, value) };
       });
     });
     const { comparison } = compared(situation, readings);

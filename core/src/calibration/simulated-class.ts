@@ -85,7 +85,7 @@ export function* simulatedClasses(
       units,
       readings: readingsOf(situation, design, chance),
       day: DAY,
-      rule: 'only-up',
+      rule: 'only_up',
       design,
     });
   }
@@ -99,7 +99,7 @@ function readingsOf(situation: Situation, design: Design, chance: RandomGenerato
   return design.units.map((unit, index) => {
     const [first = 0, second = 0] = levelsOf.get(unit.treatmentId) ?? [];
     const shape = { unitId: unit.id, day: DAY, value: null };
-    if (neverUp && chance.happens(neverUp(first))) return { ...shape, state: 'not_up' as const };
+    if (neverUp && chance.happens(neverUp(first))) return { ...shape, state: 'not_emerged' as const };
     if (dies && chance.happens(dies(first))) return { ...shape, state: 'dead' as const };
     const isLast = first === (levels[0] ?? 1) - 1 && second === (levels[1] ?? 1) - 1;
     const mean =
@@ -108,6 +108,6 @@ function readingsOf(situation: Situation, design: Design, chance: RandomGenerato
       (1 + (isLast ? together : 0)) *
       (hasBlocks ? (blocks[index % situation.pots] ?? 1) : 1);
     const height = mean * Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
-    return { ...shape, state: 'up' as const, value: Math.round(height / STEP_MM) * STEP_MM };
+    return { ...shape, state: 'emerged' as const, value: Math.round(height / STEP_MM) * STEP_MM };
   });
 }

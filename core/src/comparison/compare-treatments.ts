@@ -69,7 +69,7 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     ? structureOf(design, by, input.treatments, input.units)
     : plainStructure(input.treatments, input.units);
   const fit: Outcome<FittedDesign> = input.isOrdinal
-    ? notDefined('ordered-scores')
+    ? notDefined('ordered_scores')
     : fitted(groups, structure);
   const questions = crossedQuestions(input, findings);
   // Sorted by a factor, its pairs are those of its question: one figure, however it is reached.
@@ -170,7 +170,7 @@ function overallTest(
     return defined(testLine('design_f', p, f, df1, df2));
   }
   const pair = pairs.find((one) => one.test.defined);
-  if (!pair?.test.defined) return notDefined('group-too-small');
+  if (!pair?.test.defined) return notDefined('group_too_small');
   const { t, df, p } = pair.test.value;
   return defined(testLine('design_t', p, t, df));
 }

@@ -23,7 +23,7 @@ const UNITS = Array.from({ length: 12 }, (_, index) => ({
 type Entry = readonly [unit: number, value: number | null, state?: ReadingState, day?: string];
 
 function readings(entries: readonly Entry[]): ReadingFact[] {
-  return entries.map(([unit, value, state = 'up', day = DAY]) => ({
+  return entries.map(([unit, value, state = 'emerged', day = DAY]) => ({
     unitId: `u${unit}`,
     day: calendarDay(day),
     state,
@@ -31,7 +31,7 @@ function readings(entries: readonly Entry[]): ReadingFact[] {
   }));
 }
 
-function compare(entries: readonly Entry[], rule: NotUpRule = 'only-up', day = DAY) {
+function compare(entries: readonly Entry[], rule: NotUpRule = 'only_up', day = DAY) {
   return compareTreatments({
     treatments: TREATMENTS,
     units: UNITS,
@@ -79,9 +79,9 @@ describe('comparing treatments on a day', () => {
   });
 
   test('days are never pooled: a reading of another day does not count', () => {
-    const found = compare([...FULL.slice(1), [1, 50, 'up', '2026-04-17']]);
+    const found = compare([...FULL.slice(1), [1, 50, 'emerged', '2026-04-17']]);
     expect(found.groups.find((group) => group.groupId === 'a')?.points).toHaveLength(3);
-    expect(compare(FULL, 'only-up', '2026-04-18').overall).toEqual({ defined: false, reason: 'no-values' });
+    expect(compare(FULL, 'only_up', '2026-04-18').overall).toEqual({ defined: false, reason: 'no_values' });
   });
 
   test('two readings of a pot on a day count as one pot', () => {
@@ -92,18 +92,18 @@ describe('comparing treatments on a day', () => {
   });
 
   test('both rules for pots not up yet, each with its n', () => {
-    const entries: Entry[] = [...FULL.slice(0, 11), [12, null, 'not_up']];
+    const entries: Entry[] = [...FULL.slice(0, 11), [12, null, 'not_emerged']];
     const onlyUp = compare(entries).groups[2]!;
     expect([onlyUp.description.n, onlyUp.counts.countedAsZero]).toEqual([3, 0]);
-    expect(onlyUp.counts.leftOut).toEqual([{ unitId: 'u12', number: 12, reason: 'not_up' }]);
-    const asZero = compare(entries, 'not-up-is-zero').groups[2]!;
+    expect(onlyUp.counts.leftOut).toEqual([{ unitId: 'u12', number: 12, reason: 'not_emerged' }]);
+    const asZero = compare(entries, 'not_up_is_zero').groups[2]!;
     expect([asZero.description.n, asZero.counts.countedAsZero]).toEqual([4, 1]);
     expect(asZero.points.at(-1)?.value).toBe(0);
   });
 
   test('a dead pot is left out under both rules, on the day and after', () => {
     const entries: Entry[] = [...FULL.slice(0, 11), [12, null, 'dead', '2026-04-15']];
-    for (const rule of ['only-up', 'not-up-is-zero'] as const) {
+    for (const rule of ['only_up', 'not_up_is_zero'] as const) {
       expect(compare(entries, rule).groups[2]?.counts.leftOut).toEqual([
         { unitId: 'u12', number: 12, reason: 'dead' },
       ]);
@@ -111,15 +111,15 @@ describe('comparing treatments on a day', () => {
   });
 
   test('up but not measured is said, not counted', () => {
-    const found = compare([...FULL.slice(0, 11), [12, null, 'up']]);
+    const found = compare([...FULL.slice(0, 11), [12, null, 'emerged']]);
     expect(found.groups[2]?.counts.leftOut[0]?.reason).toBe('up_without_value');
   });
 
   test.each([
-    ['nothing read', [], 'no-values'],
-    ['one treatment read', FULL.slice(0, 4), 'too-few-groups'],
-    ['none up', FULL.map(([unit]) => [unit, null, 'not_up'] as Entry), 'no-values'],
-    ['all dead', FULL.map(([unit]) => [unit, null, 'dead'] as Entry), 'no-values'],
+    ['nothing read', [], 'no_values'],
+    ['one treatment read', FULL.slice(0, 4), 'too_few_groups'],
+    ['none up', FULL.map(([unit]) => [unit, null, 'not_emerged'] as Entry), 'no_values'],
+    ['all dead', FULL.map(([unit]) => [unit, null, 'dead'] as Entry), 'no_values'],
   ])('%s: no test, and the reason', (_, entries, reason) => {
     const found = compare(entries);
     expect(found.overall).toEqual({ defined: false, reason });
@@ -134,7 +134,7 @@ describe('comparing treatments on a day', () => {
     ]);
     expect(found.pairs[0]).toMatchObject({
       difference: { value: 10 },
-      test: { defined: false, reason: 'group-too-small' },
+      test: { defined: false, reason: 'group_too_small' },
     });
     expect(found.mainPair).toBe(0);
   });
@@ -146,7 +146,7 @@ describe('comparing treatments on a day', () => {
       [5, 4],
       [6, 6],
     ]);
-    expect(found.pairs[0]?.relative).toEqual({ defined: false, reason: 'reference-is-zero' });
+    expect(found.pairs[0]?.relative).toEqual({ defined: false, reason: 'reference_is_zero' });
   });
 
   test('units sown on different days share no age', () => {
@@ -158,7 +158,7 @@ describe('comparing treatments on a day', () => {
       units,
       readings: readings(FULL),
       day: calendarDay(DAY),
-      rule: 'only-up',
+      rule: 'only_up',
     });
     expect(found.age).toBeNull();
     expect(found.unitCurves.find((curve) => curve.unitId === 'u1')?.points[0]?.age).toBe(12);
@@ -168,7 +168,7 @@ describe('comparing treatments on a day', () => {
 test('a count of no seeds is not up', () => {
   const entries = FULL.map(([unit]) => [unit, unit < 5 ? 0 : 3] as Entry);
   const input = { treatments: TREATMENTS, units: UNITS, readings: readings(entries), day: calendarDay(DAY) };
-  const counted = compareTreatments({ ...input, rule: 'only-up', countsSeeds: true }).fates;
+  const counted = compareTreatments({ ...input, rule: 'only_up', countsSeeds: true }).fates;
   const control = counted.groups.find((fate) => fate.groupId === 'a');
   expect([control?.looked, control?.cameUp]).toEqual([4, 0]);
   expect(counted.up.defined && counted.up.value.p).toBeLessThan(0.01);
@@ -181,7 +181,7 @@ test('ordered scores are compared by their ranks, without an interval', () => {
     units: UNITS,
     readings: readings(stages),
     day: calendarDay(DAY),
-    rule: 'only-up',
+    rule: 'only_up',
     isOrdinal: true,
   });
   expect(found.overall).toMatchObject({ defined: true, value: { method: 'ranks_shuffled' } });
@@ -196,14 +196,18 @@ test('ordered scores are compared by their ranks, without an interval', () => {
 
 describe('curves', () => {
   test('means by age with their n; no interval from one value', () => {
-    const found = compare([...FULL, [1, 20, 'up', '2026-04-13'], [2, null, 'not_up', '2026-04-13']]);
+    const found = compare([
+      ...FULL,
+      [1, 20, 'emerged', '2026-04-13'],
+      [2, null, 'not_emerged', '2026-04-13'],
+    ]);
     const control = found.treatmentCurves.find((curve) => curve.groupId === 'a')!;
     expect(control.points.map(({ age, n, mean }) => [age, n, mean])).toEqual([
       [7, 1, 20],
       [14, 4, 55],
     ]);
-    expect(control.points[0]?.interval).toEqual({ defined: false, reason: 'one-value' });
-    const asZero = compare([...FULL, [2, null, 'not_up', '2026-04-13']], 'not-up-is-zero');
+    expect(control.points[0]?.interval).toEqual({ defined: false, reason: 'one_value' });
+    const asZero = compare([...FULL, [2, null, 'not_emerged', '2026-04-13']], 'not_up_is_zero');
     expect(asZero.unitCurves.find((curve) => curve.unitId === 'u2')?.points[0]).toEqual({ age: 7, value: 0 });
   });
 
@@ -214,7 +218,7 @@ describe('curves', () => {
       units,
       readings: readings(FULL),
       day: calendarDay(DAY),
-      rule: 'only-up',
+      rule: 'only_up',
     });
     expect(found.unitCurves).toEqual([]);
   });

@@ -93,7 +93,7 @@ export function emergencePart(
     const total = counting === 'pots' ? looked.length : seeds;
     const isSeeds = counting === 'seeds' || looked.every((unit) => unit.seedsSown === 1);
     const isOfSeedlings =
-      isLength && isSeeds && comparison.summary === 'day' && comparison.rule === 'only-up';
+      isLength && isSeeds && comparison.summary === 'day' && comparison.rule === 'only_up';
     const mean = isOfSeedlings && description.mean.defined ? description.mean.value : null;
     const seedsOf = looked.map((unit) => ({
       up: upIn(source.get(unit.id) ?? []),
@@ -150,10 +150,10 @@ function againstPacket(
   counted: 'seeds' | 'pots',
   looked: readonly { readonly up: number; readonly sown: number }[],
 ): TestOutcome {
-  if (rate === null) return notDefined('no-packet-rate');
-  if (indices.sown === null) return notDefined('no-seed-count');
+  if (rate === null) return notDefined('no_packet_rate');
+  if (indices.sown === null) return notDefined('no_seed_count');
   const isShared = looked.some((unit) => unit.sown !== 1);
-  if (isShared && counted === 'pots') return notDefined('seeds-share-pots');
+  if (isShared && counted === 'pots') return notDefined('seeds_share_pots');
   if (isShared) {
     return lineOf(shareTest(looked, rate), ({ t, df, p }) => testLine('share_by_unit', p, t, df));
   }

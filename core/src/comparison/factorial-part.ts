@@ -47,8 +47,8 @@ export function factorial(
 ): Outcome<FactorialPart> {
   const { units } = weightedUnits(comparison.groups, design);
   const hasBlocks = new Set(units.map((unit) => unit.block)).size > 1;
-  if (design.factors.length === 0) return notDefined('not-crossed');
-  if (design.factors.length < 2 && !hasBlocks) return notDefined('not-crossed');
+  if (design.factors.length === 0) return notDefined('not_crossed');
+  if (design.factors.length < 2 && !hasBlocks) return notDefined('not_crossed');
   const found = factorialAnova(units, type);
   if (!found.defined) return found;
   const { terms, errorSquares, errorDf, isReduced, missingCells } = found.value;
@@ -90,7 +90,7 @@ export function cells(comparison: Comparison, design: Design): CellMean[] {
 export function dose(comparison: Comparison, design: Design): Outcome<DoseResponse> {
   const levels = design.factors[0]?.levels ?? [];
   const amounts = new Set(levels.flatMap((level) => level.amount ?? []));
-  if (levels.some((level) => level.amount === null) || amounts.size < 3) return notDefined('too-few-points');
+  if (levels.some((level) => level.amount === null) || amounts.size < 3) return notDefined('too_few_points');
   const points = weightedUnits(comparison.groups, design).units.map((unit): [number, number] => [
     levels[unit.levels[0] ?? 0]?.amount ?? 0,
     unit.value,

@@ -27,7 +27,7 @@ export function fatesOf(
       const last = seen.at(-1);
       if (!last || last.state === 'removed') continue;
       const isDead = last.state === 'dead';
-      const wasUp = isDead || seen.some((finding) => finding.state === 'up' && isUp(finding));
+      const wasUp = isDead || seen.some((finding) => finding.state === 'emerged' && isUp(finding));
       fate.looked += 1;
       if (wasUp) fate.cameUp += 1;
       else fate.notUp.push(unit.number);

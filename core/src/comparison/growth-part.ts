@@ -112,7 +112,7 @@ export function growthPart(
 
 /** Zeros that stand for "not up" say nothing of a curve's shape. */
 function positive(points: readonly GrowthPoint[], rule: NotUpRule): readonly GrowthPoint[] {
-  return rule === 'only-up' ? points : points.filter((point) => point.value > 0);
+  return rule === 'only_up' ? points : points.filter((point) => point.value > 0);
 }
 
 function groupGrowth(comparison: Comparison, groupId: string, all: readonly UnitGrowth[]): GroupGrowth {
@@ -127,7 +127,7 @@ function groupGrowth(comparison: Comparison, groupId: string, all: readonly Unit
   const parameter = (at: number) =>
     figures(({ fit }) => {
       const value = fit.defined ? fit.value.parameters[at]?.value : undefined;
-      return value === undefined ? { defined: false, reason: 'no-fit' } : { defined: true, value };
+      return value === undefined ? { defined: false, reason: 'no_fit' } : { defined: true, value };
     });
   const curve = comparison.treatmentCurves.find((candidate) => candidate.groupId === groupId);
   const points = (curve?.points ?? []).map(({ age, mean }) => ({ age, value: mean }));

@@ -89,7 +89,7 @@ function familyOf(
   const correlation = control === undefined ? 0.5 : correlationOf(fit, groups, structure, control);
   const tail = ALPHA / times;
   return (first, second) => {
-    if (first.points.length < 2 || second.points.length < 2) return notDefined('group-too-small');
+    if (first.points.length < 2 || second.points.length < 2) return notDefined('group_too_small');
     const contrast = contrastOf(fit, structure, first.groupId, second.groupId);
     if (!contrast.defined) return contrast;
     const { estimate, se, df } = contrast.value;
@@ -130,7 +130,7 @@ function contrastOf(
     const isGrown = other !== undefined && fit.means[cell] !== undefined && fit.means[other] !== undefined;
     return isGrown ? [[cell, other]] : [];
   });
-  if (shared.length === 0) return notDefined('missing-cells');
+  if (shared.length === 0) return notDefined('missing_cells');
   const weights = new Array<number>(structure.cells).fill(0);
   for (const [cell, other] of shared) {
     weights[cell] = (weights[cell] as number) - 1 / shared.length;
@@ -160,13 +160,13 @@ function correlationOf(
 
 function differenceOf(first: TreatmentGroup, second: TreatmentGroup): Outcome<number> {
   const [a, b] = [first.description.mean, second.description.mean];
-  return a.defined && b.defined ? defined(b.value - a.value) : notDefined('no-values');
+  return a.defined && b.defined ? defined(b.value - a.value) : notDefined('no_values');
 }
 
 function relativeTo(first: TreatmentGroup, difference: Outcome<number>): Outcome<number> {
   const base = first.description.mean;
-  if (!difference.defined || !base.defined) return notDefined('no-values');
-  return base.value === 0 ? notDefined('reference-is-zero') : defined(difference.value / base.value);
+  if (!difference.defined || !base.defined) return notDefined('no_values');
+  return base.value === 0 ? notDefined('reference_is_zero') : defined(difference.value / base.value);
 }
 
 /**

@@ -61,13 +61,13 @@ function heightOf(unit: string, age: number): number {
 
 const AGES = [4, 6, 8, 10, 12, 14, 16, 18, 20, 22];
 
-function fact(unitId: string, age: number, state: ReadingState = 'up', value?: number): ReadingFact {
-  const known = state === 'up' ? (value ?? heightOf(unitId, age)) : null;
+function fact(unitId: string, age: number, state: ReadingState = 'emerged', value?: number): ReadingFact {
+  const known = state === 'emerged' ? (value ?? heightOf(unitId, age)) : null;
   return { unitId, day: addDays(SOWN, age), state, value: known };
 }
 
 const READINGS = DESIGN.units.flatMap(({ id }) =>
-  AGES.map((age) => (age < 6 ? fact(id, age, 'not_up') : fact(id, age))),
+  AGES.map((age) => (age < 6 ? fact(id, age, 'not_emerged') : fact(id, age))),
 );
 
 function compare(by: GroupBy = 'treatment', summary: Summary = 'day', readings = READINGS, age = 22) {
@@ -77,7 +77,7 @@ function compare(by: GroupBy = 'treatment', summary: Summary = 'day', readings =
     units,
     readings,
     day: addDays(SOWN, age),
-    rule: 'only-up',
+    rule: 'only_up',
     summary,
   });
 }
@@ -216,12 +216,12 @@ describe('treatments', () => {
     };
     expect(treatmentsPart(compare(), plain, up, 'II').factorial).toEqual({
       defined: false,
-      reason: 'not-crossed',
+      reason: 'not_crossed',
     });
     const empty = treatmentsPart(compare('treatment', 'day', []), DESIGN, new Map(), 'III');
     expect(JSON.stringify(empty)).not.toMatch(/NaN|Infinity/);
     expect(empty.letters).toEqual([]);
-    expect(empty.factorial).toEqual({ defined: false, reason: 'no-values' });
+    expect(empty.factorial).toEqual({ defined: false, reason: 'no_values' });
   });
 });
 
@@ -243,14 +243,14 @@ describe('growth', () => {
   test('nothing after the day compared is used', () => {
     const part = growthPart(compare('treatment', 'day', READINGS, 8), sownOn, null);
     expect(part.units[0]!.steps).toHaveLength(1);
-    expect(part.units[0]!.fit).toEqual({ defined: false, reason: 'too-few-points' });
+    expect(part.units[0]!.fit).toEqual({ defined: false, reason: 'too_few_points' });
   });
 
   test('stages: median day of those that reached one, the others as waiting', () => {
     const stages = unitDays(
       DESIGN.units.flatMap((unit, at) => [
-        { unitId: unit.id, day: addDays(SOWN, 8), state: 'up' as const, value: 1 },
-        { unitId: unit.id, day: addDays(SOWN, 12), state: 'up' as const, value: at % 3 === 2 ? 1 : 2 },
+        { unitId: unit.id, day: addDays(SOWN, 8), state: 'emerged' as const, value: 1 },
+        { unitId: unit.id, day: addDays(SOWN, 12), state: 'emerged' as const, value: at % 3 === 2 ? 1 : 2 },
       ]),
     );
     const found = growthPart(compare(), sownOn, {
@@ -273,7 +273,7 @@ describe('coming up', () => {
   test('pots by first sight, against the packet, speeds compared', () => {
     const found = emergencePart(compare('factor-1'), DESIGN, units, {
       histories: states({
-        u000: unitDays([fact('u000', 4, 'not_up'), fact('u000', 20, 'not_up')]).get('u000')!,
+        u000: unitDays([fact('u000', 4, 'not_emerged'), fact('u000', 20, 'not_emerged')]).get('u000')!,
       }),
       counts: null,
       packetRate: 0.9,
@@ -294,7 +294,12 @@ describe('coming up', () => {
   test('seeds are counted where they were read; several seeds a pot are not single seeds', () => {
     const many = { ...DESIGN, units: DESIGN.units.map((unit) => ({ ...unit, seedsSown: 5 })) };
     const counts = unitDays(
-      many.units.map((unit) => ({ unitId: unit.id, day: addDays(SOWN, 8), state: 'up' as const, value: 3 })),
+      many.units.map((unit) => ({
+        unitId: unit.id,
+        day: addDays(SOWN, 8),
+        state: 'emerged' as const,
+        value: 3,
+      })),
     );
     const part = emergencePart(compare('factor-1'), many, units, {
       histories: states(),
@@ -310,7 +315,7 @@ describe('coming up', () => {
       packetRate: 0.5,
       isLength: true,
     });
-    expect(pots.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'seeds-share-pots' });
+    expect(pots.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'seeds_share_pots' });
   });
 
   test('vigour is reckoned from lengths of plants that are up, and from counted seeds, alone', () => {
@@ -320,20 +325,20 @@ describe('coming up', () => {
       return emergencePart(compare('factor-1'), design, units, readings).groups[0]!.indices.vigour;
     };
     expect(vigourOf({}).defined).toBe(true);
-    expect(vigourOf({ isLength: false })).toEqual({ defined: false, reason: 'needs-lengths' });
-    expect(vigourOf({}, 5)).toEqual({ defined: false, reason: 'needs-lengths' });
+    expect(vigourOf({ isLength: false })).toEqual({ defined: false, reason: 'needs_lengths' });
+    expect(vigourOf({}, 5)).toEqual({ defined: false, reason: 'needs_lengths' });
   });
 
   test('none up and no packet: reasons', () => {
-    const none = unitDays(DESIGN.units.map((unit) => fact(unit.id, 4, 'not_up')));
+    const none = unitDays(DESIGN.units.map((unit) => fact(unit.id, 4, 'not_emerged')));
     const part = emergencePart(compare('factor-1', 'day', []), DESIGN, units, {
       histories: none,
       counts: null,
       packetRate: null,
       isLength: true,
     });
-    expect(part.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'no-packet-rate' });
-    expect(part.logRank).toEqual({ defined: false, reason: 'no-spread' });
+    expect(part.groups[0]!.againstPacket).toEqual({ defined: false, reason: 'no_packet_rate' });
+    expect(part.logRank).toEqual({ defined: false, reason: 'no_spread' });
     expect(JSON.stringify(part)).not.toMatch(/NaN|Infinity/);
   });
 });
@@ -357,9 +362,9 @@ describe('teams', () => {
   test('teams that read the same row differ by that row; nobody read twice is said', () => {
     const part = teamsPart(compare(), DESIGN, observed);
     expect(valueOf(part.test).p).toBeLessThan(0.05);
-    expect(part.readingShare).toEqual({ defined: false, reason: 'nobody-read-twice' });
+    expect(part.readingShare).toEqual({ defined: false, reason: 'nobody_read_twice' });
     const alone = { ...DESIGN, units: DESIGN.units.map((unit) => ({ ...unit, team: 'Newt' })) };
-    expect(teamsPart(compare(), alone, observed).test).toEqual({ defined: false, reason: 'one-team' });
+    expect(teamsPart(compare(), alone, observed).test).toEqual({ defined: false, reason: 'one_team' });
   });
 });
 
@@ -378,8 +383,8 @@ describe('a study', () => {
   };
 
   test('each class within itself: a class that is taller altogether changes no difference', () => {
-    const flat = studyPart([run('a', 0), run('b', 0)], 22, 'only-up');
-    const lifted = studyPart([run('a', 0), run('b', 50)], 22, 'only-up');
+    const flat = studyPart([run('a', 0), run('b', 0)], 22, 'only_up');
+    const lifted = studyPart([run('a', 0), run('b', 50)], 22, 'only_up');
     const [one, other] = [flat, lifted].map((study) => valueOf(study.differences[0]!.result));
     expect(other!.difference).toBeCloseTo(one!.difference, 9);
     // Spread may be taken to go with the mean, which the lift changes; what it says stays.
@@ -389,21 +394,21 @@ describe('a study', () => {
   });
 
   test('the reading nearest to the day counts, a day away at most', () => {
-    const study = studyPart([run('a', 0), run('b', 0, [21]), run('c', 0, [19])], 22, 'only-up');
+    const study = studyPart([run('a', 0), run('b', 0, [21]), run('c', 0, [19])], 22, 'only_up');
     expect(study.runs.map(({ measured }) => measured)).toEqual([18, 18, 0]);
   });
 
   test('one class pools nothing; treatments of one class only stay out', () => {
-    expect(studyPart([run('a', 0)], 22, 'only-up').treatment).toEqual({
+    expect(studyPart([run('a', 0)], 22, 'only_up').treatment).toEqual({
       defined: false,
-      reason: 'one-class',
+      reason: 'one_class',
     });
     const other = run('b', 0);
     const renamed = {
       ...other,
       groups: other.groups.map((group) => ({ ...group, name: group.id === '4 mL' ? '5 mL' : group.name })),
     };
-    expect(studyPart([run('a', 0), renamed], 22, 'only-up').groups).toEqual(['none', '2 mL']);
-    expect(studyPart([], 5, 'only-up').groups).toEqual([]);
+    expect(studyPart([run('a', 0), renamed], 22, 'only_up').groups).toEqual(['none', '2 mL']);
+    expect(studyPart([], 5, 'only_up').groups).toEqual([]);
   });
 });

@@ -92,7 +92,7 @@ function factorFit(
   structure: Structure,
 ): [Outcome<FittedDesign>, Structure] {
   const full = fitted(groups, structure);
-  if (full.defined || (full.reason !== 'group-too-small' && full.reason !== 'no-residual')) {
+  if (full.defined || (full.reason !== 'group_too_small' && full.reason !== 'no_residual')) {
     return [full, structure];
   }
   const added = addedUp(structure);
@@ -140,7 +140,7 @@ function togetherTest(
   const [strongest] = terms
     .flatMap((term) => (term.factors.length > 1 && term.test.defined ? [{ term, p: term.test.value.p }] : []))
     .sort((a, b) => a.p - b.p);
-  if (!strongest) return notDefined('no-residual');
+  if (!strongest) return notDefined('no_residual');
   const factors = strongest.term.factors.map((at) => design.factors[at]?.name ?? '');
   return defined({ ...together.value, errorDf, factors });
 }

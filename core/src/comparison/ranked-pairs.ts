@@ -21,7 +21,7 @@ export function rankedPairs(
       const [first, second] = swap ? [other, one] : [one, other];
       const values = [first, second].map((group) => group.points.map((point) => point.value));
       const isFew = values.some((own) => own.length < 2);
-      return { first, second, ranks: isFew ? notDefined('group-too-small') : shuffledRanks(values, SEED) };
+      return { first, second, ranks: isFew ? notDefined('group_too_small') : shuffledRanks(values, SEED) };
     }),
   );
   const isOfFamily = ({ first }: { first: TreatmentGroup }, family: boolean): boolean =>

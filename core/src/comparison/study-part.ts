@@ -86,7 +86,7 @@ export function studyPart(runs: readonly StudyRun[], age: number, rule: NotUpRul
   const blocks = new Set(units.map((unit) => unit.block)).size;
   const anova =
     blocks < 2
-      ? notDefined('one-class')
+      ? notDefined('one_class')
       : factorialAnova(
           units.map(({ value, level, block }) => ({ value, levels: [level, block], block: 0 })),
           'II',
@@ -94,7 +94,7 @@ export function studyPart(runs: readonly StudyRun[], age: number, rule: NotUpRul
   const term = (factors: readonly number[]): TestOutcome => {
     if (!anova.defined) return anova;
     const found = anova.value.terms.find((one) => one.factors.join() === factors.join());
-    if (!found) return notDefined('no-residual');
+    if (!found) return notDefined('no_residual');
     return lineOf(found.test, ({ f, p }) => testLine('factorial', p, f, found.df, anova.value.errorDf));
   };
   return {
@@ -137,7 +137,7 @@ function valuesAt(run: StudyRun, age: number, rule: NotUpRule): Map<string, numb
 
 function alone(groups: readonly string[]): PooledDifference[] {
   const [first = ''] = groups;
-  return groups.slice(1).map((second) => ({ first, second, result: notDefined('one-class') }));
+  return groups.slice(1).map((second) => ({ first, second, result: notDefined('one_class') }));
 }
 
 /** Every treatment against the first, classes as blocks, by the model that a class is judged by and as one family. */

@@ -89,7 +89,7 @@ function teamTest(
   teams: readonly string[],
 ): TestOutcome {
   const own = points.filter((point) => teams.includes(point.team));
-  if (new Set(own.map((point) => point.team)).size < 2) return notDefined('one-team');
+  if (new Set(own.map((point) => point.team)).size < 2) return notDefined('one_team');
   const found = factorialAnova(
     own.map(({ team, at, value }) => ({ value, levels: [teams.indexOf(team)], block: at })),
     'II',
@@ -97,7 +97,7 @@ function teamTest(
   if (!found.defined) return found;
   const { terms, errorDf } = found.value;
   const term = terms.find((candidate) => candidate.factors.length === 1);
-  if (!term) return notDefined('one-team');
+  if (!term) return notDefined('one_team');
   return lineOf(term.test, ({ f, p }) => testLine('factorial', p, f, term.df, errorDf));
 }
 
@@ -127,12 +127,12 @@ function pooledSd(comparison: Comparison): Outcome<number> {
     squares += description.sd.value ** 2 * (description.n - 1);
     df += description.n - 1;
   }
-  return df > 0 ? defined(Math.sqrt(squares / df)) : notDefined('group-too-small');
+  return df > 0 ? defined(Math.sqrt(squares / df)) : notDefined('group_too_small');
 }
 
 function readingShare(agreement: Agreement, plantSd: Outcome<number>): Outcome<number> {
-  if (!agreement.technicalError.defined) return notDefined('nobody-read-twice');
+  if (!agreement.technicalError.defined) return notDefined('nobody_read_twice');
   if (!plantSd.defined) return plantSd;
-  if (plantSd.value === 0) return notDefined('no-spread');
+  if (plantSd.value === 0) return notDefined('no_spread');
   return defined(Math.min(1, agreement.technicalError.value ** 2 / plantSd.value ** 2));
 }

@@ -155,7 +155,7 @@ function pairTests(comparison: Comparison, filled: readonly TreatmentGroup[]): P
     const permutation =
       isFew || at === comparison.mainPair
         ? permutationTest(first, second, PERMUTATION_SEED)
-        : notDefined('too-many-pairs');
+        : notDefined('too_many_pairs');
     const isSame = (candidate: { first: number; second: number }): boolean => {
       const [a, b] = [place.get(pair.firstId), place.get(pair.secondId)];
       return (
@@ -242,10 +242,10 @@ function assumptions(groups: readonly (readonly number[])[]): Assumptions {
     spread: fLine('brown_forsythe', brownForsythe(groups)),
     spreadRatio:
       spreads.length < 2
-        ? notDefined('group-too-small')
+        ? notDefined('group_too_small')
         : least > 0
           ? defined(Math.max(...spreads) / least)
-          : notDefined('no-spread'),
+          : notDefined('no_spread'),
   };
 }
 
@@ -268,7 +268,7 @@ function upShares(comparison: Comparison, up: ReadonlyMap<string, boolean>): UpS
       const difference =
         a && b
           ? proportionDifference({ count: a.up, of: a.of }, { count: b.up, of: b.of })
-          : notDefined('no-values');
+          : notDefined('no_values');
       return { firstId, secondId, difference };
     }),
   };

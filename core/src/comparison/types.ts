@@ -3,7 +3,7 @@ import type { Description, Interval, SpreadModel } from '../statistics/index.ts'
 import type { TestMethod, TestOutcome } from './test-line.ts';
 
 /** How a unit with nothing up yet enters a comparison: as a value of 0, or not at all. */
-export const NOT_UP_RULES = ['not-up-is-zero', 'only-up'] as const;
+export const NOT_UP_RULES = ['not_up_is_zero', 'only_up'] as const;
 export type NotUpRule = (typeof NOT_UP_RULES)[number];
 
 /** What a unit is summed up by: its value on the day, or one figure of all its values up to that day. */
@@ -27,7 +27,7 @@ export interface ComparedUnit {
 
 /** Why a unit has no value in a comparison. */
 export const LEFT_OUT_REASONS = [
-  'not_up',
+  'not_emerged',
   'up_without_value',
   'dead',
   'removed',

@@ -41,8 +41,8 @@ export function unitValue(
   const points = pointsUntil(history, unit.sownOn, day, rule);
   const figure = summed(summary, points);
   if (figure.defined) return { isRead: true, value: figure.value, isNotUp: false };
-  const neverUp = points.length === 0 && last.state === 'not_up';
-  return { isRead: true, reason: neverUp ? 'not_up' : 'too_few_values' };
+  const neverUp = points.length === 0 && last.state === 'not_emerged';
+  return { isRead: true, reason: neverUp ? 'not_emerged' : 'too_few_values' };
 }
 
 /** A last value stands for a day as long as a weekend with a day on each side. */
@@ -59,8 +59,8 @@ function isStale(summary: Summary, last: CalendarDay, day: CalendarDay): boolean
 
 function ofFinding(finding: UnitDay, rule: NotUpRule, isRead: boolean): UnitValue {
   const value = valueUnder(rule, finding);
-  if (value !== undefined) return { isRead, value, isNotUp: finding.state === 'not_up' };
-  return { isRead, reason: finding.state === 'up' ? 'up_without_value' : finding.state };
+  if (value !== undefined) return { isRead, value, isNotUp: finding.state === 'not_emerged' };
+  return { isRead, reason: finding.state === 'emerged' ? 'up_without_value' : finding.state };
 }
 
 /** The values of a unit up to a day, by days since its sowing. */
@@ -81,7 +81,7 @@ function summed(summary: Exclude<Summary, 'day'>, points: readonly GrowthPoint[]
   switch (summary) {
     case 'final': {
       const last = points.at(-1);
-      return last ? { defined: true, value: last.value } : { defined: false, reason: 'no-values' };
+      return last ? { defined: true, value: last.value } : { defined: false, reason: 'no_values' };
     }
     case 'growth_per_day':
       return growthPerDay(points);

@@ -25,7 +25,7 @@ export interface Crop {
   readonly seedLengthMm: number | null;
   readonly seedThicknessMm: number | null;
   readonly sowingDepthMm: number | null;
-  readonly lightToGerminate: 'either' | 'needs-light' | 'needs-dark';
+  readonly lightToGerminate: 'either' | 'needs_light' | 'needs_dark';
   readonly daysToEmergence: DayRange | null;
   readonly daysToRadicle: DayRange | null;
   readonly daysToHarvestOrFlower: DayRange | null;

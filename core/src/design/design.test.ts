@@ -54,11 +54,11 @@ describe('layout', () => {
   });
 
   test.each([
-    [0, 4, 12, { code: 'no-treatments' }],
+    [0, 4, 12, { code: 'no_treatments' }],
     [1, 4, 12, undefined],
-    [3, 0, 12, { code: 'no-replicates' }],
-    [3, 2.5, 12, { code: 'no-replicates' }],
-    [3, 5, 12, { code: 'more-units-than-places', units: 15, places: 12 }],
+    [3, 0, 12, { code: 'no_replicates' }],
+    [3, 2.5, 12, { code: 'no_replicates' }],
+    [3, 5, 12, { code: 'more_units_than_places', units: 15, places: 12 }],
     [3, 4, 12, undefined],
   ])('%p treatments × %p in %p places', (treatments, replicates, places, problem) => {
     expect(layoutProblem(treatments, replicates, places)).toEqual(problem);

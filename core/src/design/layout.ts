@@ -14,9 +14,9 @@ export interface LaidOutUnit {
 
 /** Why a plan cannot be laid out. */
 export type LayoutProblem =
-  | { readonly code: 'no-treatments' }
-  | { readonly code: 'no-replicates' }
-  | { readonly code: 'more-units-than-places'; readonly units: number; readonly places: number };
+  | { readonly code: 'no_treatments' }
+  | { readonly code: 'no_replicates' }
+  | { readonly code: 'more_units_than_places'; readonly units: number; readonly places: number };
 
 /** What stands in the way of laying out `treatments` × `replicates` units in `places`; undefined when nothing does. */
 export function layoutProblem(
@@ -24,10 +24,10 @@ export function layoutProblem(
   replicates: number,
   places: number,
 ): LayoutProblem | undefined {
-  if (treatments < 1) return { code: 'no-treatments' };
-  if (!Number.isInteger(replicates) || replicates < 1) return { code: 'no-replicates' };
+  if (treatments < 1) return { code: 'no_treatments' };
+  if (!Number.isInteger(replicates) || replicates < 1) return { code: 'no_replicates' };
   const units = treatments * replicates;
-  return units > places ? { code: 'more-units-than-places', units, places } : undefined;
+  return units > places ? { code: 'more_units_than_places', units, places } : undefined;
 }
 
 /** Numbers the replicates of each treatment in walking order. `order` holds treatment indices by place. */

@@ -114,7 +114,7 @@ describe('a plan', () => {
     expect(units.filter((unit) => unit.container === 0)).toHaveLength(12);
     expect(units.filter((unit) => unit.container === 1)).toHaveLength(6);
     expect(unitsProblem(plan({ containers, replicates: 12 }))).toEqual({
-      code: 'more-units-than-places',
+      code: 'more_units_than_places',
       units: 24,
       places: 22,
     });

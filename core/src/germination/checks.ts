@@ -51,7 +51,7 @@ export function checksFromUnits(
     for (const finding of histories.get(unit.id) ?? []) {
       if (finding.state === 'not_read') continue;
       const day = daysBetween(unit.sownOn, finding.day);
-      const isNew: number = !isUp && finding.state === 'up' ? 1 : 0;
+      const isNew: number = !isUp && finding.state === 'emerged' ? 1 : 0;
       newly.set(day, (newly.get(day) ?? 0) + isNew);
       isUp ||= isNew === 1;
     }
@@ -79,8 +79,8 @@ export function emergences(
     const { sownOn } = unit;
     const seen = (histories.get(unit.id) ?? []).filter((finding) => finding.state !== 'not_read');
     if (sownOn === null || seen.length === 0) return [];
-    const at = seen.findIndex((finding) => finding.state === 'up');
-    const before = at < 0 ? seen.filter((finding) => finding.state === 'not_up').at(-1) : seen[at - 1];
+    const at = seen.findIndex((finding) => finding.state === 'emerged');
+    const before = at < 0 ? seen.filter((finding) => finding.state === 'not_emerged').at(-1) : seen[at - 1];
     const after = before ? daysBetween(sownOn, before.day) : 0;
     const first = seen[at];
     const last = seen.at(-1);

@@ -40,7 +40,7 @@ describe('germination indices', () => {
     for (const name of SAME_NAME) {
       const outcome = found[name];
       if (wanted[name] === null) {
-        expect(outcome).toEqual({ defined: false, reason: 'uneven-checks' });
+        expect(outcome).toEqual({ defined: false, reason: 'uneven_checks' });
         continue;
       }
       if (!outcome.defined) throw new Error(`${name}: ${outcome.reason}`);
@@ -57,15 +57,15 @@ describe('germination indices', () => {
     const found = germinationIndices([{ day: 3, newlyUp: 0 }], 10, null);
     expect(found.final).toMatchObject({ defined: true, value: { share: 0 } });
     for (const name of ['first', 'meanTime', 't50', 'speed', 'uncertainty', 'synchrony'] as const) {
-      expect(found[name]).toEqual({ defined: false, reason: 'none-up' });
+      expect(found[name]).toEqual({ defined: false, reason: 'none_up' });
     }
     expect(JSON.stringify(found)).not.toMatch(/NaN|Infinity/);
   });
 
   test('nobody counted the seeds', () => {
     const found = germinationIndices([{ day: 3, newlyUp: 2 }], null, null);
-    expect(found.final).toEqual({ defined: false, reason: 'no-seed-count' });
-    expect(found.timson).toEqual({ defined: false, reason: 'no-seed-count' });
+    expect(found.final).toEqual({ defined: false, reason: 'no_seed_count' });
+    expect(found.timson).toEqual({ defined: false, reason: 'no_seed_count' });
     expect(found.meanTime).toEqual({ defined: true, value: 3 });
   });
 });
@@ -84,12 +84,12 @@ describe('checks from readings', () => {
     const found = checksFromCounts(
       UNITS,
       histories([
-        ['u1', '2026-05-08', 'up', 2],
-        ['u1', '2026-05-10', 'up', 1],
-        ['u1', '2026-05-12', 'up', 4],
-        ['u2', '2026-05-08', 'not_up', null],
+        ['u1', '2026-05-08', 'emerged', 2],
+        ['u1', '2026-05-10', 'emerged', 1],
+        ['u1', '2026-05-12', 'emerged', 4],
+        ['u2', '2026-05-08', 'not_emerged', null],
         ['u2', '2026-05-10', 'not_read', null],
-        ['u2', '2026-05-12', 'up', 3],
+        ['u2', '2026-05-12', 'emerged', 3],
       ]),
     );
     expect(found).toEqual([
@@ -101,11 +101,11 @@ describe('checks from readings', () => {
 
   test('units up or not, with the check before, and waiting ones as waiting', () => {
     const read = histories([
-      ['u1', '2026-05-08', 'not_up', null],
-      ['u1', '2026-05-11', 'up', 12],
-      ['u2', '2026-05-08', 'up', null],
-      ['u3', '2026-05-08', 'not_up', null],
-      ['u3', '2026-05-12', 'not_up', null],
+      ['u1', '2026-05-08', 'not_emerged', null],
+      ['u1', '2026-05-11', 'emerged', 12],
+      ['u2', '2026-05-08', 'emerged', null],
+      ['u3', '2026-05-08', 'not_emerged', null],
+      ['u3', '2026-05-12', 'not_emerged', null],
     ]);
     expect(checksFromUnits(UNITS, read)).toEqual([
       { day: 4, newlyUp: 1 },
@@ -127,7 +127,7 @@ describe('checks from readings', () => {
 
   test('a pot that was knocked over before it came up is waiting until the last look', () => {
     const read = histories([
-      ['u1', '2026-05-08', 'not_up', null],
+      ['u1', '2026-05-08', 'not_emerged', null],
       ['u1', '2026-05-11', 'removed', null],
       ['u2', '2026-05-08', 'not_read', null],
     ]);

@@ -55,17 +55,17 @@ export function germinationIndices(
 ): GerminationIndices {
   const up = checks.reduce((sum, check) => sum + check.newlyUp, 0);
   const found = checks.filter((check) => check.newlyUp > 0);
-  const whenUp = <T>(value: () => T): Outcome<T> => (up > 0 ? defined(value()) : notDefined('none-up'));
+  const whenUp = <T>(value: () => T): Outcome<T> => (up > 0 ? defined(value()) : notDefined('none_up'));
   const ofTwo = (value: () => number): Outcome<number> =>
-    up > 1 ? defined(value()) : notDefined(up === 0 ? 'none-up' : 'one-value');
+    up > 1 ? defined(value()) : notDefined(up === 0 ? 'none_up' : 'one_value');
   const total = found.reduce((sum, { day, newlyUp }) => sum + newlyUp * day, 0);
   const mean = total / up;
   const variance = ofTwo(
     () => found.reduce((sum, { day, newlyUp }) => sum + newlyUp * (day - mean) ** 2, 0) / (up - 1),
   );
   const ofTimes = (value: () => number): Outcome<number> =>
-    up === 0 ? notDefined('none-up') : total > 0 ? defined(value()) : notDefined('not-above-zero');
-  const final = sown === null ? notDefined('no-seed-count') : wilson(Math.min(up, sown), sown);
+    up === 0 ? notDefined('none_up') : total > 0 ? defined(value()) : notDefined('not_above_zero');
+  const final = sown === null ? notDefined('no_seed_count') : wilson(Math.min(up, sown), sown);
   const days = { first: found[0]?.day ?? 0, last: found.at(-1)?.day ?? 0 };
   return {
     sown,
@@ -83,7 +83,7 @@ export function germinationIndices(
     t50: whenUp(() => timeAtCount(checks, up / 2)),
     t50Coolbear: whenUp(() => timeAtCount(checks, (up + 1) / 2)),
     speed: ofTimes(() => found.reduce((sum, { day, newlyUp }) => sum + (day > 0 ? newlyUp / day : 0), 0)),
-    timson: sown === null ? notDefined('no-seed-count') : timson(checks, sown),
+    timson: sown === null ? notDefined('no_seed_count') : timson(checks, sown),
     index: germinationIndex(checks, up),
     synchrony: ofTwo(() => found.reduce((sum, { newlyUp }) => sum + pairs(newlyUp), 0) / pairs(up)),
     uncertainty: whenUp(
@@ -107,7 +107,7 @@ function timeAtCount(checks: readonly Check[], wanted: number): number {
 }
 
 function timson(checks: readonly Check[], sown: number): Outcome<number> {
-  if (sown < 1) return notDefined('no-values');
+  if (sown < 1) return notDefined('no_values');
   let [count, sum] = [0, 0];
   for (const check of checks) {
     count += check.newlyUp;
@@ -120,15 +120,15 @@ function germinationIndex(checks: readonly Check[], up: number): Outcome<number>
   const after = checks.filter((check) => check.day > 0);
   const last = after.at(-1)?.day ?? 0;
   const isDaily = after.length === last && after.every((check, index) => check.day === index + 1);
-  if (up === 0) return notDefined('none-up');
-  if (!isDaily) return notDefined('uneven-checks');
+  if (up === 0) return notDefined('none_up');
+  if (!isDaily) return notDefined('uneven_checks');
   return defined(after.reduce((sum, { day, newlyUp }) => sum + (last + 1 - day) * newlyUp, 0));
 }
 
 function vigour(final: Outcome<Share>, meanLengthMm: number | null): Outcome<number> {
   if (!final.defined) return final;
   return meanLengthMm === null
-    ? notDefined('needs-lengths')
+    ? notDefined('needs_lengths')
     : defined(100 * final.value.share * meanLengthMm);
 }
 

@@ -28,7 +28,7 @@ export function changeSinceLast(
   value: number,
 ): Outcome<Change> {
   const last = lastValueBefore(history, day);
-  if (last?.value == null) return notDefined('first-reading');
+  if (last?.value == null) return notDefined('first_reading');
   const days = daysBetween(last.day, day);
   const amount = value - last.value;
   return defined({ amount, days, perDay: amount / days, since: last.day, before: last.value });

@@ -3,8 +3,8 @@ import { calendarDay } from '../shared/index.ts';
 import { lastDayMostRead } from './day-to-show.ts';
 import { type ReadingFact, unitDays } from './unit-day.ts';
 
-function read(unitId: string, day: string, state: ReadingFact['state'] = 'up'): ReadingFact {
-  return { unitId, day: calendarDay(day), state, value: state === 'up' ? 10 : null };
+function read(unitId: string, day: string, state: ReadingFact['state'] = 'emerged'): ReadingFact {
+  return { unitId, day: calendarDay(day), state, value: state === 'emerged' ? 10 : null };
 }
 
 function shown(readings: readonly ReadingFact[], units: number): string | undefined {

@@ -83,15 +83,15 @@ describe('fitted curves', () => {
   });
 
   test.each<[string, GrowthPoint[], string]>([
-    ['five points', points([1, 2, 3, 4, 5], (age) => age * age), 'too-few-points'],
-    ['the same height on all days', points(AGES, () => 30), 'no-growth'],
-    ['nothing above 0', points(AGES, () => 0), 'no-growth'],
+    ['five points', points([1, 2, 3, 4, 5], (age) => age * age), 'too_few_points'],
+    ['the same height on all days', points(AGES, () => 30), 'no_growth'],
+    ['nothing above 0', points(AGES, () => 0), 'no_growth'],
     [
       'before the bend',
       points([4, 5, 6, 7, 8, 9], (age) => Math.exp(age * 0.4) + (age % 2) / 10),
-      'not-bent-yet',
+      'not_bent_yet',
     ],
-    ['shrinking', points(AGES, (age) => 60 / (1 + Math.exp(0.5 * (age - 12))) + (age % 2)), 'no-growth'],
+    ['shrinking', points(AGES, (age) => 60 / (1 + Math.exp(0.5 * (age - 12))) + (age % 2)), 'no_growth'],
   ])('refused: %s', (_, given, reason) => {
     expect(fitCurve('logistic', given)).toEqual({ defined: false, reason });
   });
@@ -111,7 +111,7 @@ describe('rates', () => {
       [10, 10 / 3],
       [20, 20],
     ]);
-    expect(stepsOf(given)[0]?.relative).toEqual({ defined: false, reason: 'not-above-zero' });
+    expect(stepsOf(given)[0]?.relative).toEqual({ defined: false, reason: 'not_above_zero' });
     const last = stepsOf(given)[2]!.relative;
     expect(last.defined && last.value).toBeCloseTo(Math.LN2, 12);
   });
@@ -125,11 +125,11 @@ describe('rates', () => {
   });
 
   test.each([
-    ['growth a day of one', growthPerDay(given.slice(0, 1)), 'one-value'],
-    ['growth a day of none', growthPerDay([]), 'no-values'],
-    ['area of one', areaUnder(given.slice(0, 1)), 'one-value'],
-    ['relative rate of zeros', relativeGrowthRate(given.slice(0, 1)), 'not-above-zero'],
-    ['relative rate of two', relativeGrowthRate(given.slice(0, 3)), 'too-few-points'],
+    ['growth a day of one', growthPerDay(given.slice(0, 1)), 'one_value'],
+    ['growth a day of none', growthPerDay([]), 'no_values'],
+    ['area of one', areaUnder(given.slice(0, 1)), 'one_value'],
+    ['relative rate of zeros', relativeGrowthRate(given.slice(0, 1)), 'not_above_zero'],
+    ['relative rate of two', relativeGrowthRate(given.slice(0, 3)), 'too_few_points'],
   ])('undefined: %s', (_, outcome, reason) => {
     expect(outcome).toEqual({ defined: false, reason });
   });

@@ -45,10 +45,10 @@ const MOST_DAMPING = 1e12;
  * fastest day after the last reading or the end beyond twice the largest value, as the curve has not bent yet.
  */
 export function fitCurve(kind: CurveKind, points: readonly GrowthPoint[]): Outcome<FittedCurve> {
-  if (points.length < FEWEST_POINTS[kind]) return notDefined('too-few-points');
+  if (points.length < FEWEST_POINTS[kind]) return notDefined('too_few_points');
   const values = points.map((point) => point.value);
   const [least, most] = [Math.min(...values), Math.max(...values)];
-  if (!(most > 0) || most - least < 1e-9 * most) return notDefined('no-growth');
+  if (!(most > 0) || most - least < 1e-9 * most) return notDefined('no_growth');
   return kind === 'linear' ? line(points) : bentCurve(kind, points, most);
 }
 
@@ -79,7 +79,7 @@ function line(points: readonly GrowthPoint[]): Outcome<FittedCurve> {
   const sxx = ages.reduce((sum, age) => sum + (age - mean) ** 2, 0);
   const interceptError = residualError * Math.sqrt(1 / ages.length + mean ** 2 / sxx);
   const squares = residualError ** 2 * (points.length - 2);
-  if (!(squares > 0)) return notDefined('no-spread');
+  if (!(squares > 0)) return notDefined('no_spread');
   return defined({
     kind: 'linear',
     n: points.length,
@@ -103,19 +103,19 @@ function bentCurve(
   const found = marquardt(kind, points, startOf(kind, points, most));
   const [end, rate, middle] = found.at;
   const lastAge = Math.max(...points.map((point) => point.age));
-  if (rate <= 0) return notDefined('no-growth');
-  if (middle > lastAge || end > FARTHEST_END * most) return notDefined('not-bent-yet');
-  if (!found.isSettled) return notDefined('no-fit');
+  if (rate <= 0) return notDefined('no_growth');
+  if (middle > lastAge || end > FARTHEST_END * most) return notDefined('not_bent_yet');
+  if (!found.isSettled) return notDefined('no_fit');
   const n = points.length;
   const variance = found.squares / (n - 3);
-  if (!(found.squares > 0)) return notDefined('no-spread');
+  if (!(found.squares > 0)) return notDefined('no_spread');
   const columns = [0, 1, 2].map((at) =>
     solve(
       found.normal,
       [0, 1, 2].map((row) => (row === at ? 1 : 0)),
     ),
   );
-  if (columns.some((column) => column === undefined)) return notDefined('no-fit');
+  if (columns.some((column) => column === undefined)) return notDefined('no_fit');
   const parameters = found.at.map((value, at) => ({
     value,
     error: Math.sqrt(variance * (columns[at]?.[at] ?? 0)),

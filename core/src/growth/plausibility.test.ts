@@ -4,7 +4,7 @@ import { doubts, fastestGrowthMm, type JustRead, readingTolerance, type UnitDay 
 
 const CROP = { daysToEmergence: { min: 5, max: 10 }, heightAtDay21Mm: 160, matureHeightMm: 400 };
 
-function found(day: string, value: number | null, state: ReadingState = 'up'): UnitDay {
+function found(day: string, value: number | null, state: ReadingState = 'emerged'): UnitDay {
   return { unitId: 'u', day: calendarDay(day), state, value, readings: 1 };
 }
 
@@ -33,7 +33,7 @@ describe('while the plant is still there', () => {
     expect(fastestGrowthMm(CROP)).toBe(30);
     expect(fastestGrowthMm(null)).toBe(30);
     expect(read(127)).toEqual([]);
-    expect(read(128)).toEqual(['other-unit', 'grew-too-fast'].slice(1));
+    expect(read(128)).toEqual(['other_unit', 'grew_too_fast'].slice(1));
   });
 
   test('a plant shrinks by more than the reading error only', () => {
@@ -44,38 +44,38 @@ describe('while the plant is still there', () => {
   });
 
   test('a point in the wrong place is named before its consequences', () => {
-    expect(read(680)[0]).toBe('ten-times');
-    expect(read(6.8)).toEqual(['ten-times', 'shrank']);
+    expect(read(680)[0]).toBe('ten_times');
+    expect(read(6.8)).toEqual(['ten_times', 'shrank']);
   });
 
   test('inches among centimetres, and centimetres among inches', () => {
-    expect(read(26)).toEqual(['other-unit', 'shrank']);
-    expect(read(70 * 2.54, { scale: { unit: 'in', step: 0.25 } })[0]).toBe('other-unit');
+    expect(read(26)).toEqual(['other_unit', 'shrank']);
+    expect(read(70 * 2.54, { scale: { unit: 'in', step: 0.25 } })[0]).toBe('other_unit');
     expect(doubtsOf(26)).toMatchObject({ readAs: 'in', likelyMm: 66.04 });
   });
 
   test('taller than the crop gets', () => {
-    expect(read(640, { history: [found('2026-05-12', 590)] })).toContain('too-tall');
+    expect(read(640, { history: [found('2026-05-12', 590)] })).toContain('too_tall');
   });
 
   test('a value above a pot that was dead, removed or not up', () => {
-    expect(read(62, { history: [found('2026-05-12', null, 'dead')] })).toEqual(['was-gone']);
-    expect(read(90, { history: [found('2026-05-12', null, 'not_up')] })).toEqual([
-      'ten-times',
-      'grew-too-fast',
+    expect(read(62, { history: [found('2026-05-12', null, 'dead')] })).toEqual(['was_gone']);
+    expect(read(90, { history: [found('2026-05-12', null, 'not_emerged')] })).toEqual([
+      'ten_times',
+      'grew_too_fast',
     ]);
-    expect(read(50, { history: [found('2026-05-12', null, 'not_up')] })).toEqual([]);
+    expect(read(50, { history: [found('2026-05-12', null, 'not_emerged')] })).toEqual([]);
   });
 
   test('something to see long before the crop comes up', () => {
     expect(
       read(4, { day: calendarDay('2026-05-03'), today: calendarDay('2026-05-03'), history: [] }),
-    ).toEqual(['too-early']);
+    ).toEqual(['too_early']);
   });
 
   test('another day, and one value for all', () => {
-    expect(read(75, { today: calendarDay('2026-05-15') })).toEqual(['other-day']);
-    expect(read(75, { before: [75, 75, 75] })).toEqual(['same-for-all']);
+    expect(read(75, { today: calendarDay('2026-05-15') })).toEqual(['other_day']);
+    expect(read(75, { before: [75, 75, 75] })).toEqual(['same_for_all']);
     expect(read(75, { before: [75, 74, 75] })).toEqual([]);
   });
 });

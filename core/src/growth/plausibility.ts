@@ -23,14 +23,14 @@ export interface JustRead {
 /** What speaks against a value; nothing of it forbids to keep it. Lengths in mm. */
 export type Doubt =
   | { readonly code: 'shrank'; readonly byMm: number; readonly since: CalendarDay }
-  | { readonly code: 'grew-too-fast'; readonly byMm: number; readonly days: number; readonly mostMm: number }
-  | { readonly code: 'too-tall'; readonly mostMm: number }
-  | { readonly code: 'ten-times'; readonly likelyMm: number }
-  | { readonly code: 'other-unit'; readonly likelyMm: number; readonly readAs: 'in' | 'cm' }
-  | { readonly code: 'was-gone'; readonly state: 'dead' | 'removed'; readonly since: CalendarDay }
-  | { readonly code: 'too-early'; readonly age: number; readonly earliest: number }
-  | { readonly code: 'other-day'; readonly day: CalendarDay }
-  | { readonly code: 'same-for-all'; readonly pots: number };
+  | { readonly code: 'grew_too_fast'; readonly byMm: number; readonly days: number; readonly mostMm: number }
+  | { readonly code: 'too_tall'; readonly mostMm: number }
+  | { readonly code: 'ten_times'; readonly likelyMm: number }
+  | { readonly code: 'other_unit'; readonly likelyMm: number; readonly readAs: 'in' | 'cm' }
+  | { readonly code: 'was_gone'; readonly state: 'dead' | 'removed'; readonly since: CalendarDay }
+  | { readonly code: 'too_early'; readonly age: number; readonly earliest: number }
+  | { readonly code: 'other_day'; readonly day: CalendarDay }
+  | { readonly code: 'same_for_all'; readonly pots: number };
 
 /** Pots in a row with one value before it is asked about. */
 const SAME_IN_A_ROW = 4;
@@ -65,7 +65,7 @@ export function doubts(read: JustRead): Doubt[] {
   const found: Doubt[] = [];
   const gone = read.history.filter((finding) => finding.day < read.day).at(-1);
   if (gone?.state === 'dead' || gone?.state === 'removed') {
-    found.push({ code: 'was-gone', state: gone.state, since: gone.day });
+    found.push({ code: 'was_gone', state: gone.state, since: gone.day });
   }
   const range = believable(read);
   const isBelievable = (mm: number): boolean => mm >= range.least && mm <= range.most;
@@ -73,12 +73,12 @@ export function doubts(read: JustRead): Doubt[] {
   const age = read.sownOn === null ? undefined : daysBetween(read.sownOn, read.day);
   const earliest = read.crop?.daysToEmergence?.min;
   if (age !== undefined && earliest !== undefined && age < earliest / 2 && read.valueMm > 0) {
-    found.push({ code: 'too-early', age, earliest });
+    found.push({ code: 'too_early', age, earliest });
   }
-  if (read.day !== read.today) found.push({ code: 'other-day', day: read.day });
+  if (read.day !== read.today) found.push({ code: 'other_day', day: read.day });
   const inARow = [...read.before, read.valueMm].slice(-SAME_IN_A_ROW);
   if (inARow.length === SAME_IN_A_ROW && inARow.every((mm) => mm === read.valueMm && mm > 0)) {
-    found.push({ code: 'same-for-all', pots: SAME_IN_A_ROW });
+    found.push({ code: 'same_for_all', pots: SAME_IN_A_ROW });
   }
   return found;
 }
@@ -97,7 +97,7 @@ function believable(read: JustRead): Believable {
   const mature = read.crop?.matureHeightMm ?? null;
   const tallest = mature === null ? Number.POSITIVE_INFINITY : mature * TALLEST_OVER_USUAL;
   const value = lastValueBefore(read.history, read.day);
-  const notUp = read.history.filter(({ day, state }) => day < read.day && state === 'not_up').at(-1);
+  const notUp = read.history.filter(({ day, state }) => day < read.day && state === 'not_emerged').at(-1);
   if (value?.value != null) {
     const days = daysBetween(value.day, read.day);
     const last = { mm: value.value, day: value.day, days };
@@ -114,19 +114,19 @@ function believable(read: JustRead): Believable {
 function slips(read: JustRead, isBelievable: (mm: number) => boolean): Doubt[] {
   const { valueMm, scale } = read;
   for (const likelyMm of [valueMm / 10, valueMm * 10]) {
-    if (isBelievable(likelyMm) && likelyMm > 0) return [{ code: 'ten-times', likelyMm }];
+    if (isBelievable(likelyMm) && likelyMm > 0) return [{ code: 'ten_times', likelyMm }];
   }
   const likelyMm = scale.unit === 'in' ? valueMm / CM_IN_INCH : valueMm * CM_IN_INCH;
   if (scale.unit === 'mm' || !isBelievable(likelyMm) || valueMm === 0) return [];
-  return [{ code: 'other-unit', likelyMm, readAs: scale.unit === 'in' ? 'cm' : 'in' }];
+  return [{ code: 'other_unit', likelyMm, readAs: scale.unit === 'in' ? 'cm' : 'in' }];
 }
 
 function sizes(read: JustRead, { least, tallest, last }: Believable): Doubt[] {
-  if (read.valueMm > tallest) return [{ code: 'too-tall', mostMm: tallest }];
+  if (read.valueMm > tallest) return [{ code: 'too_tall', mostMm: tallest }];
   if (read.valueMm < least && last) {
     return [{ code: 'shrank', byMm: last.mm - read.valueMm, since: last.day }];
   }
   const days = last?.days ?? (read.sownOn === null ? 1 : Math.max(1, daysBetween(read.sownOn, read.day)));
   const byMm = read.valueMm - (last?.mm ?? 0);
-  return [{ code: 'grew-too-fast', byMm, days, mostMm: fastestGrowthMm(read.crop) * days }];
+  return [{ code: 'grew_too_fast', byMm, days, mostMm: fastestGrowthMm(read.crop) * days }];
 }

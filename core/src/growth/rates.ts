@@ -26,7 +26,7 @@ export function stepsOf(points: readonly GrowthPoint[]): Step[] {
       perDay: change / days,
       relative: canCompare
         ? defined((Math.log(point.value) - Math.log(before.value)) / days)
-        : notDefined('not-above-zero'),
+        : notDefined('not_above_zero'),
     };
   });
 }
@@ -34,10 +34,10 @@ export function stepsOf(points: readonly GrowthPoint[]): Step[] {
 /** Growth a day from the first value to the last: their difference over the days between. Needs two. */
 export function growthPerDay(points: readonly GrowthPoint[]): Outcome<number> {
   const [first, last] = [points[0], points.at(-1)];
-  if (!first || !last) return notDefined('no-values');
+  if (!first || !last) return notDefined('no_values');
   return last.age > first.age
     ? defined((last.value - first.value) / (last.age - first.age))
-    : notDefined('one-value');
+    : notDefined('one_value');
 }
 
 /** Relative growth rate over the span: the slope of ln h on age by least squares (Hunt 1982). Needs three values above 0. */
@@ -45,14 +45,14 @@ export function relativeGrowthRate(points: readonly GrowthPoint[]): Outcome<numb
   const logs = points
     .filter((point) => point.value > 0)
     .map(({ age, value }): [number, number] => [age, Math.log(value)]);
-  if (logs.length < 3) return notDefined(logs.length === 0 ? 'not-above-zero' : 'too-few-points');
+  if (logs.length < 3) return notDefined(logs.length === 0 ? 'not_above_zero' : 'too_few_points');
   const found = lineThrough(logs);
   return found.defined ? defined(found.value.slope) : found;
 }
 
 /** Area under the curve by trapezoids from the first value to the last, in value · days. Needs two. */
 export function areaUnder(points: readonly GrowthPoint[]): Outcome<number> {
-  if (points.length < 2) return notDefined(points.length === 0 ? 'no-values' : 'one-value');
+  if (points.length < 2) return notDefined(points.length === 0 ? 'no_values' : 'one_value');
   return defined(
     stepsOf(points).reduce((sum, { from, to }, index) => {
       const [a, b] = [points[index] as GrowthPoint, points[index + 1] as GrowthPoint];

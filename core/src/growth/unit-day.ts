@@ -39,7 +39,7 @@ export function reduceUnitDay(readings: readonly ReadingFact[]): UnitDay | undef
   }
   if (!last) return undefined;
   const { unitId, day, state } = last;
-  if (values > 0) return { unitId, day, state: 'up', value: sum / values, readings: values };
+  if (values > 0) return { unitId, day, state: 'emerged', value: sum / values, readings: values };
   return { unitId, day, state, value: null, readings: made };
 }
 

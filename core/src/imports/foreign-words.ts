@@ -5,7 +5,7 @@ export const WORD_MEANINGS = [...READING_STATES, 'nothing'] as const;
 export type WordMeaning = ReadingState | 'nothing';
 
 /** What a height of 0 says: truly 0, or that there was nothing to measure. */
-export const ZERO_MEANINGS = ['value', 'not_up', 'dead', 'not_read'] as const;
+export const ZERO_MEANINGS = ['value', 'not_emerged', 'dead', 'not_read'] as const;
 export type ZeroMeaning = (typeof ZERO_MEANINGS)[number];
 
 /** One word of a table, as its class wrote it, with what it says; the word of an empty cell is empty. */
@@ -25,7 +25,7 @@ const KNOWN: readonly (readonly [WordMeaning, string])[] = [
   ['nothing', ' - – — . na n/a n.a. nan null nil ? missing blank empty k.a. s/o fehlt manquant'],
   ['dead', 'dead died † tot abgestorben eingegangen mort morte muerto muerta morto morta dood'],
   [
-    'not_up',
+    'not_emerged',
     'not_up not_up_yet not_yet no_sprout no_sprouts nothing_yet not_emerged not_germinated nicht_gekeimt noch_nicht pas_encore pas_germé no_germinado todavía_no aún_no non_germinato non_ancora niet_op nog_niet',
   ],
   [
@@ -37,7 +37,7 @@ const KNOWN: readonly (readonly [WordMeaning, string])[] = [
     'not_read not_measured absent forgot forgotten missed skipped not_recorded nicht_gemessen vergessen non_mesuré oublié no_medido olvidado non_misurato niet_gemeten',
   ],
   [
-    'up',
+    'emerged',
     'up emerged sprouted alive living aufgegangen gekeimt lebt levé germé vivant germinado vivo viva germinato levend',
   ],
 ];

@@ -81,12 +81,12 @@ export function shapeOf(header: readonly string[], columns: readonly Column[]): 
   const headDays = header.filter((name) => isDayHead(name)).length;
   const [first, ...others] = columns;
   const isTimed = first !== undefined && (first.named === 'day' || first.named === 'date' || first.dates > 0);
-  if (!isTimed && headDays >= 2 && headDays >= columns.length - 5) return 'pots-in-rows';
+  if (!isTimed && headDays >= 2 && headDays >= columns.length - 5) return 'pots_in_rows';
   const unnamed = others.filter((column) => isMostlyNumbers(column) && column.named === undefined);
   const hasTexts = others.some(
     (column) => column.filled > 0 && !isMostlyNumbers(column) && column.numbers === 0,
   );
-  return isTimed && unnamed.length >= FEWEST_POT_COLUMNS && !hasTexts ? 'pots-in-columns' : 'long';
+  return isTimed && unnamed.length >= FEWEST_POT_COLUMNS && !hasTexts ? 'pots_in_columns' : 'long';
 }
 
 /** True for the header of a column that holds one day: a date, or days since sowing. */

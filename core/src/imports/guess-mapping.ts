@@ -27,7 +27,7 @@ export function guessMapping(rows: Rows, today: CalendarDay): TableMapping {
   );
   const shape = shapeOf(header, columns);
   const hasTreatmentRow =
-    shape === 'pots-in-columns' &&
+    shape === 'pots_in_columns' &&
     columns.every((_, at) => at === 0 || !isValueText((body[0]?.[at] ?? '').trim()));
   const roles = rolesOf(shape, header, columns, body);
   return countedNew(rows, {
@@ -36,7 +36,7 @@ export function guessMapping(rows: Rows, today: CalendarDay): TableMapping {
     hasTreatmentRow,
     variables: variablesIn([header, ...body], { shape, roles }, []),
     words: [],
-    zeros: { before: 'not_up', after: 'value' },
+    zeros: { before: 'not_emerged', after: 'value' },
     dateOrder: dateOrderOf(columns, header),
     sownOn: null,
     observedOn: today,
@@ -53,9 +53,9 @@ function rolesOf(
   switch (shape) {
     case 'long':
       return longRoles(columns, body);
-    case 'pots-in-columns':
+    case 'pots_in_columns':
       return potColumnRoles(columns);
-    case 'pots-in-rows':
+    case 'pots_in_rows':
       return potRowRoles(header, columns, body);
   }
 }

@@ -7,7 +7,7 @@ import type { MeantWord, MeantZeros } from './foreign-words.ts';
 import type { VariableKind } from './model.ts';
 
 /** How a foreign table holds its values: a row each, a column a pot, or a row a pot. */
-export const TABLE_SHAPES = ['long', 'pots-in-columns', 'pots-in-rows'] as const;
+export const TABLE_SHAPES = ['long', 'pots_in_columns', 'pots_in_rows'] as const;
 export type TableShape = (typeof TABLE_SHAPES)[number];
 
 /**
@@ -97,7 +97,7 @@ export function mappingProblems(
     ];
   }
   const problems = has('value') || has('state') ? [] : [need('value', say('aColumnWithValues'))];
-  if (shape === 'pots-in-columns' && !has('date') && !has('day')) {
+  if (shape === 'pots_in_columns' && !has('date') && !has('day')) {
     problems.push(need('date', say('theColumnWithTheDatesOrThe')));
   }
   if (shape === 'long' && !has('treatment') && !has('factor') && !has('unit')) {

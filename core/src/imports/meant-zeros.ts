@@ -1,3 +1,4 @@
+import { stateOfFile } from './file-states.ts';
 import type { MeantZeros, ZeroMeaning } from './foreign-words.ts';
 import { inOrderOfDays, PLACE } from './tidy-places.ts';
 
@@ -21,7 +22,7 @@ export function sayZeros(tidy: readonly string[][], zeros: MeantZeros): ZerosFou
   const wasUp = new Set<string>();
   const found = { before: [] as string[][], after: [] as string[][] };
   for (const row of inOrderOfDays(tidy)) {
-    if (row[PLACE.variable_kind] !== 'length' || row[PLACE.state] !== 'up') continue;
+    if (row[PLACE.variable_kind] !== 'length' || stateOfFile(row[PLACE.state] ?? '') !== 'emerged') continue;
     const value = row[PLACE.value] === '' ? undefined : Number(row[PLACE.value]);
     const unit = row[PLACE.unit] as string;
     if (value !== 0) wasUp.add(unit);

@@ -63,16 +63,16 @@ describe('a foreign table by its own columns', () => {
     const { mapping, result } = opened(
       'date,Shade 1,Shade 2,Sun 1,Sun 2\n4/5/2026,not up,,0,1.5\n8/5/2026,2.0,2.2 cm,1,dead',
     );
-    expect(mapping).toMatchObject({ shape: 'pots-in-columns', dateOrder: 'dmy', hasTreatmentRow: false });
+    expect(mapping).toMatchObject({ shape: 'pots_in_columns', dateOrder: 'dmy', hasTreatmentRow: false });
     const experiment = experimentOf(result);
     expect(experiment.treatments.map((treatment) => treatment.name)).toEqual(['Shade', 'Sun']);
     expect(experiment.readings.map(({ state, value }) => [state, value])).toEqual([
-      ['not_up', null],
-      ['not_up', null],
-      ['up', 15],
-      ['up', 20],
-      ['up', 22],
-      ['up', 10],
+      ['not_emerged', null],
+      ['not_emerged', null],
+      ['emerged', 15],
+      ['emerged', 20],
+      ['emerged', 22],
+      ['emerged', 10],
       ['dead', null],
     ]);
   });
@@ -82,7 +82,7 @@ describe('a foreign table by its own columns', () => {
       sownOn: calendarDay('2026-05-01'),
     });
     expect(mapping).toMatchObject({
-      shape: 'pots-in-columns',
+      shape: 'pots_in_columns',
       hasTreatmentRow: true,
       roles: ['day', 'value', 'value', 'value', 'value'],
     });
@@ -98,7 +98,7 @@ describe('a foreign table by its own columns', () => {
 
   test('a pot a row, a date a column', () => {
     const { mapping, result } = opened('pot,treatment,2026-05-08,2026-05-12\nA,salt,1.5,2\nB,plain,2,3.5');
-    expect(mapping).toMatchObject({ shape: 'pots-in-rows', roles: ['unit', 'treatment', 'value', 'value'] });
+    expect(mapping).toMatchObject({ shape: 'pots_in_rows', roles: ['unit', 'treatment', 'value', 'value'] });
     const experiment = experimentOf(result);
     expect(experiment.readings).toHaveLength(4);
     expect(experiment.units.map((unit) => unit.number)).toEqual([1, 2]);
@@ -150,7 +150,7 @@ describe('a foreign table by its own columns', () => {
         value: reading.value,
       })),
       day: TODAY,
-      rule: 'only-up',
+      rule: 'only_up',
     });
     expect(valueOr(found.pairs[0]!.difference, 0)).toBeCloseTo(3, 9);
   });
@@ -277,7 +277,7 @@ describe('words in place of values', () => {
   test('are found with what they usually mean, in several languages, and unknown ones must be told', () => {
     const { mapping, result } = opened(TABLE);
     expect(wordsIn(table(TABLE), mapping)).toEqual([
-      { word: 'nicht gekeimt', count: 1, usual: 'not_up' },
+      { word: 'nicht gekeimt', count: 1, usual: 'not_emerged' },
       { word: 'Zilch', count: 1, usual: undefined },
       { word: 'Mort', count: 1, usual: 'dead' },
       { word: '', count: 1, usual: 'nothing' },
@@ -287,17 +287,17 @@ describe('words in place of values', () => {
 
   test('the class’s own words and empty cells get the meaning that is given', () => {
     const words = [
-      { word: 'Zilch', meaning: 'not_up' as const },
+      { word: 'Zilch', meaning: 'not_emerged' as const },
       { word: '', meaning: 'removed' as const },
     ];
     const { readings } = experimentOf(opened(TABLE, { words }).result);
     expect(readings.map(({ unit, state }) => [unit, state])).toEqual([
-      [0, 'not_up'],
-      [0, 'up'],
-      [1, 'not_up'],
+      [0, 'not_emerged'],
+      [0, 'emerged'],
+      [1, 'not_emerged'],
       [1, 'dead'],
       [2, 'removed'],
-      [2, 'up'],
+      [2, 'emerged'],
     ]);
   });
 });
@@ -309,10 +309,10 @@ describe('a height of 0', () => {
   test('before a pot was up is not up yet, after it is kept; both are counted with an example', () => {
     const { result } = opened(TABLE);
     expect(experimentOf(result).readings.map(({ state, value }) => [state, value])).toEqual([
-      ['not_up', null],
-      ['up', 30],
-      ['up', 0],
-      ['up', 20],
+      ['not_emerged', null],
+      ['emerged', 30],
+      ['emerged', 0],
+      ['emerged', 20],
     ]);
     expect(result.ok && result.taken.zeros).toEqual({
       before: { count: 1, example: { unit: '1', day: '2026-05-04' } },
@@ -323,10 +323,10 @@ describe('a height of 0', () => {
   test('means what is said of it', () => {
     const { result } = opened(TABLE, { zeros: { before: 'value', after: 'dead' } });
     expect(experimentOf(result).readings.map(({ state, value }) => [state, value])).toEqual([
-      ['up', 0],
-      ['up', 30],
+      ['emerged', 0],
+      ['emerged', 30],
       ['dead', null],
-      ['up', 20],
+      ['emerged', 20],
     ]);
   });
 });

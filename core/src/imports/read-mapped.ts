@@ -127,7 +127,7 @@ class TidyWriter {
     if (observed === undefined) return undefined;
     const number = plainNumber(cell.text);
     const isWord = number === undefined && this.#meaningOf(cell.text) !== undefined;
-    if (said === 'up' && number === undefined && !isWord) {
+    if (said === 'emerged' && number === undefined && !isWord) {
       return this.#bad(cell, cell.column, cell.text, say('aNumberOrAWordWithA'));
     }
     const variable = this.#variables.get(plainWord(cell.source));
@@ -146,7 +146,7 @@ class TidyWriter {
       variable.kind,
       variable.unit,
       said,
-      said === 'up' ? (number ?? '') : '',
+      said === 'emerged' ? (number ?? '') : '',
       variable.unit,
       cell.text,
     ];
@@ -159,7 +159,7 @@ class TidyWriter {
       return this.#bad(cell, 'state', cell.state, say('aWordWithAMeaningGivenAbove'));
     }
     if (cell.state !== '' && stated !== 'nothing') return stated;
-    return plainNumber(cell.text) === undefined ? (this.#meaningOf(cell.text) ?? 'up') : 'up';
+    return plainNumber(cell.text) === undefined ? (this.#meaningOf(cell.text) ?? 'emerged') : 'emerged';
   }
 
   #observedDay(cell: Cell, sown: CalendarDay | null): CalendarDay | undefined {

@@ -1,3 +1,4 @@
+import { FILE_STATES, stateOfFile } from './file-states.ts';
 import { say } from '@bright-sprout/words/imports';
 import {
   addDays,
@@ -7,7 +8,6 @@ import {
   LENGTH_UNITS,
   type LengthUnit,
   LONGEST_MM,
-  READING_STATES,
   toMillimetres,
 } from '../shared/index.ts';
 import type { RowReader } from './cells.ts';
@@ -42,12 +42,13 @@ export function readReading(
     return undefined;
   }
   const observedOn = observationDay(reader, sownOn);
-  const state = stateText === '' ? 'up' : reader.oneOf('state', READING_STATES);
+  const state = stateText === '' ? 'emerged' : stateOfFile(stateText);
+  if (state === undefined) reader.oneOf('state', FILE_STATES);
   const unitOfMeasure = reader.text('unit_of_measure', 20) || variable.unit;
   const value = readValue(reader, variable.kind, unitOfMeasure);
   if (valueText !== '' && value === undefined) return undefined;
-  if (state !== undefined && state !== 'up' && value !== undefined) {
-    reader.problem('value', valueText, say('noValueBesideTheState', { state }));
+  if (state !== undefined && state !== 'emerged' && value !== undefined) {
+    reader.problem('value', valueText, say('noValueBesideTheState', { state: stateText }));
     return undefined;
   }
   if (observedOn === undefined || state === undefined) return undefined;

@@ -33,9 +33,9 @@ export function cellsOf(rows: Rows, mapping: TableMapping): Cell[] {
   switch (mapping.shape) {
     case 'long':
       return longCells(rows, mapping.roles);
-    case 'pots-in-columns':
+    case 'pots_in_columns':
       return columnCells(rows, mapping);
-    case 'pots-in-rows':
+    case 'pots_in_rows':
       return rowCells(rows, mapping.roles);
   }
 }

@@ -1,3 +1,4 @@
+import { STATE_IN_FILES } from './file-states.ts';
 import { amountText, daysBetween, type LengthUnit } from '../shared/index.ts';
 import type { ExchangedExperiment, ExchangedReading, ExchangedUnit, ExchangedVariable } from './model.ts';
 import {
@@ -96,7 +97,7 @@ function readingCells(
     reading.observedOn,
     unit.sownOn === null ? '' : String(daysBetween(unit.sownOn, reading.observedOn)),
     ...variable,
-    reading.state,
+    STATE_IN_FILES[reading.state],
     valueText(reading, isLength),
     guardText(reading.unitOfMeasure),
     String(reading.precision),

@@ -48,7 +48,7 @@ export interface SupposedEffect {
 }
 
 /** How the planned comparison of one class came out. */
-export const RESULTS = ['seen', 'wrong-way', 'missed', 'cannot-tell'] as const;
+export const RESULTS = ['seen', 'wrong_way', 'missed', 'cannot_tell'] as const;
 export type Result = (typeof RESULTS)[number];
 
 /** One rehearsed class. */
@@ -98,9 +98,9 @@ export function setUpRehearsal(
   effect: SupposedEffect,
 ): Outcome<RehearsalSetUp> {
   const groups = comparedGroups(plan);
-  if (groups.length < 2) return notDefined('too-few-groups');
-  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
-  if (plan.factors.some((factor) => factor.aspect === 'age')) return notDefined('ages-are-the-change');
+  if (groups.length < 2) return notDefined('too_few_groups');
+  if (plan.measure.variable !== 'height') return notDefined('not_a_height');
+  if (plan.factors.some((factor) => factor.aspect === 'age')) return notDefined('ages_are_the_change');
   const growths = treatmentGrowth(plan, surroundings);
   for (const { setting } of growths) if (!setting.defined) return setting;
   const reads = planCalendar(plan, surroundings).tasks.filter((task) => task.code === 'read');
@@ -166,7 +166,7 @@ export function summarise(setUp: RehearsalSetUp, classes: readonly RehearsedClas
   const counts = Object.fromEntries(
     RESULTS.map((result) => [result, classes.filter((one) => one.result === result).length]),
   ) as Record<Result, number>;
-  const shown = setUp.isNothing ? counts.seen + counts['wrong-way'] : counts.seen;
+  const shown = setUp.isNothing ? counts.seen + counts['wrong_way'] : counts.seen;
   const tested = classes.filter((one) => one.p !== null).sort((a, b) => (a.p ?? 1) - (b.p ?? 1));
   return {
     classes: classes.length,
@@ -196,7 +196,7 @@ function compared(setUp: RehearsalSetUp, readings: readonly ReadingFact[], by: G
     units,
     readings,
     day: plan.lessonOn,
-    rule: 'only-up',
+    rule: 'only_up',
     design,
     by,
   });
@@ -256,14 +256,14 @@ function judge(setUp: RehearsalSetUp, comparison: Comparison, seed: number): Reh
   const pair = pairs.find(
     (one) => (one.firstId === base && one.secondId === far) || (one.firstId === far && one.secondId === base),
   );
-  if (!pair?.test.defined) return { seed, result: 'cannot-tell', p: null, difference: null };
+  if (!pair?.test.defined) return { seed, result: 'cannot_tell', p: null, difference: null };
   const { p } = pair.test.value;
   const difference = pair.firstId === base ? pair.test.value.difference : -pair.test.value.difference;
   if (setUp.isNothing) return { seed, result: isAnyClear(comparison) ? 'seen' : 'missed', p, difference };
   if (!isClearPair(pair)) return { seed, result: 'missed', p, difference };
   return {
     seed,
-    result: Math.sign(difference) === expectedSign(setUp) ? 'seen' : 'wrong-way',
+    result: Math.sign(difference) === expectedSign(setUp) ? 'seen' : 'wrong_way',
     p,
     difference,
   };

@@ -35,7 +35,7 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
       .filter((crop) => crop.caution !== '')
       .map((crop): Finding => ({
         severity: 'care',
-        facts: { code: 'crop-caution', crop: crop.commonName, text: crop.caution },
+        facts: { code: 'crop_caution', crop: crop.commonName, text: crop.caution },
         mend: null,
       })),
     ...cautions.map((caution): Finding => ({
@@ -53,5 +53,5 @@ function reactionWait(plan: Plan, materials: readonly string[]): Finding[] {
     changes: { conditions: { ...plan.conditions, reactionDays: REACTION_DAYS } },
     cost: { units: 0, seeds: 0, days: REACTION_DAYS - plan.conditions.reactionDays },
   };
-  return [{ severity: 'weakens', facts: { code: 'reaction-wait', material }, mend }];
+  return [{ severity: 'weakens', facts: { code: 'reaction_wait', material }, mend }];
 }

@@ -23,7 +23,7 @@ export function dateFindings(
   isSown: boolean,
 ): Finding[] {
   if (plan.lessonOn <= plan.sowOn) {
-    return [{ severity: 'stops', facts: { code: 'dates-crossed' }, mend: null }];
+    return [{ severity: 'stops', facts: { code: 'dates_crossed' }, mend: null }];
   }
   return [
     ...(isSown ? [] : offDays(plan, today)),
@@ -41,7 +41,7 @@ function offDays(plan: Plan, today: CalendarDay): Finding[] {
     ...sowing,
     {
       severity: 'look',
-      facts: { code: 'off-class-day', what: 'lesson', day: plan.lessonOn },
+      facts: { code: 'off_class_day', what: 'lesson', day: plan.lessonOn },
       mend: dateMend(plan, { lessonOn }),
     },
   ];
@@ -50,11 +50,11 @@ function offDays(plan: Plan, today: CalendarDay): Finding[] {
 function sowingDay(plan: Plan, today: CalendarDay): Finding[] {
   if (plan.sowOn < today) {
     const mend = dateMend(plan, { sowOn: classDayFrom(today, plan.calendar) });
-    return [{ severity: 'look', facts: { code: 'sowing-is-past', day: plan.sowOn }, mend }];
+    return [{ severity: 'look', facts: { code: 'sowing_is_past', day: plan.sowOn }, mend }];
   }
   if (isClassDay(plan.sowOn, plan.calendar)) return [];
   const mend = dateMend(plan, { sowOn: classDayFrom(plan.sowOn, plan.calendar) });
-  return [{ severity: 'look', facts: { code: 'off-class-day', what: 'sowing', day: plan.sowOn }, mend }];
+  return [{ severity: 'look', facts: { code: 'off_class_day', what: 'sowing', day: plan.sowOn }, mend }];
 }
 
 /** An age ladder is sown on several days: the first must be to come, and each a class day. */
@@ -63,7 +63,7 @@ function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
   const first = days.reduce((early, day) => (day < early ? day : early));
   if (first < today) {
     const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(first, today)), plan.calendar);
-    const facts = { code: 'sowing-is-past', day: first } as const;
+    const facts = { code: 'sowing_is_past', day: first } as const;
     return [{ severity: 'stops', facts, mend: dateMend(plan, { lessonOn }) }];
   }
   const off = days.find((day) => !isClassDay(day, plan.calendar));
@@ -72,7 +72,7 @@ function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
     ...factor,
     levels: factor.levels.map((level) => ({ ...level, ageDays: classAge(plan, level.ageDays) })),
   }));
-  const facts = { code: 'off-class-day', what: 'sowing', day: off } as const;
+  const facts = { code: 'off_class_day', what: 'sowing', day: off } as const;
   return [{ severity: 'look', facts, mend: { changes: { factors }, cost: { units: 0, seeds: 0, days: 0 } } }];
 }
 
@@ -102,7 +102,7 @@ function lessonReady(plan: Plan, surroundings: PlanSurroundings, today: Calendar
   return [
     {
       severity: chance < HARDLY_READY ? 'stops' : 'weakens',
-      facts: { code: 'not-ready-by-lesson', chance, latest },
+      facts: { code: 'not_ready_by_lesson', chance, latest },
       mend: helps ? dateMend(plan, { sowOn: best }) : null,
     },
   ];
@@ -114,5 +114,5 @@ function helpers(plan: Plan, surroundings: PlanSurroundings): Finding[] {
     .tasks.filter((task) => task.needsHelper)
     .map((task) => task.day);
   if (days.length === 0) return [];
-  return [{ severity: 'look', facts: { code: 'helper-missing', days }, mend: null }];
+  return [{ severity: 'look', facts: { code: 'helper_missing', days }, mend: null }];
 }

@@ -46,11 +46,11 @@ export function designFindings(plan: Plan): Finding[] {
 
 function layoutFits(plan: Plan): Finding[] {
   const problem = unitsProblem(plan);
-  if (problem?.code !== 'more-units-than-places') return [];
+  if (problem?.code !== 'more_units_than_places') return [];
   const { units, places } = problem;
   const fits = Math.floor(places / treatmentsOf(plan).length);
   const mend = fits >= 1 ? replicatesMend(plan, fits) : null;
-  return [{ severity: 'stops', facts: { code: 'cannot-lay-out', units, places }, mend }];
+  return [{ severity: 'stops', facts: { code: 'cannot_lay_out', units, places }, mend }];
 }
 
 function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
@@ -68,7 +68,7 @@ function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
     return [
       {
         severity: 'stops',
-        facts: { code: 'more-than-one-thing', factor: factor.name, aspects },
+        facts: { code: 'more_than_one_thing', factor: factor.name, aspects },
         mend:
           factor.aspect === 'other'
             ? null
@@ -78,7 +78,7 @@ function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
   }
   const double = factor.levels.find((level) => / and | plus |&|\+/i.test(level.name));
   if (!double) return [];
-  return [{ severity: 'look', facts: { code: 'names-two-things', level: double.name }, mend: null }];
+  return [{ severity: 'look', facts: { code: 'names_two_things', level: double.name }, mend: null }];
 }
 
 function control(plan: Plan, factor: PlanFactor, index: number): Finding[] {
@@ -88,7 +88,7 @@ function control(plan: Plan, factor: PlanFactor, index: number): Finding[] {
   return [
     {
       severity: 'weakens',
-      facts: { code: 'no-control', factor: factor.name },
+      facts: { code: 'no_control', factor: factor.name },
       mend: { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
     },
   ];
@@ -102,19 +102,19 @@ function replication(plan: Plan): Finding[] {
   const treatments = treatmentsOf(plan);
   if (treatments.length < 2) {
     const isMeant = plan.kind === 'packet_test' || plan.kind === 'challenge';
-    return isMeant ? [] : [{ severity: 'stops', facts: { code: 'nothing-compared' }, mend: null }];
+    return isMeant ? [] : [{ severity: 'stops', facts: { code: 'nothing_compared' }, mend: null }];
   }
   if (plan.replicates >= FEWEST_UNITS) return [];
   const most = Math.max(...treatments.map((treatment) => seedsIn(plan, treatment.settings.plants)));
   const mend = replicatesMend(plan, FEWEST_UNITS);
   const { replicates } = plan;
   if (replicates === 1 && most > 1) {
-    return [{ severity: 'stops', facts: { code: 'seeds-as-replicates', seeds: most }, mend }];
+    return [{ severity: 'stops', facts: { code: 'seeds_as_replicates', seeds: most }, mend }];
   }
   return [
     {
       severity: replicates === 1 ? 'stops' : 'weakens',
-      facts: { code: 'too-few-units', replicates, wanted: FEWEST_UNITS },
+      facts: { code: 'too_few_units', replicates, wanted: FEWEST_UNITS },
       mend,
     },
   ];
@@ -144,7 +144,7 @@ function missingCombinations(plan: Plan): Finding[] {
   return [
     {
       severity: 'look',
-      facts: { code: 'missing-combinations', count: missing },
+      facts: { code: 'missing_combinations', count: missing },
       mend: { changes: { leftOut: [] }, cost: { units: missing * plan.replicates, seeds: 0, days: 0 } },
     },
   ];
@@ -162,7 +162,7 @@ export function layoutFindings(plan: Plan, units: readonly ReviewedUnit[]): Find
   const treatments = treatmentsOf(plan);
   if (treatments.length < 2 || units.length < 4) return [];
   const found = linedUp(plan, units);
-  if (found.length === 0) return [{ severity: 'fine', facts: { code: 'layout-mixed' }, mend: null }];
+  if (found.length === 0) return [{ severity: 'fine', facts: { code: 'layout_mixed' }, mend: null }];
   return found;
 }
 
@@ -181,14 +181,14 @@ function linedUp(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
     const result = linedUpWith(names, where, units);
     if (!result) return [];
     const { v, p } = result;
-    return [{ severity: 'weakens', facts: { code: 'lined-up', with: place, v, p }, mend: shuffleMend(plan) }];
+    return [{ severity: 'weakens', facts: { code: 'lined_up', with: place, v, p }, mend: shuffleMend(plan) }];
   });
   const worst = found.sort((a, b) => vOf(b) - vOf(a))[0];
   return worst ? [worst] : [];
 }
 
 function vOf(finding: Finding): number {
-  return finding.facts.code === 'lined-up' ? finding.facts.v : 0;
+  return finding.facts.code === 'lined_up' ? finding.facts.v : 0;
 }
 
 function brightName(plan: Plan, unit: PlannedUnit): string {

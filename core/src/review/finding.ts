@@ -25,21 +25,21 @@ export type Caution = (typeof CAUTIONS)[number];
 
 /** What was found, with its figures. */
 export type FindingFacts =
-  | { readonly code: 'cannot-lay-out'; readonly units: number; readonly places: number }
-  | { readonly code: 'nothing-compared' }
-  | { readonly code: 'more-than-one-thing'; readonly factor: string; readonly aspects: readonly Aspect[] }
-  | { readonly code: 'names-two-things'; readonly level: string }
-  | { readonly code: 'no-control'; readonly factor: string }
-  | { readonly code: 'too-few-units'; readonly replicates: number; readonly wanted: number }
-  | { readonly code: 'seeds-as-replicates'; readonly seeds: number }
+  | { readonly code: 'cannot_lay_out'; readonly units: number; readonly places: number }
+  | { readonly code: 'nothing_compared' }
+  | { readonly code: 'more_than_one_thing'; readonly factor: string; readonly aspects: readonly Aspect[] }
+  | { readonly code: 'names_two_things'; readonly level: string }
+  | { readonly code: 'no_control'; readonly factor: string }
+  | { readonly code: 'too_few_units'; readonly replicates: number; readonly wanted: number }
+  | { readonly code: 'seeds_as_replicates'; readonly seeds: number }
   | {
-      readonly code: 'lined-up';
+      readonly code: 'lined_up';
       readonly with: LinedUpWith;
       readonly v: number;
       readonly p: number;
     }
   | {
-      readonly code: 'smallest-difference';
+      readonly code: 'smallest_difference';
       /** As a share of plants without the change. */
       readonly more: number;
       readonly less: number | null;
@@ -47,44 +47,44 @@ export type FindingFacts =
       readonly units: number;
     }
   | {
-      readonly code: 'pots-stay-empty';
+      readonly code: 'pots_stay_empty';
       readonly expected: number;
       readonly chanceOfAny: number;
       readonly seeds: number;
     }
-  | { readonly code: 'packet-too-poor' }
+  | { readonly code: 'packet_too_poor' }
   | {
-      readonly code: 'not-ready-by-lesson';
+      readonly code: 'not_ready_by_lesson';
       readonly chance: number;
       readonly latest: CalendarDay | null;
     }
-  | { readonly code: 'reads-before-up'; readonly up: CalendarDay }
-  | { readonly code: 'no-readings' }
-  | { readonly code: 'tallest-of-many' }
-  | { readonly code: 'reaction-wait'; readonly material: string }
-  | { readonly code: 'light-wrong'; readonly crop: string; readonly needs: 'light' | 'dark' }
+  | { readonly code: 'reads_before_up'; readonly up: CalendarDay }
+  | { readonly code: 'no_readings' }
+  | { readonly code: 'tallest_of_many' }
+  | { readonly code: 'reaction_wait'; readonly material: string }
+  | { readonly code: 'light_wrong'; readonly crop: string; readonly needs: 'light' | 'dark' }
   | {
-      readonly code: 'temperature-wrong';
+      readonly code: 'temperature_wrong';
       readonly crop: string;
       readonly temperatureC: number;
       readonly min: number;
       readonly max: number;
     }
   | {
-      readonly code: 'depth-wrong';
+      readonly code: 'depth_wrong';
       readonly crop: string;
       readonly depthMm: number;
       readonly usualMm: number;
     }
-  | { readonly code: 'off-class-day'; readonly what: 'sowing' | 'lesson'; readonly day: CalendarDay }
-  | { readonly code: 'sowing-is-past'; readonly day: CalendarDay }
-  | { readonly code: 'dates-crossed' }
-  | { readonly code: 'helper-missing'; readonly days: readonly CalendarDay[] }
-  | { readonly code: 'missing-combinations'; readonly count: number }
-  | { readonly code: 'unknown-figures'; readonly crop: string; readonly reason: UndefinedReason }
-  | { readonly code: 'crop-caution'; readonly crop: string; readonly text: string }
+  | { readonly code: 'off_class_day'; readonly what: 'sowing' | 'lesson'; readonly day: CalendarDay }
+  | { readonly code: 'sowing_is_past'; readonly day: CalendarDay }
+  | { readonly code: 'dates_crossed' }
+  | { readonly code: 'helper_missing'; readonly days: readonly CalendarDay[] }
+  | { readonly code: 'missing_combinations'; readonly count: number }
+  | { readonly code: 'unknown_figures'; readonly crop: string; readonly reason: UndefinedReason }
+  | { readonly code: 'crop_caution'; readonly crop: string; readonly text: string }
   | { readonly code: 'caution'; readonly caution: Caution }
-  | { readonly code: 'layout-mixed' };
+  | { readonly code: 'layout_mixed' };
 
 /** What mending costs, in units, seeds and days more (or fewer). */
 export interface MendCost {

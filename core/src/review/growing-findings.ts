@@ -46,19 +46,19 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
     if (!isVaried('temperature') && (temperatureC <= min || temperatureC > max)) {
       findings.push({
         severity: 'stops',
-        facts: { code: 'temperature-wrong', crop: crop.commonName, temperatureC, min, max },
+        facts: { code: 'temperature_wrong', crop: crop.commonName, temperatureC, min, max },
         mend: conditionMend(plan, { temperatureC: Math.min(ROOM_C, max) }),
       });
     }
     if (!isVaried('light') && !isVaried('depth')) {
       const isBuried = depth !== null && depth > LEAST_DEPTH_GAP / 2 && plan.conditions.hasSoil;
-      if (crop.lightToGerminate === 'needs-light' && (light === 'dark' || isBuried)) {
-        const facts = { code: 'light-wrong', crop: crop.commonName, needs: 'light' } as const;
+      if (crop.lightToGerminate === 'needs_light' && (light === 'dark' || isBuried)) {
+        const facts = { code: 'light_wrong', crop: crop.commonName, needs: 'light' } as const;
         const mend = conditionMend(plan, { light: light === 'dark' ? 'bright' : light, depthRule: 'packet' });
         findings.push({ severity: 'weakens', facts, mend });
       }
-      if (crop.lightToGerminate === 'needs-dark' && light !== 'dark' && (depth ?? 0) < 3) {
-        const facts = { code: 'light-wrong', crop: crop.commonName, needs: 'dark' } as const;
+      if (crop.lightToGerminate === 'needs_dark' && light !== 'dark' && (depth ?? 0) < 3) {
+        const facts = { code: 'light_wrong', crop: crop.commonName, needs: 'dark' } as const;
         findings.push({ severity: 'weakens', facts, mend: conditionMend(plan, { depthRule: 'packet' }) });
       }
     }
@@ -74,7 +74,7 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
       if (isFar && Math.abs(depth - usual) > LEAST_DEPTH_GAP) {
         findings.push({
           severity: 'weakens',
-          facts: { code: 'depth-wrong', crop: crop.commonName, depthMm: depth, usualMm: usual },
+          facts: { code: 'depth_wrong', crop: crop.commonName, depthMm: depth, usualMm: usual },
           mend: conditionMend(plan, { depthRule: 'packet' }),
         });
       }
@@ -84,11 +84,11 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
   for (const growth of growths) {
     const { crop, setting, treatment } = growth;
     const name = crop?.commonName ?? treatment.settings.cropId;
-    if (setting.defined || setting.reason === 'temperature-outside' || seen.has(`?${name}`)) continue;
+    if (setting.defined || setting.reason === 'temperature_outside' || seen.has(`?${name}`)) continue;
     seen.add(`?${name}`);
     findings.push({
       severity: 'look',
-      facts: { code: 'unknown-figures', crop: name, reason: setting.reason },
+      facts: { code: 'unknown_figures', crop: name, reason: setting.reason },
       mend: null,
     });
   }
@@ -103,7 +103,7 @@ function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
   const wish = sowingWish(plan, growths);
   if (!wish.defined) return [];
   if (wish.value.groups.some(({ rate }) => rate.share <= 0)) {
-    return [{ severity: 'stops', facts: { code: 'packet-too-poor' }, mend: null }];
+    return [{ severity: 'stops', facts: { code: 'packet_too_poor' }, mend: null }];
   }
   const seeds = plan.seedsPerUnit;
   const { expected, chanceOfAny } = emptyUnits(seeds, wish.value);
@@ -121,7 +121,7 @@ function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
         }
       : null;
   const severity = chanceOfAny < LIKELY_EMPTY ? 'look' : 'weakens';
-  return [{ severity, facts: { code: 'pots-stay-empty', expected, chanceOfAny, seeds }, mend }];
+  return [{ severity, facts: { code: 'pots_stay_empty', expected, chanceOfAny, seeds }, mend }];
 }
 
 function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {
@@ -132,7 +132,7 @@ function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {
   const severity = more > POOR_DIFFERENCE ? 'weakens' : more > HOPED_FOR ? 'look' : 'fine';
   const wanted = severity === 'fine' ? null : replicatesToSee(plan, surroundings, HOPED_FOR);
   const mend = wanted === null ? null : replicatesMend(plan, wanted);
-  return [{ severity, facts: { code: 'smallest-difference', ...found.value }, mend }];
+  return [{ severity, facts: { code: 'smallest_difference', ...found.value }, mend }];
 }
 
 /** The tallest of three is likely to be taller than an only plant, whatever crowding does. */
@@ -140,7 +140,7 @@ function tallestOfMany(plan: Plan): Finding[] {
   const isVaried = plan.factors.some((factor) => factor.aspect === 'density');
   if (!isVaried || plan.measure.variable !== 'height' || plan.plantRule !== 'tallest') return [];
   const mend: Mend = { changes: { plantRule: 'tagged' }, cost: NOTHING };
-  return [{ severity: 'weakens', facts: { code: 'tallest-of-many' }, mend }];
+  return [{ severity: 'weakens', facts: { code: 'tallest_of_many' }, mend }];
 }
 
 function firstReadings(
@@ -150,8 +150,8 @@ function firstReadings(
 ): Finding[] {
   const { tasks, emergence } = planCalendar(plan, surroundings);
   const reads = tasks.filter((task) => task.code === 'read');
-  if (reads.length === 0) return [{ severity: 'stops', facts: { code: 'no-readings' }, mend: null }];
+  if (reads.length === 0) return [{ severity: 'stops', facts: { code: 'no_readings' }, mend: null }];
   const isReadBefore = emergence !== undefined && reads.every((task) => task.day < emergence.from);
   if (!isReadBefore || !growths.some(({ window }) => window.defined)) return [];
-  return [{ severity: 'stops', facts: { code: 'reads-before-up', up: emergence.from }, mend: null }];
+  return [{ severity: 'stops', facts: { code: 'reads_before_up', up: emergence.from }, mend: null }];
 }

@@ -71,10 +71,10 @@ describe('the design check', () => {
   test('two differences in one factor, mended by keeping the one it is about', () => {
     const levels = [level('Little', { isControl: true }), level('Much', { waterMl: 20, light: 'dark' })];
     const asked = plan({ factors: [{ name: 'Water', aspect: 'water', levels }] });
-    const { finding, after, left } = mended(asked, 'more-than-one-thing');
+    const { finding, after, left } = mended(asked, 'more_than_one_thing');
     expect(finding).toMatchObject({ severity: 'stops', facts: { aspects: ['water', 'light'] } });
     expect(after.factors[0]?.levels[1]).toMatchObject({ waterMl: 20, light: null });
-    expect(left).not.toContain('more-than-one-thing');
+    expect(left).not.toContain('more_than_one_thing');
   });
 
   test('two differences in two factors are a crossed design, not a fault', () => {
@@ -90,50 +90,50 @@ describe('the design check', () => {
         levels: [level('c', { isControl: true }), level('d', { light: 'shade' })],
       },
     ];
-    expect(codes(plan({ factors, replicates: 2 }))).not.toContain('more-than-one-thing');
+    expect(codes(plan({ factors, replicates: 2 }))).not.toContain('more_than_one_thing');
   });
 
   test('a level that names two things is worth a look', () => {
     const levels = [level('None', { isControl: true }), level('Sugar and salt')];
     expect(codes(plan({ factors: [{ name: 'Extra', aspect: 'other', levels }] }))).toContain(
-      'names-two-things',
+      'names_two_things',
     );
   });
 
   test('no control, mended by the first level; none is asked of crops', () => {
     const levels = [level('A'), level('B')];
-    const { after, left } = mended(plan({ factors: [{ name: 'F', aspect: 'other', levels }] }), 'no-control');
+    const { after, left } = mended(plan({ factors: [{ name: 'F', aspect: 'other', levels }] }), 'no_control');
     expect(after.factors[0]?.levels.map((one) => one.isControl)).toEqual([true, false]);
-    expect(left).not.toContain('no-control');
-    expect(codes(plan({}, 'crops'))).not.toContain('no-control');
+    expect(left).not.toContain('no_control');
+    expect(codes(plan({}, 'crops'))).not.toContain('no_control');
   });
 
   test('two pots, and one pot of many seeds', () => {
-    const { finding, after } = mended(plan({ replicates: 2 }), 'too-few-units');
+    const { finding, after } = mended(plan({ replicates: 2 }), 'too_few_units');
     expect(finding.mend?.cost).toEqual({ units: 2, seeds: 4, days: 0 });
     expect(after.replicates).toBe(3);
-    expect(codes(plan({ replicates: 1, seedsPerUnit: 1 }))).toContain('too-few-units');
+    expect(codes(plan({ replicates: 1, seedsPerUnit: 1 }))).toContain('too_few_units');
     expect(review(plan({ replicates: 1, seedsPerUnit: 6 }))[0]).toMatchObject({
       severity: 'stops',
-      facts: { code: 'seeds-as-replicates', seeds: 6 },
+      facts: { code: 'seeds_as_replicates', seeds: 6 },
     });
   });
 
   test('more pots than places, mended by fewer; more pots get another container', () => {
-    const { after, left } = mended(plan({ replicates: 8 }), 'cannot-lay-out');
-    expect([after.replicates, left.includes('cannot-lay-out')]).toEqual([5, false]);
-    const wider = mended(plan({ replicates: 5 }), 'smallest-difference');
+    const { after, left } = mended(plan({ replicates: 8 }), 'cannot_lay_out');
+    expect([after.replicates, left.includes('cannot_lay_out')]).toEqual([5, false]);
+    const wider = mended(plan({ replicates: 5 }), 'smallest_difference');
     expect(wider.after.containers.length).toBeGreaterThan(1);
-    expect(wider.left).not.toContain('cannot-lay-out');
+    expect(wider.left).not.toContain('cannot_lay_out');
   });
 
   test('a treatment that owns the bright side, mended by a shuffle', () => {
     const asked = plan();
     const lopsided = plannedUnits(asked).map((unit) => ({ ...unit, treatment: unit.row - 1, team: '' }));
     const found = reviewPlan({ plan: asked, units: lopsided, today: TODAY, ...SURROUNDINGS });
-    const finding = found.find((one) => one.facts.code === 'lined-up');
+    const finding = found.find((one) => one.facts.code === 'lined_up');
     expect(finding?.facts).toMatchObject({ with: 'bright side', v: 1 });
-    expect(codes({ ...asked, ...finding?.mend?.changes })).not.toContain('lined-up');
+    expect(codes({ ...asked, ...finding?.mend?.changes })).not.toContain('lined_up');
   });
 
   test('a treatment that one team owns', () => {
@@ -141,54 +141,54 @@ describe('the design check', () => {
     const units = plannedUnits(asked).map((unit) => ({ ...unit, team: `Team ${unit.treatment}` }));
     const found = reviewPlan({ plan: asked, units, today: TODAY, ...SURROUNDINGS });
     expect(found.map((one) => one.facts)).toContainEqual(
-      expect.objectContaining({ code: 'lined-up', with: 'team' }),
+      expect.objectContaining({ code: 'lined_up', with: 'team' }),
     );
   });
 
   test('shuffled layouts are called lined up about as rarely as chance makes them so', () => {
     const seeds = Array.from({ length: 40 }, (_, layoutSeed) => layoutSeed);
-    const flagged = seeds.filter((layoutSeed) => codes(plan({ layoutSeed })).includes('lined-up')).length;
+    const flagged = seeds.filter((layoutSeed) => codes(plan({ layoutSeed })).includes('lined_up')).length;
     expect(flagged).toBeLessThan(9);
   });
 
   test('seeds too few, a packet that is dead, a packet that is certain', () => {
-    const { left } = mended(plan({ seedsPerUnit: 1 }), 'pots-stay-empty');
-    expect(left).not.toContain('pots-stay-empty');
+    const { left } = mended(plan({ seedsPerUnit: 1 }), 'pots_stay_empty');
+    expect(left).not.toContain('pots_stay_empty');
     const oat = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
     const of = (germinationPercent: number | null) =>
       review(plan({ seedsPerUnit: 1 }), TODAY, { crops: [{ ...oat, germinationPercent }], lots: [] }).map(
         (one) => one.facts.code,
       );
-    expect(of(0)).toContain('packet-too-poor');
-    expect(of(100)).not.toContain('pots-stay-empty');
-    expect(of(null)).toContain('unknown-figures');
+    expect(of(0)).toContain('packet_too_poor');
+    expect(of(100)).not.toContain('pots_stay_empty');
+    expect(of(null)).toContain('unknown_figures');
   });
 
   test('nothing up by the lesson, mended by an earlier sowing', () => {
     const asked = plan({ sowOn: calendarDay('2027-03-24') });
-    const { finding, left } = mended(asked, 'not-ready-by-lesson');
+    const { finding, left } = mended(asked, 'not_ready_by_lesson');
     expect(finding.severity).toBe('stops');
-    expect(left).not.toContain('not-ready-by-lesson');
+    expect(left).not.toContain('not_ready_by_lesson');
   });
 
   test('dates: crossed, past, on a Saturday', () => {
-    expect(codes(plan({ lessonOn: calendarDay('2027-03-01') }))).toContain('dates-crossed');
-    const past = mended(plan(), 'sowing-is-past', calendarDay('2027-03-06'));
+    expect(codes(plan({ lessonOn: calendarDay('2027-03-01') }))).toContain('dates_crossed');
+    const past = mended(plan(), 'sowing_is_past', calendarDay('2027-03-06'));
     expect(past.after.sowOn).toBe('2027-03-08');
     const units = plannedUnits(plan()).map((unit) => ({ ...unit, team: '' }));
     const today = calendarDay('2027-03-06');
     const sown = reviewPlan({ plan: plan(), units, today, isSown: true, ...SURROUNDINGS });
-    expect(sown.map((one) => one.facts.code)).not.toContain('sowing-is-past');
-    const off = mended(plan({ lessonOn: calendarDay('2027-03-27') }), 'off-class-day');
+    expect(sown.map((one) => one.facts.code)).not.toContain('sowing_is_past');
+    const off = mended(plan({ lessonOn: calendarDay('2027-03-27') }), 'off_class_day');
     expect(off.after.lessonOn).toBe('2027-03-29');
   });
 
   test('an age ladder: a sowing on a Sunday moves back to Friday, a first sowing in the past moves the lesson', () => {
     const ladder = plan({}, 'ages');
-    const { after, left } = mended(ladder, 'off-class-day');
+    const { after, left } = mended(ladder, 'off_class_day');
     expect(after.factors[0]?.levels.map((one) => one.ageDays)).toEqual([21, 14, 7, 3]);
-    expect(left).not.toContain('off-class-day');
-    const late = mended(ladder, 'sowing-is-past', calendarDay('2027-03-10'));
+    expect(left).not.toContain('off_class_day');
+    const late = mended(ladder, 'sowing_is_past', calendarDay('2027-03-10'));
     expect(late.after.lessonOn).toBe('2027-03-31');
   });
 
@@ -196,34 +196,34 @@ describe('the design check', () => {
     const dose = { material: 'garden lime', amount: 1, unit: 'g' as const };
     const levels = [level('None', { isControl: true }), level('Lime', { dose })];
     const asked = plan({ factors: [{ name: 'Lime', aspect: 'additive', levels }] });
-    const { after, left } = mended(asked, 'reaction-wait');
-    expect([after.conditions.reactionDays, left.includes('reaction-wait')]).toEqual([3, false]);
+    const { after, left } = mended(asked, 'reaction_wait');
+    expect([after.conditions.reactionDays, left.includes('reaction_wait')]).toEqual([3, false]);
     expect(review(asked).map((one) => one.facts)).toContainEqual({ code: 'caution', caution: 'alkali' });
   });
 
   test('light, temperature and depth wrong for the crop', () => {
     const { conditions } = plan();
     const dark = plan({ conditions: { ...conditions, light: 'dark' } }, 'one_factor', 'lettuce');
-    expect(mended(dark, 'light-wrong').left).not.toContain('light-wrong');
+    expect(mended(dark, 'light_wrong').left).not.toContain('light_wrong');
     const cold = plan({ conditions: { ...conditions, temperatureC: 2 } });
-    expect(mended(cold, 'temperature-wrong').left).not.toContain('temperature-wrong');
+    expect(mended(cold, 'temperature_wrong').left).not.toContain('temperature_wrong');
     const shallow = plan({ conditions: { ...conditions, depthRule: 'surface' } }, 'one_factor', 'pea');
-    expect(mended(shallow, 'depth-wrong').left).not.toContain('depth-wrong');
+    expect(mended(shallow, 'depth_wrong').left).not.toContain('depth_wrong');
   });
 
   test('the tallest of several, where plants in a pot are what is changed', () => {
-    expect(codes(plan({}, 'density'))).not.toContain('tallest-of-many');
-    expect(mended(plan({ plantRule: 'tallest' }, 'density'), 'tallest-of-many').left).not.toContain(
-      'tallest-of-many',
+    expect(codes(plan({}, 'density'))).not.toContain('tallest_of_many');
+    expect(mended(plan({ plantRule: 'tallest' }, 'density'), 'tallest_of_many').left).not.toContain(
+      'tallest_of_many',
     );
   });
 
   test('a holiday without a helper', () => {
     const { calendar } = plan();
     const holidays = [{ name: 'Break', from: calendarDay('2027-03-08'), to: calendarDay('2027-03-19') }];
-    expect(codes(plan({ calendar: { ...calendar, holidays } }))).toContain('helper-missing');
+    expect(codes(plan({ calendar: { ...calendar, holidays } }))).toContain('helper_missing');
     expect(codes(plan({ calendar: { ...calendar, holidays, helper: 'Caretaker' } }))).not.toContain(
-      'helper-missing',
+      'helper_missing',
     );
   });
 

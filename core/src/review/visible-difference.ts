@@ -88,9 +88,9 @@ const GROWN_SEED = 2027;
 
 /** Grows units of the first treatment, in rooms as a rehearsal draws them, and reads them on the lesson day. */
 function expectedStand(plan: Plan, surroundings: PlanSurroundings): Outcome<ExpectedStand> {
-  if (plan.measure.variable !== 'height') return notDefined('not-a-height');
+  if (plan.measure.variable !== 'height') return notDefined('not_a_height');
   const [first] = treatmentGrowth(plan, surroundings);
-  if (!first) return notDefined('no-values');
+  if (!first) return notDefined('no_values');
   if (!first.setting.defined) return first.setting;
   return standOf({
     setting: { ...first.setting.value, plantRule: plan.plantRule },
@@ -128,7 +128,7 @@ function standOf(standing: Standing): Outcome<ExpectedStand> {
   const stand: Outcome<ExpectedStand> =
     mean.defined && sd.defined && mean.value > 0
       ? defined({ filled, meanMm: mean.value, cv: sd.value / mean.value })
-      : notDefined('no-values');
+      : notDefined('no_values');
   if (known.size >= MOST_KNOWN) known.delete(known.keys().next().value ?? '');
   known.set(key, stand);
   return stand;

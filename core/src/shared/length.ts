@@ -46,7 +46,7 @@ export function nearestMark(mm: number, scale: LengthScale): number {
 }
 
 /** What is wrong with a length as typed. */
-export type LengthProblem = 'empty' | 'not-a-length' | 'negative' | 'too-long';
+export type LengthProblem = 'empty' | 'not_a_length' | 'negative' | 'too_long';
 
 /** A length as typed: the amount in the unit it was typed in and the same in millimetres. */
 export type ParsedLength =
@@ -88,11 +88,11 @@ export function parseLength(text: string, scale: LengthScale): ParsedLength {
   const spans = rest.split('+').map((part) => readAmount(part.trim()));
   let amount = 0;
   for (const span of spans) {
-    if (span === undefined || !Number.isFinite(span)) return { ok: false, problem: 'not-a-length' };
+    if (span === undefined || !Number.isFinite(span)) return { ok: false, problem: 'not_a_length' };
     amount += span;
   }
   amount = Number(amount.toFixed(6));
-  if (toMillimetres(amount, unit) > LONGEST_MM) return { ok: false, problem: 'too-long' };
+  if (toMillimetres(amount, unit) > LONGEST_MM) return { ok: false, problem: 'too_long' };
   if (unit !== scale.unit) return { ok: true, mm: toMillimetres(amount, unit), amount, unit, moved: false };
   const mark = nearestMark(toMillimetres(amount, unit), scale);
   return {

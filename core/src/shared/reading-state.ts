@@ -1,9 +1,9 @@
 /**
  * What a reading says of its unit. Never a zero, never a blank that could be either:
- * `not_up` nothing to see yet, `up` a plant (with or without a value), `dead`,
+ * `not_emerged` nothing to see yet, `emerged` a plant (with or without a value), `dead`,
  * `removed` thinned or knocked over, `not_read` nobody looked (absent, forgotten).
  */
-export const READING_STATES = ['not_up', 'up', 'dead', 'removed', 'not_read'] as const;
+export const READING_STATES = ['not_emerged', 'emerged', 'dead', 'removed', 'not_read'] as const;
 
 /** One of {@link READING_STATES}. */
 export type ReadingState = (typeof READING_STATES)[number];

@@ -63,7 +63,7 @@ export interface GrownUnit {
 export interface GrownReading {
   readonly number: number;
   readonly day: CalendarDay;
-  readonly state: 'not_up' | 'up' | 'dead';
+  readonly state: 'not_emerged' | 'emerged' | 'dead';
   readonly mm: number | null;
 }
 
@@ -135,12 +135,12 @@ function readUnit(
 ): GrownReading {
   const slip = chance.normal() * (toMillimetres(setting.scale.step, setting.scale.unit) / 3);
   const up = plants.filter((plant) => plant.emergesAt <= age);
-  if (up.length === 0) return { number, day, state: 'not_up', mm: null };
+  if (up.length === 0) return { number, day, state: 'not_emerged', mm: null };
   const alive = up.filter((plant) => plant.diesAt > age);
   if (alive.length === 0) return { number, day, state: 'dead', mm: null };
   const height = heightBy(setting.plantRule ?? 'tallest', alive, age);
   const mark = nearestMark(Math.max(0, height + readerOffMm + slip), setting.scale);
-  return { number, day, state: 'up', mm: toMillimetres(mark, setting.scale.unit) };
+  return { number, day, state: 'emerged', mm: toMillimetres(mark, setting.scale.unit) };
 }
 
 function heightBy(rule: 'tallest' | 'tagged' | 'mean', alive: readonly Plant[], age: number): number {

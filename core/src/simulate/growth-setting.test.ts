@@ -53,7 +53,7 @@ describe('a growth setting', () => {
   test('of a crop without a height is not defined', () => {
     expect(growthSetting({ ...OAT, heightAtDay21Mm: null }, 1, { min: 5, max: 9 }, SCALE)).toEqual({
       defined: false,
-      reason: 'no-crop-figures',
+      reason: 'no_crop_figures',
     });
   });
 });

@@ -23,7 +23,7 @@ export function growthSetting(
   scale: LengthScale,
 ): Outcome<GrowthSetting> {
   const at21 = crop.heightAtDay21Mm;
-  if (at21 === null || at21 <= 0) return notDefined('no-crop-figures');
+  if (at21 === null || at21 <= 0) return notDefined('no_crop_figures');
   const final = Math.max(Math.min(crop.matureHeightMm ?? Infinity, LEVELS_OFF * at21), LEAST_ABOVE * at21);
   const middle = Math.sqrt(window.min * window.max);
   return defined({

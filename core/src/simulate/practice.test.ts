@@ -13,7 +13,7 @@ describe('practice rulers', () => {
       expect(length).toBeCloseTo(task.trueMm, 6);
       expect(toMillimetres(nearestMark(task.trueMm, task.scale), task.scale.unit)).toBe(task.trueMm);
       expect(task.trueMm > task.rulerMm).toBe(kind === 'taller');
-      expect(task.zeroAtMm > 0).toBe(kind === 'late-zero');
+      expect(task.zeroAtMm > 0).toBe(kind === 'late_zero');
     }
   });
 

@@ -1,7 +1,7 @@
 import { type RandomGenerator, type LengthScale, nearestMark, toMillimetres } from '../shared/index.ts';
 
 /** What makes a drawn ruler hard to read. */
-export const PRACTICE_KINDS = ['plain', 'late-zero', 'bent', 'taller', 'inches'] as const;
+export const PRACTICE_KINDS = ['plain', 'late_zero', 'bent', 'taller', 'inches'] as const;
 export type PracticeKind = (typeof PRACTICE_KINDS)[number];
 
 /** A point of a drawn stem in mm: `x` to the right of the soil's middle, `y` up from the soil. */
@@ -39,7 +39,7 @@ export function practiceTask(kind: PracticeKind, chance: RandomGenerator): Pract
     kind,
     scale,
     trueMm,
-    zeroAtMm: kind === 'late-zero' ? 4 + 6 * chance.uniform() : 0,
+    zeroAtMm: kind === 'late_zero' ? 4 + 6 * chance.uniform() : 0,
     rulerMm,
     stem: kind === 'bent' ? bentStem(trueMm, 0.5 + 0.5 * chance.uniform()) : straightStem(trueMm),
   };

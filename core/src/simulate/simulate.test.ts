@@ -37,11 +37,11 @@ describe('grown experiments', () => {
   });
 
   test('about as many come up as the germination rate says', () => {
-    const up = lastDay(grow()).filter((reading) => reading.state === 'up').length;
+    const up = lastDay(grow()).filter((reading) => reading.state === 'emerged').length;
     expect(up / 400).toBeGreaterThan(0.74);
     expect(up / 400).toBeLessThan(0.86);
-    expect(lastDay(grow({ germination: 0 })).every((reading) => reading.state === 'not_up')).toBe(true);
-    expect(lastDay(grow({ germination: 1 })).every((reading) => reading.state === 'up')).toBe(true);
+    expect(lastDay(grow({ germination: 0 })).every((reading) => reading.state === 'not_emerged')).toBe(true);
+    expect(lastDay(grow({ germination: 1 })).every((reading) => reading.state === 'emerged')).toBe(true);
   });
 
   test('readings lie on the marks of the ruler, and nothing is up on the first day', () => {
@@ -57,7 +57,7 @@ describe('grown experiments', () => {
     expect(meanHeight(grow({}, { ...NO_EFFECT, finalHeight: 0.5 })) / plain).toBeCloseTo(0.5, 1);
     expect(meanHeight(grow({}, { ...NO_EFFECT, emergenceTime: 1.5 }))).toBeLessThan(plain);
     const none = lastDay(grow({}, { ...NO_EFFECT, germination: 0 }));
-    expect(none.every((reading) => reading.state === 'not_up')).toBe(true);
+    expect(none.every((reading) => reading.state === 'not_emerged')).toBe(true);
   });
 
   test('plants die when the hazard says so, and a dead plant has no height', () => {

@@ -23,10 +23,10 @@ describe('two readers of the same pots', () => {
   test('one pair has a bias and no limits; no pair has nothing', () => {
     expect(agreementOf([[10, 12]])).toMatchObject({
       bias: { value: 2 },
-      limits: { defined: false, reason: 'one-value' },
+      limits: { defined: false, reason: 'one_value' },
       technicalError: { value: Math.SQRT2 },
     });
-    expect(agreementOf([])).toMatchObject({ n: 0, bias: { reason: 'no-values' } });
+    expect(agreementOf([])).toMatchObject({ n: 0, bias: { reason: 'no_values' } });
   });
 });
 
@@ -44,6 +44,6 @@ describe('readings of what is known', () => {
   });
 
   test('are undefined before the first', () => {
-    expect(readingErrorOf([]).typical).toEqual({ defined: false, reason: 'no-values' });
+    expect(readingErrorOf([]).typical).toEqual({ defined: false, reason: 'no_values' });
   });
 });

@@ -23,13 +23,13 @@ export function agreementOf(pairs: readonly (readonly [number, number])[]): Agre
   const differences = pairs.map(([first, second]) => second - first);
   const n = differences.length;
   if (n === 0) {
-    const none = notDefined('no-values');
+    const none = notDefined('no_values');
     return { n, bias: none, limits: none, technicalError: none };
   }
   const bias = meanOf(differences);
   const squares = differences.reduce((sum, difference) => sum + difference ** 2, 0);
   const technicalError = defined(Math.sqrt(squares / (2 * n)));
-  if (n === 1) return { n, bias: defined(bias), limits: notDefined('one-value'), technicalError };
+  if (n === 1) return { n, bias: defined(bias), limits: notDefined('one_value'), technicalError };
   const reach = LIMITS_SD * Math.sqrt(varianceOf(differences));
   return {
     n,
@@ -57,7 +57,7 @@ export function readingErrorOf(
 ): ReadingError {
   const errors = readings.map(({ trueValue, readValue }) => readValue - trueValue);
   const n = errors.length;
-  if (n === 0) return { n, bias: notDefined('no-values'), typical: notDefined('no-values') };
+  if (n === 0) return { n, bias: notDefined('no_values'), typical: notDefined('no_values') };
   const squares = errors.reduce((sum, error) => sum + error ** 2, 0);
   return { n, bias: defined(meanOf(errors)), typical: defined(Math.sqrt(squares / n)) };
 }

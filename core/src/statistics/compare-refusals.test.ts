@@ -36,55 +36,55 @@ function reasonOf(outcome: Outcome<unknown>): string | undefined {
 
 suite('refused in words: groups of none, one and two, and no spread', () => {
   test.each([
-    ['Student t, none', studentT([], [1, 2]), 'group-too-small'],
-    ['Student t, one and one', studentT([1], [2]), 'group-too-small'],
-    ['Student t, no spread', studentT([3, 3], [5, 5]), 'no-spread'],
-    ['Hedges g, one', hedgesG([1], [2, 3]), 'group-too-small'],
-    ['Hedges g, no spread', hedgesG([3, 3], [5, 5]), 'no-spread'],
-    ['ranks, none', mannWhitney([], [1]), 'group-too-small'],
-    ['ranks, all the same', mannWhitney([2, 2], [2, 2]), 'no-spread'],
-    ['permutation, none', permutationTest([], [1], 1), 'group-too-small'],
-    ['permutation, all the same', permutationTest([2, 2], [2], 1), 'no-spread'],
-    ['paired t, one', pairedT([[1, 2]]), 'group-too-small'],
+    ['Student t, none', studentT([], [1, 2]), 'group_too_small'],
+    ['Student t, one and one', studentT([1], [2]), 'group_too_small'],
+    ['Student t, no spread', studentT([3, 3], [5, 5]), 'no_spread'],
+    ['Hedges g, one', hedgesG([1], [2, 3]), 'group_too_small'],
+    ['Hedges g, no spread', hedgesG([3, 3], [5, 5]), 'no_spread'],
+    ['ranks, none', mannWhitney([], [1]), 'group_too_small'],
+    ['ranks, all the same', mannWhitney([2, 2], [2, 2]), 'no_spread'],
+    ['permutation, none', permutationTest([], [1], 1), 'group_too_small'],
+    ['permutation, all the same', permutationTest([2, 2], [2], 1), 'no_spread'],
+    ['paired t, one', pairedT([[1, 2]]), 'group_too_small'],
     [
       'paired t, one difference',
       pairedT([
         [1, 2],
         [5, 6],
       ]),
-      'no-spread',
+      'no_spread',
     ],
-    ['signed ranks, none', signedRank([]), 'no-values'],
-    ['signed ranks, no difference', signedRank([[1, 1]]), 'no-spread'],
-    ['analysis of variance, one group', oneWayAnova([[1, 2]]), 'too-few-groups'],
-    ['analysis of variance, ones', oneWayAnova([[1], [2], [3]]), 'group-too-small'],
-    ['analysis of variance, an empty group', oneWayAnova([[1, 2], []]), 'group-too-small'],
+    ['signed ranks, none', signedRank([]), 'no_values'],
+    ['signed ranks, no difference', signedRank([[1, 1]]), 'no_spread'],
+    ['analysis of variance, one group', oneWayAnova([[1, 2]]), 'too_few_groups'],
+    ['analysis of variance, ones', oneWayAnova([[1], [2], [3]]), 'group_too_small'],
+    ['analysis of variance, an empty group', oneWayAnova([[1, 2], []]), 'group_too_small'],
     [
       'analysis of variance, no spread',
       oneWayAnova([
         [1, 1],
         [2, 2],
       ]),
-      'no-spread',
+      'no_spread',
     ],
-    ['spread, an empty group', brownForsythe([[1, 2], []]), 'group-too-small'],
+    ['spread, an empty group', brownForsythe([[1, 2], []]), 'group_too_small'],
     [
       'Tukey, no spread',
       tukeyKramer([
         [1, 1],
         [2, 2],
       ]),
-      'no-spread',
+      'no_spread',
     ],
-    ['Kruskal–Wallis, all the same', kruskalWallis([[1, 1], [1]]), 'no-spread'],
-    ['Dunn, one group', dunnPairs([[1, 2]]), 'too-few-groups'],
+    ['Kruskal–Wallis, all the same', kruskalWallis([[1, 1], [1]]), 'no_spread'],
+    ['Dunn, one group', dunnPairs([[1, 2]]), 'too_few_groups'],
     [
       'Fisher, one row',
       fisherExact([
         [1, 2],
         [0, 0],
       ]),
-      'one-category',
+      'one_category',
     ],
     [
       'chi-square, one column',
@@ -92,19 +92,19 @@ suite('refused in words: groups of none, one and two, and no spread', () => {
         [4, 0],
         [3, 0],
       ]),
-      'one-category',
+      'one_category',
     ],
-    ['proportions, no tries', proportionDifference({ count: 0, of: 0 }, { count: 1, of: 2 }), 'no-values'],
-    ['binomial, no tries', binomialTest(0, 0, 0.5), 'no-values'],
-    ['Shapiro–Wilk, two', shapiroWilk([1, 2]), 'group-too-small'],
-    ['Shapiro–Wilk, no spread', shapiroWilk([4, 4, 4]), 'no-spread'],
+    ['proportions, no tries', proportionDifference({ count: 0, of: 0 }, { count: 1, of: 2 }), 'no_values'],
+    ['binomial, no tries', binomialTest(0, 0, 0.5), 'no_values'],
+    ['Shapiro–Wilk, two', shapiroWilk([1, 2]), 'group_too_small'],
+    ['Shapiro–Wilk, no spread', shapiroWilk([4, 4, 4]), 'no_spread'],
     [
       'line, two points',
       lineThrough([
         [1, 2],
         [2, 3],
       ]),
-      'too-few-points',
+      'too_few_points',
     ],
     [
       'correlation, no spread',
@@ -113,19 +113,19 @@ suite('refused in words: groups of none, one and two, and no spread', () => {
         [2, 2],
         [3, 2],
       ]),
-      'no-spread',
+      'no_spread',
     ],
-    ['log-rank, one group', logRank([[{ time: 3, happened: true }], []]), 'too-few-groups'],
+    ['log-rank, one group', logRank([[{ time: 3, happened: true }], []]), 'too_few_groups'],
     [
       'log-rank, none up',
       logRank([[{ time: 3, happened: false }], [{ time: 3, happened: false }]]),
-      'no-spread',
+      'no_spread',
     ],
   ])('%s', (_, outcome, reason) => expect(reasonOf(outcome)).toBe(reason));
 
   test('a table with too many arrangements is left to the chi-square', () => {
     const row = [30, 31, 29, 33, 28, 30];
-    expect(reasonOf(fisherExact([row, row, row, row, row]))).toBe('table-too-large');
+    expect(reasonOf(fisherExact([row, row, row, row, row]))).toBe('table_too_large');
   });
 
   test('nothing up: no steps and no median', () => {
@@ -133,17 +133,17 @@ suite('refused in words: groups of none, one and two, and no spread', () => {
       { time: 9, happened: false },
       { time: 9, happened: false },
     ]);
-    expect(found).toMatchObject({ n: 2, events: 0, steps: [], median: { reason: 'half-never-reached' } });
+    expect(found).toMatchObject({ n: 2, events: 0, steps: [], median: { reason: 'half_never_reached' } });
   });
 
   test('crossed factors: one level, one pot a combination, no spread, none', () => {
     const unit = (value: number, a: number, b: number) => ({ value, levels: [a, b], block: 0 });
-    expect(reasonOf(factorialAnova([], 'II'))).toBe('no-values');
-    expect(reasonOf(factorialAnova([unit(1, 0, 0), unit(2, 1, 0)], 'II'))).toBe('too-few-groups');
+    expect(reasonOf(factorialAnova([], 'II'))).toBe('no_values');
+    expect(reasonOf(factorialAnova([unit(1, 0, 0), unit(2, 1, 0)], 'II'))).toBe('too_few_groups');
     const single = factorialAnova([unit(1, 0, 0), unit(3, 1, 0), unit(2, 0, 1), unit(7, 1, 1)], 'II');
     expect(single).toMatchObject({ defined: true, value: { isReduced: true, errorDf: 1 } });
     const flat = [0, 0, 1, 1].flatMap((a) => [unit(4, a, 0), unit(4, a, 1)]);
-    expect(reasonOf(factorialAnova(flat, 'II'))).toBe('no-spread');
+    expect(reasonOf(factorialAnova(flat, 'II'))).toBe('no_spread');
   });
 });
 

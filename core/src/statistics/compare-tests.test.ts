@@ -193,7 +193,7 @@ suite.each(fromR.crossed)('crossed factors against R: $name', (wanted) => {
     test('type III', () => compare('III', wanted.typeThree, wanted.blocks ? 1 : 0));
   } else {
     test('type III is refused', () =>
-      expect(factorialAnova(units, 'III')).toEqual({ defined: false, reason: 'missing-cells' }));
+      expect(factorialAnova(units, 'III')).toEqual({ defined: false, reason: 'missing_cells' }));
   }
 });
 

@@ -27,7 +27,7 @@ export interface ChiSquare {
  */
 export function chiSquareTest(table: CountTable): Outcome<ChiSquare> {
   const counts = filled(table);
-  if (!counts) return notDefined('one-category');
+  if (!counts) return notDefined('one_category');
   const { rows, columns, n } = marginsOf(counts);
   let [chiSquare, smallestExpected] = [0, Infinity];
   counts.forEach((row, r) =>
@@ -51,7 +51,7 @@ export function chiSquareTest(table: CountTable): Outcome<ChiSquare> {
  */
 export function fisherExact(table: CountTable): Outcome<number> {
   const counts = filled(table);
-  if (!counts) return notDefined('one-category');
+  if (!counts) return notDefined('one_category');
   const upright = (counts[0]?.length ?? 0) > counts.length ? transposed(counts) : counts;
   const { rows, columns, n } = marginsOf(upright);
   const log = logFactorials(n);
@@ -62,7 +62,7 @@ export function fisherExact(table: CountTable): Outcome<number> {
   for (const size of rows.slice(0, -1)) {
     const next = new Map<string, Way>();
     for (const way of ways.values()) budget = deal(way, size, log, next, budget);
-    if (budget <= 0) return notDefined('table-too-large');
+    if (budget <= 0) return notDefined('table_too_large');
     ways = next;
   }
   let p = 0;
@@ -133,7 +133,7 @@ export function proportionDifference(
   second: { readonly count: number; readonly of: number },
 ): Outcome<ShareDifference> {
   const [a, b] = [wilson(first.count, first.of), wilson(second.count, second.of)];
-  if (!a.defined || !b.defined) return notDefined('no-values');
+  if (!a.defined || !b.defined) return notDefined('no_values');
   const difference = b.value.share - a.value.share;
   const low = Math.hypot(b.value.share - b.value.low, a.value.high - a.value.share);
   const high = Math.hypot(b.value.high - b.value.share, a.value.share - a.value.low);
@@ -146,7 +146,7 @@ export function proportionDifference(
  * @param rate expected proportion, 0–1
  */
 export function binomialTest(count: number, of: number, rate: number): Outcome<number> {
-  if (of < 1) return notDefined('no-values');
+  if (of < 1) return notDefined('no_values');
   if (rate <= 0 || rate >= 1) return defined(count === Math.round(of * rate) ? 1 : 0);
   const log = logFactorials(of);
   const chanceOf = (k: number): number =>

@@ -33,9 +33,9 @@ export interface Correlation {
  */
 export function lineThrough(points: Points): Outcome<Line> {
   const n = points.length;
-  if (n < 3) return notDefined('too-few-points');
+  if (n < 3) return notDefined('too_few_points');
   const { sxx, syy, sxy, meanX, meanY } = momentsOf(points);
-  if (sxx === 0 || syy === 0) return notDefined('no-spread');
+  if (sxx === 0 || syy === 0) return notDefined('no_spread');
   const slope = sxy / sxx;
   const left = Math.max(0, syy - slope * sxy);
   const residualError = Math.sqrt(left / (n - 2));
@@ -57,7 +57,7 @@ export function pearson(points: Points): Outcome<Correlation & { readonly interv
   if (!plain.defined) return plain;
   const { r } = plain.value;
   const n = points.length;
-  if (n < 4 || Math.abs(r) >= 1) return defined({ ...plain.value, interval: notDefined('too-few-points') });
+  if (n < 4 || Math.abs(r) >= 1) return defined({ ...plain.value, interval: notDefined('too_few_points') });
   const reach = Z95 / Math.sqrt(n - 3);
   const interval = { low: Math.tanh(Math.atanh(r) - reach), high: Math.tanh(Math.atanh(r) + reach) };
   return defined({ ...plain.value, interval: defined(interval) });
@@ -75,9 +75,9 @@ export function spearman(points: Points): Outcome<Correlation> {
 
 function correlationOf(points: Points): Outcome<Correlation> {
   const n = points.length;
-  if (n < 3) return notDefined('too-few-points');
+  if (n < 3) return notDefined('too_few_points');
   const { sxx, syy, sxy } = momentsOf(points);
-  if (sxx === 0 || syy === 0) return notDefined('no-spread');
+  if (sxx === 0 || syy === 0) return notDefined('no_spread');
   const r = Math.max(-1, Math.min(1, sxy / Math.sqrt(sxx * syy)));
   const p = Math.abs(r) === 1 ? 0 : twoSidedT(r * Math.sqrt((n - 2) / (1 - r * r)), n - 2);
   return defined({ r, p });

@@ -25,7 +25,7 @@ const ROUNDING = 1e-12;
  */
 export function cramersV(first: readonly string[], second: readonly string[]): Outcome<number> {
   const [a, b] = [indices(first), indices(second)];
-  if (a.count < 2 || b.count < 2) return notDefined('one-category');
+  if (a.count < 2 || b.count < 2) return notDefined('one_category');
   return defined(vOf(a.of, b.of, a.count, b.count));
 }
 
@@ -39,7 +39,7 @@ export function associationOf(
   strata: readonly string[] = first.map(() => ''),
 ): Outcome<Association> {
   const [a, b] = [indices(first), indices(second)];
-  if (a.count < 2 || b.count < 2) return notDefined('one-category');
+  if (a.count < 2 || b.count < 2) return notDefined('one_category');
   const v = vOf(a.of, b.of, a.count, b.count);
   const chance = randomGenerator(SHUFFLE_SEED);
   const within = [...new Set(strata)].map((stratum) =>

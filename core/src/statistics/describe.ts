@@ -56,7 +56,7 @@ export function quantileSorted(sorted: readonly number[], p: number): number {
 export function describe(values: readonly number[]): Description {
   const n = values.length;
   if (n === 0) {
-    const none = notDefined('no-values');
+    const none = notDefined('no_values');
     return {
       n,
       mean: none,
@@ -72,7 +72,7 @@ export function describe(values: readonly number[]): Description {
   }
   const sorted = [...values].sort((a, b) => a - b);
   const mean = meanOf(values);
-  const spread = n < 2 ? notDefined('one-value') : defined(Math.sqrt(varianceOf(values)));
+  const spread = n < 2 ? notDefined('one_value') : defined(Math.sqrt(varianceOf(values)));
   const standardError = spread.defined ? defined(spread.value / Math.sqrt(n)) : spread;
   return {
     n,
@@ -90,7 +90,7 @@ export function describe(values: readonly number[]): Description {
 
 function meanInterval(mean: number, n: number, standardError: Outcome<number>): Outcome<Interval> {
   if (!standardError.defined) return standardError;
-  if (standardError.value === 0) return notDefined('no-spread');
+  if (standardError.value === 0) return notDefined('no_spread');
   return defined(around(mean, tForInterval(0.95, n - 1) * standardError.value));
 }
 

@@ -110,7 +110,7 @@ describe('the model of a design', () => {
   test('spread that goes with the mean is found to do so', () => {
     const grown = [1, 3, 9].map((mean) => [0.7, 0.9, 1, 1.2, 1.3, 0.8].map((part) => 20 * mean * part));
     const found = contrast(unitsOf(grown), [-1, 1, 0]);
-    expect(found.fit.spread).toBe('with-mean');
+    expect(found.fit.spread).toBe('with_mean');
     expect(found.fit.weights[0]! / found.fit.weights[6]!).toBeCloseTo(9, 1);
   });
 
@@ -119,9 +119,9 @@ describe('the model of a design', () => {
       values.map((value) => ({ value, cell, block: cell })),
     );
     expect(contrast(confounded, [-1, 1]).fit.hasBlocks).toBe(false);
-    expect(fitDesign([], 2)).toEqual({ defined: false, reason: 'no-values' });
-    expect(fitDesign(unitsOf([first, []]), 2)).toEqual({ defined: false, reason: 'too-few-groups' });
-    expect(fitDesign(unitsOf([[4], [5]]), 2)).toEqual({ defined: false, reason: 'group-too-small' });
+    expect(fitDesign([], 2)).toEqual({ defined: false, reason: 'no_values' });
+    expect(fitDesign(unitsOf([first, []]), 2)).toEqual({ defined: false, reason: 'too_few_groups' });
+    expect(fitDesign(unitsOf([[4], [5]]), 2)).toEqual({ defined: false, reason: 'group_too_small' });
     expect(
       fitDesign(
         unitsOf([
@@ -130,11 +130,11 @@ describe('the model of a design', () => {
         ]),
         2,
       ),
-    ).toEqual({ defined: false, reason: 'no-spread' });
+    ).toEqual({ defined: false, reason: 'no_spread' });
     const alone = fitDesign(unitsOf([[4], [5, 6, 8]]), 2);
     expect(alone.defined && alone.value.contrast([-1, 1])).toEqual({
       defined: false,
-      reason: 'group-too-small',
+      reason: 'group_too_small',
     });
     expect(alone.defined && alone.value.contrast([-1, 1, 0])).toMatchObject({ defined: false });
   });

@@ -14,7 +14,7 @@ export interface DesignUnit {
  * How the spread of units about their treatment's mean is taken: each treatment's own, one for all, or one that grows
  * with the mean.
  */
-export type SpreadModel = 'own' | 'equal' | 'with-mean';
+export type SpreadModel = 'own' | 'equal' | 'with_mean';
 
 /** A difference that a fitted design gives, with what is needed to judge it. */
 export interface DesignContrast {
@@ -60,13 +60,13 @@ const FULL_LEVERAGE = 1 - 1e-9;
  */
 export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<FittedDesign> {
   const used = [...new Set(units.map((unit) => unit.cell))].sort((a, b) => a - b);
-  if (used.length < 2) return notDefined(used.length === 0 ? 'no-values' : 'too-few-groups');
-  if (units.length <= used.length) return notDefined('group-too-small');
+  if (used.length < 2) return notDefined(used.length === 0 ? 'no_values' : 'too_few_groups');
+  if (units.length <= used.length) return notDefined('group_too_small');
   const y = units.map((unit) => unit.value);
   const equal = units.map(() => 1);
   const [plain, hasBlocks] = plainFit(units, used, equal);
-  if (!plain) return notDefined('no-residual');
-  if (isNegligible(Math.sqrt(plain.squares / plain.df), y)) return notDefined('no-spread');
+  if (!plain) return notDefined('no_residual');
+  if (isNegligible(Math.sqrt(plain.squares / plain.df), y)) return notDefined('no_spread');
   const place = new Map(used.map((cell, index) => [cell, index]));
   const power = used.length === 2 ? 0 : likeliestPower(units, plain, place);
   const weights =
@@ -77,7 +77,7 @@ export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<
           power,
         );
   const model = power === 0 ? plain : (modelOf(units, used, weights, hasBlocks) ?? plain);
-  const spread: SpreadModel = used.length === 2 ? 'own' : power === 0 ? 'equal' : 'with-mean';
+  const spread: SpreadModel = used.length === 2 ? 'own' : power === 0 ? 'equal' : 'with_mean';
   const vectorOf = (contrast: readonly number[]): number[] => [
     ...used.map((cell) => contrast[cell] ?? 0),
     ...model.blockZeros,
@@ -95,7 +95,7 @@ export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<
     weights,
     overall: overallOf(units, used.length, model, weights, hasBlocks),
     contrast: (asked) => {
-      if (asked.some((weight, cell) => weight !== 0 && !place.has(cell))) return notDefined('missing-cells');
+      if (asked.some((weight, cell) => weight !== 0 && !place.has(cell))) return notDefined('missing_cells');
       const vector = vectorOf(asked);
       const estimate = vector.reduce((sum, weight, at) => sum + weight * (model.coefficients[at] ?? 0), 0);
       if (spread === 'own') return ownSpread(model, vector, estimate);
@@ -234,7 +234,7 @@ function ownSpread(model: Model, vector: readonly number[], estimate: number): O
     if (Math.abs(share) < 1e-12) return [];
     return [{ row, share, rest: model.residuals[index] as number, lever: model.inverse.quadratic(row) }];
   });
-  if (parts.some((part) => part.lever > FULL_LEVERAGE)) return notDefined('group-too-small');
+  if (parts.some((part) => part.lever > FULL_LEVERAGE)) return notDefined('group_too_small');
   const scaled = parts.map((part) => part.share ** 2 / (1 - part.lever));
   const variance = parts.reduce((sum, part, index) => sum + (scaled[index] as number) * part.rest ** 2, 0);
   const trace = parts.reduce((sum, part) => sum + part.share ** 2, 0);
@@ -248,6 +248,6 @@ function ownSpread(model: Model, vector: readonly number[], estimate: number): O
     });
   });
   const se = Math.sqrt(variance);
-  if (isNegligible(se, model.means)) return notDefined('no-spread');
+  if (isNegligible(se, model.means)) return notDefined('no_spread');
   return defined({ estimate, se, df: trace ** 2 / squared });
 }

@@ -54,14 +54,14 @@ export function factorialAnova(
   type: SumOfSquaresType,
 ): Outcome<FactorialAnova> {
   const [first] = units;
-  if (!first) return notDefined('no-values');
+  if (!first) return notDefined('no_values');
   const count = first.levels.length;
   const sizes = Array.from({ length: count }, (_, factor) =>
     sizeOf(units.map((unit) => unit.levels[factor] ?? 0)),
   );
-  if (sizes.some((size) => size < 2)) return notDefined('too-few-groups');
+  if (sizes.some((size) => size < 2)) return notDefined('too_few_groups');
   const missingCells = sizes.reduce((all, size) => all * size, 1) - usedCells(units);
-  if (type === 'III' && missingCells > 0) return notDefined('missing-cells');
+  if (type === 'III' && missingCells > 0) return notDefined('missing_cells');
   const roots = units.map((unit) => Math.sqrt(unit.weight ?? 1));
   const y = units.map((unit, index) => unit.value * (roots[index] as number));
   const blocks = contrasts(units.map((unit) => unit.block));
@@ -87,13 +87,13 @@ export function factorialAnova(
     isReduced = true;
   }
   const errorDf = units.length - full.rank;
-  if (errorDf < 1) return notDefined('no-residual');
+  if (errorDf < 1) return notDefined('no_residual');
   const errorSquares = full.squares;
-  if (isNegligible(Math.sqrt(errorSquares / errorDf), y)) return notDefined('no-spread');
+  if (isNegligible(Math.sqrt(errorSquares / errorDf), y)) return notDefined('no_spread');
   const termFrom = (factors: readonly number[], without: Fitted, within: Fitted): FactorialTerm => {
     const df = within.rank - without.rank;
     const squares = Math.max(0, without.squares - within.squares);
-    if (df < 1) return { factors, squares: 0, df: 0, test: notDefined('missing-cells') };
+    if (df < 1) return { factors, squares: 0, df: 0, test: notDefined('missing_cells') };
     const f = squares / df / (errorSquares / errorDf);
     return { factors, squares, df, test: defined({ f, p: upperF(f, df, errorDf) }) };
   };

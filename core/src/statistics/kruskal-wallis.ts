@@ -67,13 +67,13 @@ interface Ranked {
 }
 
 function ranksByGroup(groups: Groups): Outcome<Ranked> {
-  if (groups.length < 2) return notDefined('too-few-groups');
-  if (groups.some((group) => group.length === 0)) return notDefined('group-too-small');
+  if (groups.length < 2) return notDefined('too_few_groups');
+  if (groups.some((group) => group.length === 0)) return notDefined('group_too_small');
   const values = groups.flat();
   const n = values.length;
   const { of, ties } = ranksOf(values);
   const correction = 1 - tieSum(ties) / (n ** 3 - n);
-  if (!(correction > 0)) return notDefined('no-spread');
+  if (!(correction > 0)) return notDefined('no_spread');
   let start = 0;
   const means = groups.map((group) => {
     const own = of.slice(start, start + group.length);

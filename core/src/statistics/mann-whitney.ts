@@ -23,7 +23,7 @@ export interface MannWhitney {
  */
 export function mannWhitney(first: readonly number[], second: readonly number[]): Outcome<MannWhitney> {
   const [n1, n2] = [first.length, second.length];
-  if (n1 === 0 || n2 === 0) return notDefined('group-too-small');
+  if (n1 === 0 || n2 === 0) return notDefined('group_too_small');
   const { of, ties } = ranksOf([...first, ...second]);
   const rankSum = of.slice(n1).reduce((sum, rank) => sum + rank, 0);
   const u = rankSum - (n2 * (n2 + 1)) / 2;
@@ -33,7 +33,7 @@ export function mannWhitney(first: readonly number[], second: readonly number[])
   }
   const n = n1 + n2;
   const variance = ((n1 * n2) / 12) * (n + 1 - tieSum(ties) / (n * (n - 1)));
-  if (!(variance > 0)) return notDefined('no-spread');
+  if (!(variance > 0)) return notDefined('no_spread');
   const away = Math.abs(u - (n1 * n2) / 2);
   const z = Math.max(0, away - 0.5) / Math.sqrt(variance);
   return defined({ u, share, p: Math.min(1, 2 * normalCdf(-z)), isExact: false });

@@ -21,11 +21,11 @@ function within(groups: Groups): { squares: number; df: number } {
  * Undefined with fewer than two groups, an empty group, no value beyond one a group, or no spread within.
  */
 export function oneWayAnova(groups: Groups): Outcome<WelchAnova> {
-  if (groups.length < 2) return notDefined('too-few-groups');
+  if (groups.length < 2) return notDefined('too_few_groups');
   const { squares, df } = within(groups);
-  if (groups.some((group) => group.length === 0) || df < 1) return notDefined('group-too-small');
+  if (groups.some((group) => group.length === 0) || df < 1) return notDefined('group_too_small');
   const all = groups.flat();
-  if (isNegligible(Math.sqrt(squares / df), all)) return notDefined('no-spread');
+  if (isNegligible(Math.sqrt(squares / df), all)) return notDefined('no_spread');
   const centre = meanOf(all);
   const between = groups.reduce((sum, group) => sum + group.length * (meanOf(group) - centre) ** 2, 0);
   const df1 = groups.length - 1;

@@ -17,9 +17,9 @@ const DIGITS = 10;
  */
 export function pairedT(pairs: Pairs): Outcome<WelchT> {
   const differences = pairs.map(([first, second]) => second - first);
-  if (differences.length < 2) return notDefined('group-too-small');
+  if (differences.length < 2) return notDefined('group_too_small');
   const se = Math.sqrt(varianceOf(differences) / differences.length);
-  if (isNegligible(se, pairs.flat())) return notDefined('no-spread');
+  if (isNegligible(se, pairs.flat())) return notDefined('no_spread');
   const df = differences.length - 1;
   const difference = meanOf(differences);
   const t = difference / se;
@@ -45,7 +45,7 @@ export interface SignedRank {
 export function signedRank(pairs: Pairs): Outcome<SignedRank> {
   const differences = differencesOf(pairs).filter((difference) => difference !== 0);
   const n = differences.length;
-  if (n === 0) return notDefined(pairs.length === 0 ? 'no-values' : 'no-spread');
+  if (n === 0) return notDefined(pairs.length === 0 ? 'no_values' : 'no_spread');
   const { of, ties } = ranksOf(differences.map(Math.abs));
   const v = of.reduce((sum, rank, index) => sum + ((differences[index] as number) > 0 ? rank : 0), 0);
   if (ties.length === 0 && n === pairs.length && n <= MOST_EXACT_PAIRS) {

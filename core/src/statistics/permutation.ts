@@ -30,9 +30,9 @@ export function permutationTest(
   second: readonly number[],
   seed: number,
 ): Outcome<Permutation> {
-  if (first.length === 0 || second.length === 0) return notDefined('group-too-small');
+  if (first.length === 0 || second.length === 0) return notDefined('group_too_small');
   const values = [...first, ...second];
-  if (values.every((value) => value === values[0])) return notDefined('no-spread');
+  if (values.every((value) => value === values[0])) return notDefined('no_spread');
   const difference = meanOf(second) - meanOf(first);
   const all = arrangementsOf(values.length, second.length);
   const bound = boundOf(values, second.length, difference);

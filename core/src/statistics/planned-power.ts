@@ -90,8 +90,8 @@ export interface VisibleChange {
 
 /** @returns undefined for fewer than two groups or two units a group, or where nothing would be seen */
 export function visibleChange(planned: PlannedComparison): Outcome<VisibleChange> {
-  if (planned.groups < 2) return notDefined('too-few-groups');
-  if (planned.units < 2) return notDefined('group-too-small');
+  if (planned.groups < 2) return notDefined('too_few_groups');
+  if (planned.units < 2) return notDefined('group_too_small');
   const more = smallest((change) => plannedPower(planned, change), WIDEST);
   if (!more.defined) return more;
   return defined({ more: more.value, less: smallest((change) => plannedPower(planned, -change), DEEPEST) });
@@ -100,7 +100,7 @@ export function visibleChange(planned: PlannedComparison): Outcome<VisibleChange
 function smallest(power: (change: number) => number, most: number): Outcome<number> {
   let [low, high] = [0, Math.min(1, most)];
   while (power(high) < LIKELY) {
-    if (high >= most) return notDefined('group-too-small');
+    if (high >= most) return notDefined('group_too_small');
     [low, high] = [high, 2 * high];
   }
   for (let step = 0; step < HALVINGS; step += 1) {

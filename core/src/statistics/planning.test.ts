@@ -79,9 +79,9 @@ describe('power', () => {
   });
 
   test('is not defined where nothing can be compared, or nothing would show', () => {
-    expect(visibleChange({ ...TWO, groups: 1 })).toEqual({ defined: false, reason: 'too-few-groups' });
-    expect(visibleChange({ ...TWO, units: 1.9 })).toEqual({ defined: false, reason: 'group-too-small' });
-    expect(visibleChange({ ...TWO, units: 2, cv: 3 })).toEqual({ defined: false, reason: 'group-too-small' });
+    expect(visibleChange({ ...TWO, groups: 1 })).toEqual({ defined: false, reason: 'too_few_groups' });
+    expect(visibleChange({ ...TWO, units: 1.9 })).toEqual({ defined: false, reason: 'group_too_small' });
+    expect(visibleChange({ ...TWO, units: 2, cv: 3 })).toEqual({ defined: false, reason: 'group_too_small' });
   });
 });
 
@@ -100,8 +100,8 @@ describe('association', () => {
   });
 
   test('is not defined when all stand in one place', () => {
-    expect(cramersV(['a', 'b'], ['x', 'x'])).toEqual({ defined: false, reason: 'one-category' });
-    expect(associationOf(['a', 'a'], ['x', 'y'])).toEqual({ defined: false, reason: 'one-category' });
+    expect(cramersV(['a', 'b'], ['x', 'x'])).toEqual({ defined: false, reason: 'one_category' });
+    expect(associationOf(['a', 'a'], ['x', 'y'])).toEqual({ defined: false, reason: 'one_category' });
   });
 });
 
@@ -125,7 +125,7 @@ describe('shares', () => {
     expect(found.defined && Math.abs(found.value.high - high)).toBeLessThan(1e-9);
   });
   test('a share of nothing is not defined', () => {
-    expect(wilson(0, 0)).toEqual({ defined: false, reason: 'no-values' });
+    expect(wilson(0, 0)).toEqual({ defined: false, reason: 'no_values' });
   });
   test.each(fromScipy.beta)(
     'packet of $prior, $up of $sown up',

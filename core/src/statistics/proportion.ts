@@ -14,7 +14,7 @@ export interface Share extends Interval {
  * @returns undefined for no tries
  */
 export function wilson(count: number, of: number): Outcome<Share> {
-  if (of < 1) return notDefined('no-values');
+  if (of < 1) return notDefined('no_values');
   const share = count / of;
   const scale = 1 + Z95 ** 2 / of;
   const middle = (share + Z95 ** 2 / (2 * of)) / scale;

@@ -20,11 +20,11 @@ export interface ShapiroWilk {
  */
 export function shapiroWilk(values: readonly number[]): Outcome<ShapiroWilk> {
   const n = values.length;
-  if (n < FEWEST || n > MOST) return notDefined('group-too-small');
+  if (n < FEWEST || n > MOST) return notDefined('group_too_small');
   const sorted = [...values].sort((a, b) => a - b);
   const range = (sorted[n - 1] as number) - (sorted[0] as number);
   if (range <= 1e-12 * Math.max(Math.abs(sorted[0] as number), Math.abs(sorted[n - 1] as number))) {
-    return notDefined('no-spread');
+    return notDefined('no_spread');
   }
   const weights = weightsOf(n);
   const mean = meanOf(sorted);

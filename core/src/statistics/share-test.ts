@@ -36,7 +36,7 @@ export function shareTest(units: CountedUnits, rate: number): Outcome<ShareTest>
 /** The share of all units with its error between them, as a ratio (Cochran 1977, ch. 9). */
 function betweenUnits(units: CountedUnits): Outcome<{ readonly share: number; readonly error: number }> {
   const n = units.length;
-  if (n < 2) return notDefined('seeds-share-pots');
+  if (n < 2) return notDefined('seeds_share_pots');
   const sown = units.reduce((sum, unit) => sum + unit.sown, 0);
   const share = units.reduce((sum, unit) => sum + Math.min(unit.up, unit.sown), 0) / sown;
   const squares = units.reduce(
@@ -44,7 +44,7 @@ function betweenUnits(units: CountedUnits): Outcome<{ readonly share: number; re
     0,
   );
   const error = Math.sqrt((squares * n) / (n - 1)) / sown;
-  return error > 0 ? defined({ share, error }) : notDefined('no-spread');
+  return error > 0 ? defined({ share, error }) : notDefined('no_spread');
 }
 
 /**
@@ -69,7 +69,7 @@ export function designEffect(units: CountedUnits): number {
 export function sharedShare(units: CountedUnits): Outcome<Share> {
   const sown = units.reduce((sum, unit) => sum + unit.sown, 0);
   const up = units.reduce((sum, unit) => sum + Math.min(unit.up, unit.sown), 0);
-  if (units.length < 2 || sown === 0) return notDefined('seeds-share-pots');
+  if (units.length < 2 || sown === 0) return notDefined('seeds_share_pots');
   const effect = designEffect(units);
   return wilson(up / effect, sown / effect);
 }

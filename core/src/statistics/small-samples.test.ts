@@ -91,7 +91,7 @@ describe('a share over pots', () => {
     // Shares 0.6, 1, 0.8, 0.4: mean 0.7, SD 0.2582, error 0.1291, at 0.9: × √(0.09 ÷ 0.21) = 0.08452.
     expect(found).toMatchObject({ defined: true, value: { share: 0.7, df: 3 } });
     expect(found.defined && found.value.t).toBeCloseTo(-2.3664, 4);
-    expect(shareTest([{ up: 3, sown: 5 }], 0.9)).toEqual({ defined: false, reason: 'seeds-share-pots' });
+    expect(shareTest([{ up: 3, sown: 5 }], 0.9)).toEqual({ defined: false, reason: 'seeds_share_pots' });
     expect(
       shareTest(
         [
@@ -100,7 +100,7 @@ describe('a share over pots', () => {
         ],
         0.9,
       ),
-    ).toEqual({ defined: false, reason: 'no-spread' });
+    ).toEqual({ defined: false, reason: 'no_spread' });
   });
 
   test.each([
@@ -145,6 +145,6 @@ describe('a share of seeds that share pots', () => {
   test('is never surer than all its seeds, and undefined for one pot', () => {
     expect(designEffect(pots(7, 7, 7))).toBe(1);
     expect(sharedShare(pots(7, 7, 7))).toEqual(wilson(21, 30));
-    expect(sharedShare(pots(7))).toEqual({ defined: false, reason: 'seeds-share-pots' });
+    expect(sharedShare(pots(7))).toEqual({ defined: false, reason: 'seeds_share_pots' });
   });
 });

@@ -82,8 +82,8 @@ suite.each(references)('against R: $name', (reference) => {
 
 suite('undefined in words, never NaN', () => {
   test.each([
-    ['no values', [], 'no-values', 'no-values'],
-    ['one value', [5], 'one-value', 'one-value'],
+    ['no values', [], 'no_values', 'no_values'],
+    ['one value', [5], 'one_value', 'one_value'],
   ])('describe: %s', (_, values, sdReason, intervalReason) => {
     const found = describe(values);
     expect(found.sd).toEqual({ defined: false, reason: sdReason });
@@ -93,21 +93,21 @@ suite('undefined in words, never NaN', () => {
   test('values without spread have an SD of 0 but no interval', () => {
     const found = describe([11, 11, 11]);
     expect(found.sd).toEqual({ defined: true, value: 0 });
-    expect(found.interval).toEqual({ defined: false, reason: 'no-spread' });
+    expect(found.interval).toEqual({ defined: false, reason: 'no_spread' });
   });
 
   test.each([
-    ['a group of one', [4], [1, 2], 'group-too-small'],
-    ['an empty group', [], [1, 2], 'group-too-small'],
-    ['no spread at all', [3, 3], [5, 5], 'no-spread'],
-    ['no spread but for rounding', [0.1 + 0.2, 0.3], [0.3, 0.3], 'no-spread'],
+    ['a group of one', [4], [1, 2], 'group_too_small'],
+    ['an empty group', [], [1, 2], 'group_too_small'],
+    ['no spread at all', [3, 3], [5, 5], 'no_spread'],
+    ['no spread but for rounding', [0.1 + 0.2, 0.3], [0.3, 0.3], 'no_spread'],
   ])('Welch t: %s', (_, first, second, reason) => {
     expect(welchT(first, second)).toEqual({ defined: false, reason });
   });
 
   test.each([
-    ['one group', [[1, 2]], 'too-few-groups'],
-    ['a group of one', [[1, 2], [3], [4, 5]], 'group-too-small'],
+    ['one group', [[1, 2]], 'too_few_groups'],
+    ['a group of one', [[1, 2], [3], [4, 5]], 'group_too_small'],
     [
       'a group without spread',
       [
@@ -115,7 +115,7 @@ suite('undefined in words, never NaN', () => {
         [3, 3],
         [4, 6],
       ],
-      'no-spread',
+      'no_spread',
     ],
   ])('Welch analysis of variance: %s', (_, groups, reason) => {
     expect(welchAnova(groups)).toEqual({ defined: false, reason });

@@ -19,9 +19,9 @@ function pooledSd(first: readonly number[], second: readonly number[]): number {
  */
 export function studentT(first: readonly number[], second: readonly number[]): Outcome<WelchT> {
   const df = first.length + second.length - 2;
-  if (first.length === 0 || second.length === 0 || df < 1) return notDefined('group-too-small');
+  if (first.length === 0 || second.length === 0 || df < 1) return notDefined('group_too_small');
   const sd = pooledSd(first, second);
-  if (isNegligible(sd, [...first, ...second])) return notDefined('no-spread');
+  if (isNegligible(sd, [...first, ...second])) return notDefined('no_spread');
   const se = sd * Math.sqrt(1 / first.length + 1 / second.length);
   const difference = meanOf(second) - meanOf(first);
   const t = difference / se;
@@ -35,9 +35,9 @@ export function studentT(first: readonly number[], second: readonly number[]): O
  * Undefined with fewer than two values in a group, or when neither varies.
  */
 export function hedgesG(first: readonly number[], second: readonly number[]): Outcome<number> {
-  if (first.length < 2 || second.length < 2) return notDefined('group-too-small');
+  if (first.length < 2 || second.length < 2) return notDefined('group_too_small');
   const sd = pooledSd(first, second);
-  if (isNegligible(sd, [...first, ...second])) return notDefined('no-spread');
+  if (isNegligible(sd, [...first, ...second])) return notDefined('no_spread');
   const df = first.length + second.length - 2;
   const correction = Math.exp(logGamma(df / 2) - logGamma((df - 1) / 2)) / Math.sqrt(df / 2);
   return defined((correction * (meanOf(second) - meanOf(first))) / sd);

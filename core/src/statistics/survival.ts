@@ -44,7 +44,7 @@ export function kaplanMeier(waits: readonly Wait[]): KaplanMeier {
     const events = waits.filter((wait) => wait.happened && wait.time === time).length;
     waiting *= 1 - events / atRisk;
     greenwood += events / (atRisk * (atRisk - events));
-    if (waiting < ROUNDING) return { time, atRisk, events, waiting: 0, interval: notDefined('no-spread') };
+    if (waiting < ROUNDING) return { time, atRisk, events, waiting: 0, interval: notDefined('no_spread') };
     const reach = (Z95 * Math.sqrt(greenwood)) / Math.abs(Math.log(waiting));
     const interval = { low: waiting ** Math.exp(reach), high: waiting ** Math.exp(-reach) };
     return { time, atRisk, events, waiting, interval: defined(interval) };
@@ -52,7 +52,7 @@ export function kaplanMeier(waits: readonly Wait[]): KaplanMeier {
   const crossing = (value: (step: WaitingStep) => number | undefined): Outcome<number> => {
     const at = steps.findIndex((candidate) => (value(candidate) ?? 1) <= 0.5 + ROUNDING);
     const step = steps[at];
-    if (!step) return notDefined('half-never-reached');
+    if (!step) return notDefined('half_never_reached');
     const isFlat = (value(step) as number) > 0.5 - ROUNDING;
     const end = steps[at + 1]?.time ?? Math.max(...waits.map((wait) => wait.time));
     return defined(isFlat ? (step.time + end) / 2 : step.time);
@@ -80,7 +80,7 @@ export interface LogRank {
  */
 export function logRank(groups: readonly (readonly Wait[])[]): Outcome<LogRank> {
   const filled = groups.filter((group) => group.length > 0);
-  if (filled.length < 2) return notDefined('too-few-groups');
+  if (filled.length < 2) return notDefined('too_few_groups');
   const df = filled.length - 1;
   const excess = new Array<number>(df).fill(0);
   const variance = Array.from({ length: df }, () => new Array<number>(df).fill(0));
@@ -101,7 +101,7 @@ export function logRank(groups: readonly (readonly Wait[])[]): Outcome<LogRank> 
     }
   }
   const solved = solve(variance, excess);
-  if (!solved) return notDefined('no-spread');
+  if (!solved) return notDefined('no_spread');
   const chiSquare = excess.reduce((total, value, index) => total + value * (solved[index] as number), 0);
   return defined({ chiSquare, df, p: chiSquareSurvival(chiSquare, df) });
 }

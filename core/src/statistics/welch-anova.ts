@@ -16,11 +16,11 @@ export interface WelchAnova {
  * Undefined with fewer than two groups, with a group of fewer than two values, or with a group that does not vary.
  */
 export function welchAnova(groups: readonly (readonly number[])[]): Outcome<WelchAnova> {
-  if (groups.length < 2) return notDefined('too-few-groups');
-  if (groups.some((group) => group.length < 2)) return notDefined('group-too-small');
+  if (groups.length < 2) return notDefined('too_few_groups');
+  if (groups.some((group) => group.length < 2)) return notDefined('group_too_small');
   const variances = groups.map(varianceOf);
   if (variances.some((variance, index) => isNegligible(Math.sqrt(variance), groups[index] ?? []))) {
-    return notDefined('no-spread');
+    return notDefined('no_spread');
   }
   const k = groups.length;
   const weights = groups.map((group, index) => group.length / (variances[index] as number));

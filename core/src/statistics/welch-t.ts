@@ -28,10 +28,10 @@ export function welchError(first: readonly number[], second: readonly number[]):
  * Undefined with fewer than two values in a sample, or when neither sample varies.
  */
 export function welchT(first: readonly number[], second: readonly number[]): Outcome<WelchT> {
-  if (first.length < 2 || second.length < 2) return notDefined('group-too-small');
+  if (first.length < 2 || second.length < 2) return notDefined('group_too_small');
   const { se, df } = welchError(first, second);
   const difference = meanOf(second) - meanOf(first);
-  if (isNegligible(se, [...first, ...second]) || !Number.isFinite(df)) return notDefined('no-spread');
+  if (isNegligible(se, [...first, ...second]) || !Number.isFinite(df)) return notDefined('no_spread');
   const t = difference / se;
   return defined({
     difference,

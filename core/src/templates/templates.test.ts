@@ -24,7 +24,7 @@ test.each(STARTING_TEMPLATES.map((template) => [template.id, template] as const)
     };
     const units = plannedUnits(plan).map((unit) => ({ ...unit, team: '' }));
     const found = reviewPlan({ plan, units, today: TODAY, crops: STARTING_CROPS, lots: [] });
-    const isExpected = (code: string): boolean => code === 'lined-up' && plan.containers.length > 1;
+    const isExpected = (code: string): boolean => code === 'lined_up' && plan.containers.length > 1;
     expect(
       found.filter(({ severity, facts }) => ['stops'].includes(severity) && !isExpected(facts.code)),
     ).toEqual([]);

@@ -1,11 +1,11 @@
 import { say } from '@bright-sprout/words/statements';
 /** What a claim may say too much of. */
-export const CLAIM_DOUBTS = ['proof', 'no-effect', 'always', 'best', 'cause'] as const;
+export const CLAIM_DOUBTS = ['proof', 'no_effect', 'always', 'best', 'cause'] as const;
 export type ClaimDoubt = (typeof CLAIM_DOUBTS)[number];
 
 const PATTERNS: Record<ClaimDoubt, RegExp> = {
   proof: /\b(prove[sdn]?|proving|proof|for certain|without doubt|definitely|100 ?%)\b/iu,
-  'no-effect':
+  no_effect:
     /\b(no effect|no difference|does(n['’]t| not) (matter|work|change|affect)|did(n['’]t| not) (matter|change|affect)|makes? no difference|had no (effect|influence))\b/iu,
   always: /\b(always|never|all plants|every plant|everywhere|any plant)\b/iu,
   best: /\b(the best|the worst|perfect)\b/iu,
@@ -14,7 +14,7 @@ const PATTERNS: Record<ClaimDoubt, RegExp> = {
 
 const WORDS: Record<ClaimDoubt, string> = {
   proof: say('oneExperimentSupportsAnIdeaItDoes'),
-  'no-effect': say('notSeeingADifferenceIsNotThe'),
+  no_effect: say('notSeeingADifferenceIsNotThe'),
   always: say('thesePotsWereOneClassOnePlace'),
   best: say('sayWhatItWasBetterAtAnd'),
   cause: say('thisIsAReasonNotSomethingThat'),

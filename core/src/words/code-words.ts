@@ -13,8 +13,8 @@ export const ALSO_READ_WORDS: Record<AlsoRead, string> = {
 
 /** What a reader found of a pot without a value. */
 export const STATE_WORDS: Readonly<Record<ReadingState, string>> = {
-  not_up: say('notUpYet'),
-  up: say('up'),
+  not_emerged: say('notUpYet'),
+  emerged: say('up'),
   dead: say('dead'),
   removed: say('removed'),
   not_read: say('notRead'),

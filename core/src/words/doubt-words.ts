@@ -11,28 +11,28 @@ export function doubtWords(doubt: Doubt, scale: LengthScale, dayName: (day: stri
         length: length(doubt.byMm),
         dayName: dayName(doubt.since),
       });
-    case 'grew-too-fast':
+    case 'grew_too_fast':
       return say('thatIsInThisCropSeldomGrows', {
         length: length(doubt.byMm),
         dayCount: dayCount(doubt.days),
         length2: length(doubt.mostMm),
       });
-    case 'too-tall':
+    case 'too_tall':
       return say('thisCropSeldomGetsTallerThanLook', { length: length(doubt.mostMm) });
-    case 'ten-times':
+    case 'ten_times':
       return say('isThePointInTheRightPlace', { length: length(doubt.likelyMm) });
-    case 'other-unit':
+    case 'other_unit':
       return say('wasThisReadInInchesThenIt', {
         ifReadAs: doubt.readAs === 'in' ? 'yes' : 'no',
         length: length(doubt.likelyMm),
       });
-    case 'was-gone':
+    case 'was_gone':
       return say('thisPotWasNotedAsOnIs', { state: doubt.state, dayName: dayName(doubt.since) });
-    case 'too-early':
+    case 'too_early':
       return say('dayIsEarlyForThisCropIt', { age: doubt.age, earliest: doubt.earliest });
-    case 'other-day':
+    case 'other_day':
       return say('thisGoesDownForNotForToday', { dayName: dayName(doubt.day) });
-    case 'same-for-all':
+    case 'same_for_all':
       return say('potsInARowWithTheSame', { pots: doubt.pots });
   }
 }

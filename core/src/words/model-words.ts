@@ -29,5 +29,5 @@ export function modelWords({ overall, pairs, spread, hasBlocks, questions }: Com
 const SPREAD_WORDS = {
   own: say('eachTreatmentKeepsItsOwnSpreadHc2'),
   equal: say('oneSpreadForAllTreatments'),
-  'with-mean': say('spreadIsTakenToGrowWithThe'),
+  with_mean: say('spreadIsTakenToGrowWithThe'),
 } as const;

@@ -6,7 +6,7 @@ import { type ComparisonSpeech, nameOf, potCount } from './speech.ts';
 
 /** Why a pot is left out. */
 export const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
-  not_up: STATE_WORDS.not_up,
+  not_emerged: STATE_WORDS.not_emerged,
   up_without_value: say('upButNotMeasured'),
   dead: STATE_WORDS.dead,
   removed: STATE_WORDS.removed,

@@ -43,7 +43,7 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   const gap = differenceText(aboutText(difference, style), difference, style, level !== '5-7');
   const about = say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest });
   if (!pair.test.defined) {
-    return pair.test.reason === 'no-spread'
+    return pair.test.reason === 'no_spread'
       ? say('butThePotsOfEachTreatmentAll', { about })
       : say('butThereAreTooFewPotsTo', { about });
   }

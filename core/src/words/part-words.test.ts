@@ -69,7 +69,7 @@ function speechOf(seed: number) {
       const reading = {
         unitId: unit.id,
         day: addDays(SOWN, age),
-        state: isUp ? ('up' as const) : ('not_up' as const),
+        state: isUp ? ('emerged' as const) : ('not_emerged' as const),
         value: isUp ? Math.max(0, value) : null,
         observer: 'Newt',
       };
@@ -78,7 +78,7 @@ function speechOf(seed: number) {
   );
   const { groups, units } = grouped(design, 'treatment');
   const day = addDays(SOWN, 20);
-  const comparison = compareTreatments({ treatments: groups, units, readings, day, rule: 'only-up', design });
+  const comparison = compareTreatments({ treatments: groups, units, readings, day, rule: 'only_up', design });
   const histories = unitDays(readings);
   const run = (id: string) => ({ id, name: id, groups, units, histories });
   return {
@@ -93,7 +93,7 @@ function speechOf(seed: number) {
     }),
     treatments: treatmentsPart(comparison, design, new Map(units.map((unit) => [unit.id, true])), 'II'),
     teams: teamsPart(comparison, design, readings),
-    study: studyPart([run('a'), run('b')], 20, 'only-up'),
+    study: studyPart([run('a'), run('b')], 20, 'only_up'),
   };
 }
 
@@ -161,7 +161,7 @@ describe('figures in words', () => {
     expect(testText({ defined: true, value: line })).toBe(
       'Welch’s analysis of variance: F(2, 7.3) = 4.50, p < 0.001',
     );
-    expect(testText({ defined: false, reason: 'one-team' })).toBe(
+    expect(testText({ defined: false, reason: 'one_team' })).toBe(
       'no test: no treatment was read by two teams',
     );
   });
@@ -176,8 +176,8 @@ describe('figures in words', () => {
 describe('claims', () => {
   test.each<[string, string[]]>([
     ['This proves that salt is bad', ['proof']],
-    ['Tea has no effect', ['no-effect']],
-    ["It doesn't matter", ['no-effect']],
+    ['Tea has no effect', ['no_effect']],
+    ["It doesn't matter", ['no_effect']],
     ['Plants always grow best in light', ['always']],
     ['It grew more because of the lamp', ['cause']],
     ['Lamp light is the best and it is definitely so', ['proof', 'best']],

@@ -77,34 +77,34 @@ describe('figures in words', () => {
 
 const day = calendarDay('2027-03-01');
 const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code } } = {
-  'cannot-lay-out': { code: 'cannot-lay-out', units: 18, places: 10 },
-  'nothing-compared': { code: 'nothing-compared' },
-  'more-than-one-thing': { code: 'more-than-one-thing', factor: 'Water', aspects: ['water', 'light'] },
-  'names-two-things': { code: 'names-two-things', level: 'Salt and sugar' },
-  'no-control': { code: 'no-control', factor: 'Water' },
-  'too-few-units': { code: 'too-few-units', replicates: 2, wanted: 3 },
-  'seeds-as-replicates': { code: 'seeds-as-replicates', seeds: 5 },
-  'lined-up': { code: 'lined-up', with: 'bright side', v: 0.876, p: 0.01 },
-  'smallest-difference': { code: 'smallest-difference', more: 0.456, less: 0.313, mm: 48, units: 4.93 },
-  'pots-stay-empty': { code: 'pots-stay-empty', expected: 1, chanceOfAny: 0.6, seeds: 1 },
-  'packet-too-poor': { code: 'packet-too-poor' },
-  'not-ready-by-lesson': { code: 'not-ready-by-lesson', chance: 0.3, latest: null },
-  'reads-before-up': { code: 'reads-before-up', up: day },
-  'no-readings': { code: 'no-readings' },
-  'tallest-of-many': { code: 'tallest-of-many' },
-  'reaction-wait': { code: 'reaction-wait', material: 'vinegar' },
-  'light-wrong': { code: 'light-wrong', crop: 'Lettuce', needs: 'light' },
-  'temperature-wrong': { code: 'temperature-wrong', crop: 'Oat', temperatureC: 2, min: 4, max: 35 },
-  'depth-wrong': { code: 'depth-wrong', crop: 'Pea', depthMm: 60, usualMm: 25 },
-  'off-class-day': { code: 'off-class-day', what: 'lesson', day },
-  'sowing-is-past': { code: 'sowing-is-past', day },
-  'dates-crossed': { code: 'dates-crossed' },
-  'helper-missing': { code: 'helper-missing', days: [day] },
-  'missing-combinations': { code: 'missing-combinations', count: 2 },
-  'unknown-figures': { code: 'unknown-figures', crop: 'Moonflower', reason: 'no-crop-figures' },
-  'crop-caution': { code: 'crop-caution', crop: 'Pea', text: 'not to be eaten' },
+  cannot_lay_out: { code: 'cannot_lay_out', units: 18, places: 10 },
+  nothing_compared: { code: 'nothing_compared' },
+  more_than_one_thing: { code: 'more_than_one_thing', factor: 'Water', aspects: ['water', 'light'] },
+  names_two_things: { code: 'names_two_things', level: 'Salt and sugar' },
+  no_control: { code: 'no_control', factor: 'Water' },
+  too_few_units: { code: 'too_few_units', replicates: 2, wanted: 3 },
+  seeds_as_replicates: { code: 'seeds_as_replicates', seeds: 5 },
+  lined_up: { code: 'lined_up', with: 'bright side', v: 0.876, p: 0.01 },
+  smallest_difference: { code: 'smallest_difference', more: 0.456, less: 0.313, mm: 48, units: 4.93 },
+  pots_stay_empty: { code: 'pots_stay_empty', expected: 1, chanceOfAny: 0.6, seeds: 1 },
+  packet_too_poor: { code: 'packet_too_poor' },
+  not_ready_by_lesson: { code: 'not_ready_by_lesson', chance: 0.3, latest: null },
+  reads_before_up: { code: 'reads_before_up', up: day },
+  no_readings: { code: 'no_readings' },
+  tallest_of_many: { code: 'tallest_of_many' },
+  reaction_wait: { code: 'reaction_wait', material: 'vinegar' },
+  light_wrong: { code: 'light_wrong', crop: 'Lettuce', needs: 'light' },
+  temperature_wrong: { code: 'temperature_wrong', crop: 'Oat', temperatureC: 2, min: 4, max: 35 },
+  depth_wrong: { code: 'depth_wrong', crop: 'Pea', depthMm: 60, usualMm: 25 },
+  off_class_day: { code: 'off_class_day', what: 'lesson', day },
+  sowing_is_past: { code: 'sowing_is_past', day },
+  dates_crossed: { code: 'dates_crossed' },
+  helper_missing: { code: 'helper_missing', days: [day] },
+  missing_combinations: { code: 'missing_combinations', count: 2 },
+  unknown_figures: { code: 'unknown_figures', crop: 'Moonflower', reason: 'no_crop_figures' },
+  crop_caution: { code: 'crop_caution', crop: 'Pea', text: 'not to be eaten' },
   caution: { code: 'caution', caution: 'acid' },
-  'layout-mixed': { code: 'layout-mixed' },
+  layout_mixed: { code: 'layout_mixed' },
 };
 
 describe('findings in words', () => {
@@ -116,21 +116,21 @@ describe('findings in words', () => {
   });
 
   test.each([
-    [ALL_FACTS['smallest-difference'], 'Likely to show plants that are 46 % taller, about 5.0 cm'],
-    [ALL_FACTS['pots-stay-empty'], 'About 1 pot is likely to stay empty'],
-    [{ ...ALL_FACTS['pots-stay-empty'], expected: 0.2 }, 'A pot may stay empty'],
-    [{ ...ALL_FACTS['pots-stay-empty'], expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],
-    [{ ...ALL_FACTS['depth-wrong'], depthMm: 5 }, '5 mm is shallow for pea'],
-    [{ ...ALL_FACTS['too-few-units'], replicates: 1 }, 'One pot of each treatment'],
-    [{ ...ALL_FACTS['light-wrong'], needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
-    [ALL_FACTS['missing-combinations'], '2 combinations are not grown'],
-    [{ ...ALL_FACTS['helper-missing'], days: [day, day] }, '2 days without anybody to water'],
+    [ALL_FACTS['smallest_difference'], 'Likely to show plants that are 46 % taller, about 5.0 cm'],
+    [ALL_FACTS['pots_stay_empty'], 'About 1 pot is likely to stay empty'],
+    [{ ...ALL_FACTS['pots_stay_empty'], expected: 0.2 }, 'A pot may stay empty'],
+    [{ ...ALL_FACTS['pots_stay_empty'], expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],
+    [{ ...ALL_FACTS['depth_wrong'], depthMm: 5 }, '5 mm is shallow for pea'],
+    [{ ...ALL_FACTS['too_few_units'], replicates: 1 }, 'One pot of each treatment'],
+    [{ ...ALL_FACTS['light_wrong'], needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
+    [ALL_FACTS['missing_combinations'], '2 combinations are not grown'],
+    [{ ...ALL_FACTS['helper_missing'], days: [day, day] }, '2 days without anybody to water'],
   ])('%j', (facts, title) => {
     expect(findingWords(facts, STYLE).title).toBe(title);
   });
 
   test('what is lined up is said with its figures', () => {
-    const { detail } = findingWords(ALL_FACTS['lined-up'], STYLE);
+    const { detail } = findingWords(ALL_FACTS['lined_up'], STYLE);
     expect(detail).toContain('0.88 on a scale from 0 (mixed) to 1');
     expect(detail).toContain('1 in 100');
   });
@@ -139,7 +139,7 @@ describe('findings in words', () => {
 describe('a rehearsal in words', () => {
   const rehearsal = (seen: number, classes = 100, cannot = 0): Rehearsal => ({
     classes,
-    counts: { seen, 'wrong-way': 0, missed: classes - seen - cannot, 'cannot-tell': cannot },
+    counts: { seen, wrong_way: 0, missed: classes - seen - cannot, cannot_tell: cannot },
     seen: wilson(seen, classes),
     typical: 1,
   });
@@ -161,7 +161,7 @@ describe('a rehearsal in words', () => {
   test('speaks of false alarms when there is nothing to find, and of nothing when nothing was tested', () => {
     expect(rehearsalWords(rehearsal(5), true)).toContain('About 5 of 100 is what the test allows.');
     expect(rehearsalWords(rehearsal(0, 50, 50), false)).toContain('No class could test anything');
-    expect(rehearsalWords({ ...rehearsal(0), seen: notDefined('no-values') }, false)).toBe(
+    expect(rehearsalWords({ ...rehearsal(0), seen: notDefined('no_values') }, false)).toBe(
       'No class was rehearsed.',
     );
   });

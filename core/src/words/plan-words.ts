@@ -68,10 +68,10 @@ export const DEPTH_WORDS: Record<DepthRule, string> = {
 };
 
 export const DEPTH_REASON_WORDS: Record<DepthReason, string> = {
-  'packet-says': say('packetsKnowTheirOwnSeedBest'),
-  'needs-light': say('thisSeedNeedsLightToComeUp'),
+  packet_says: say('packetsKnowTheirOwnSeedBest'),
+  needs_light: say('thisSeedNeedsLightToComeUp'),
   tiny: say('aSeedThisSmallHasNoStrength'),
-  'no-figure': say('thereIsNoFigureOnThePacket'),
+  no_figure: say('thereIsNoFigureOnThePacket'),
 };
 
 export const RATE_WORDS: Record<RateSource, string> = {

@@ -44,15 +44,15 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
   const words = (title: string, detail: string, mend = ''): FindingWords => ({ title, detail, mend });
   const length = (mm: number): string => lengthText(mm, style.scale);
   switch (facts.code) {
-    case 'cannot-lay-out':
+    case 'cannot_lay_out':
       return words(
         say('potsPlaces', { units: facts.units, places: facts.places }),
         say('somePotsHaveNowhereToStandUse'),
         say('useAsManyAsFit'),
       );
-    case 'nothing-compared':
+    case 'nothing_compared':
       return words(say('nothingIsCompared'), say('thereIsOneTreatmentOnlyAddA'));
-    case 'more-than-one-thing':
+    case 'more_than_one_thing':
       return words(
         say('moreThanOneThingDiffers'),
         say('inTheLevelsDifferInWhateverYou', {
@@ -61,15 +61,15 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         }),
         say('keepTheFirstDifferenceOnly'),
       );
-    case 'names-two-things':
+    case 'names_two_things':
       return words(say('soundsLikeTwoThings', { level: facts.level }), say('ifItChangesTwoThingsAtOnce'));
-    case 'no-control':
+    case 'no_control':
       return words(
         say('noControlIn', { factor: facts.factor }),
         say('markTheLevelThatIsAsUsual'),
         say('makeTheFirstLevelTheControl'),
       );
-    case 'too-few-units':
+    case 'too_few_units':
       return words(
         facts.replicates === 1
           ? say('onePotOfEachTreatment')
@@ -79,13 +79,13 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
           : say('twoPlantsDifferByLuckAloneAnd', { wanted: facts.wanted }),
         say('useOfEach', { wanted: facts.wanted }),
       );
-    case 'seeds-as-replicates':
+    case 'seeds_as_replicates':
       return words(
         say('seedsInOnePotAreOnePot', { seeds: facts.seeds }),
         say('seedsInAPotShareItsSoil'),
         say('use3PotsOfEach'),
       );
-    case 'lined-up':
+    case 'lined_up':
       return words(
         say('treatmentIsLinedUpWithThe', { with: LINED_UP_WORDS[facts.with] }),
         say('howCloselyOnAScaleFrom0', {
@@ -95,7 +95,7 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         }),
         say('shuffleToAMixedLayout'),
       );
-    case 'smallest-difference':
+    case 'smallest_difference':
       return words(
         say('likelyToShowPlantsThatAreTaller', { percent: percent(facts.more), length: length(facts.mm) }),
         say('withAboutPotsToCompareOnEach', {
@@ -105,7 +105,7 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         }),
         say('enoughPotsToSee30'),
       );
-    case 'pots-stay-empty':
+    case 'pots_stay_empty':
       return words(
         facts.expected < 0.75
           ? say('aPotMayStayEmpty')
@@ -113,9 +113,9 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('withSeedsAPotTheChanceOf', { seeds: facts.seeds, chanceText: chanceText(facts.chanceOfAny) }),
         say('sowEnoughSeeds'),
       );
-    case 'packet-too-poor':
+    case 'packet_too_poor':
       return words(say('noSeedOfThisPacketIsExpected'), say('testTenSeedsOrUseAnotherPacket'));
-    case 'not-ready-by-lesson':
+    case 'not_ready_by_lesson':
       return words(
         say('enoughToShowByTheLesson', { chanceText: chanceText(facts.chance) }),
         facts.latest === null
@@ -123,26 +123,26 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
           : say('theLatestDayToSowForThe', { day: style.day(facts.latest) }),
         say('sowEarlier'),
       );
-    case 'reads-before-up':
+    case 'reads_before_up':
       return words(
         say('everyReadingComesBeforeAnythingIsUp'),
         say('seedlingsAreExpectedFromMoveThe', { day: style.day(facts.up) }),
       );
-    case 'no-readings':
+    case 'no_readings':
       return words(say('noDayToReadOn'), say('betweenTheFirstLookAndTheLesson'));
-    case 'tallest-of-many':
+    case 'tallest_of_many':
       return words(
         say('theTallestOfSeveralIsTallBy'),
         say('withMorePlantsInAPotThe'),
         say('readAMarkedPlant'),
       );
-    case 'reaction-wait':
+    case 'reaction_wait':
       return words(
         say('letReactFirst', { material: facts.material }),
         say('acidAndLimeNeedTwoToThree'),
         say('addThreeDaysOfWaiting'),
       );
-    case 'light-wrong':
+    case 'light_wrong':
       return facts.needs === 'light'
         ? words(
             say('needsLightToComeUp', { crop: facts.crop }),
@@ -154,13 +154,13 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
             say('coverTheSeedWithSoil'),
             say('coverIt'),
           );
-    case 'temperature-wrong':
+    case 'temperature_wrong':
       return words(
         say('cIsOutsideWhatComesUpIn', { temperatureC: facts.temperatureC, lower: lower(facts.crop) }),
         say('itComesUpAboveCAndUp', { min: facts.min, max: facts.max }),
         say('useARoomItComesUpIn'),
       );
-    case 'depth-wrong':
+    case 'depth_wrong':
       return words(
         say('isDeepFor', {
           depthText: depthText(facts.depthMm),
@@ -170,41 +170,41 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('usualIs', { depthText: depthText(facts.usualMm) }),
         say('useTheUsualDepth'),
       );
-    case 'off-class-day':
+    case 'off_class_day':
       return words(
         say('sowingFallsOnADayWithoutClass', { ifWhat: facts.what === 'sowing' ? 'yes' : 'no' }),
         say('isNoMeetingDayOrInA', { day: style.day(facts.day) }),
         say('moveToAClassDay'),
       );
-    case 'sowing-is-past':
+    case 'sowing_is_past':
       return words(
         say('theSowingDayHasPassed'),
         say('isBeforeToday', { day: style.day(facts.day) }),
         say('moveTheDates'),
       );
-    case 'dates-crossed':
+    case 'dates_crossed':
       return words(say('theLessonIsNotAfterTheSowing'), say('putTheTwoDatesInOrder'));
-    case 'helper-missing':
+    case 'helper_missing':
       return words(
         say('daysWithoutAnybodyToWater', { daysCount: facts.days.length }),
         say('firstOnNameAHelperInDays', { day: style.day(facts.days[0] as CalendarDay) }),
       );
-    case 'missing-combinations':
+    case 'missing_combinations':
       return words(
         say('combinationsAreNotGrown', { count: facts.count }),
         say('withoutEveryCombinationYouCannotSee'),
         say('growThemAll'),
       );
-    case 'unknown-figures':
+    case 'unknown_figures':
       return words(
         say('noForecastFor', { lower: lower(facts.crop) }),
         say('thereIsNoneBecauseGiveThePackets', { undefinedWords: undefinedWords(facts.reason) }),
       );
-    case 'crop-caution':
+    case 'crop_caution':
       return words(facts.crop, `${capital(facts.text)}.`);
     case 'caution':
       return words(...CAUTION_WORDS[facts.caution]);
-    case 'layout-mixed':
+    case 'layout_mixed':
       return words(say('treatmentsAreWellMixed'), say('noTreatmentOwnsTheBrightSideA'));
   }
 }

@@ -35,11 +35,11 @@ function say(values: Record<string, readonly (number | null)[]>, level: ReadingL
   const readings = entries.map(({ value }, index) => ({
     unitId: String(index),
     day,
-    state: value === null ? ('dead' as const) : ('up' as const),
+    state: value === null ? ('dead' as const) : ('emerged' as const),
     value,
   }));
   const treatments = TREATMENTS.filter(({ id }) => id in values);
-  const comparison = compareTreatments({ treatments, units, readings, day, rule: 'only-up' });
+  const comparison = compareTreatments({ treatments, units, readings, day, rule: 'only_up' });
   return comparisonWords({ comparison, treatments, style, level });
 }
 

@@ -33,12 +33,12 @@ afterAll(() => server.close());
 const TABLE = 'date,Dry 1,Wet 1\n2026-05-04,1.5,2.5\n2026-05-08,2,5';
 
 const MAPPING = {
-  shape: 'pots-in-columns',
+  shape: 'pots_in_columns',
   roles: ['date', 'value', 'value'],
   hasTreatmentRow: false,
   variables: [{ source: '', name: 'height', kind: 'length', unit: 'cm', counting: 'so_far' }],
   words: [],
-  zeros: { before: 'not_up', after: 'value' },
+  zeros: { before: 'not_emerged', after: 'value' },
   dateOrder: 'dmy',
   sownOn: '2026-04-27',
   observedOn: '2026-05-08',

@@ -8,6 +8,7 @@ import { Uploads1700000000005 } from '../../migrations/1700000000005-uploads.ts'
 import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-correction.ts';
 import { StandardNames1700000000007 } from '../../migrations/1700000000007-standard-names.ts';
 import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-units.ts';
+import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
@@ -86,6 +87,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       OneCorrection1700000000006,
       StandardNames1700000000007,
       CareUnits1700000000008,
+      Emerged1700000000009,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

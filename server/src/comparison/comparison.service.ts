@@ -63,7 +63,7 @@ export class ComparisonService {
       units: sorted.units,
       readings,
       day,
-      rule: query.rule ?? 'only-up',
+      rule: query.rule ?? 'only_up',
       summary: query.summary ?? 'day',
       design,
       by,
@@ -115,7 +115,7 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
   const isUp = new Map(
     [...histories].map(([unitId, history]): [string, boolean] => [
       unitId,
-      history.some((finding) => finding.day <= comparison.day && finding.state === 'up'),
+      history.some((finding) => finding.day <= comparison.day && finding.state === 'emerged'),
     ]),
   );
   const stage = scoresOf('stage');
@@ -173,7 +173,7 @@ function named(readings: readonly AnyReading[], variable: string): Map<string, U
 function upOrNot(readings: readonly AnyReading[]): ReadingFact[] {
   return readings.map((reading) =>
     reading.variable === 'seeds up' && reading.value === 0
-      ? { ...reading, state: 'not_up', value: null }
+      ? { ...reading, state: 'not_emerged', value: null }
       : reading,
   );
 }

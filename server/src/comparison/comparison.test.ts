@@ -29,7 +29,7 @@ function crossedFile(question: string, lift = 0): string {
         const team = ['Heron', 'Otter', 'Newt'][pot];
         const row = (days: number, state: string, value: string): string =>
           `${question},${number},${feed} · ${mix},${feed === 'none' && mix === 'fine' ? 'yes' : 'no'},${feed},${mix},row ${pot + 1},${team},1,${SOWN},${addDays(SOWN, days)},height,${state},${value},mm,${team}`;
-        rows.push(row(4, number % 5 === 0 ? 'not_up' : 'up', number % 5 === 0 ? '' : '6'));
+        rows.push(row(4, number % 5 === 0 ? 'not_emerged' : 'emerged', number % 5 === 0 ? '' : '6'));
         rows.push(row(7, 'up', String(base / 2 + (number % 2))), row(10, 'up', String(base * 0.8)));
         rows.push(row(14, 'up', String(base)));
         if (number === 1) rows.push(row(14, 'up', String(base + 1)).replace(/Heron$/, 'Otter'));
@@ -120,6 +120,6 @@ describe('a study', () => {
     expect(feed.result.value.difference).toBeCloseTo(12, 0);
     expect(body.run.value.p).toBeLessThan(0.01);
     const alone = (await teacher.get(`/api/experiments/${id}/study?without=${other}`).expect(200)).body;
-    expect([alone.runs.length, alone.treatment.reason]).toEqual([1, 'one-class']);
+    expect([alone.runs.length, alone.treatment.reason]).toEqual([1, 'one_class']);
   });
 });

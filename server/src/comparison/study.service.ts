@@ -78,7 +78,7 @@ export class StudyService {
     const left = new Set(query.without?.split(',') ?? []);
     const rows = all.filter((row) => row.id === experimentId || !left.has(row.id));
     const ids = rows.map((row) => row.id);
-    if (ids.length === 0) return { ...studyPart([], 0, 'only-up') };
+    if (ids.length === 0) return { ...studyPart([], 0, 'only_up') };
     const variables = rows.map((row) => row.variableId);
     const age = query.age ?? (await this.#sharedAge(variables, ids));
     const [groups, units, readings] = await Promise.all([
@@ -101,7 +101,7 @@ export class StudyService {
       units: units.filter((unit) => unit.experimentId === row.id),
       histories,
     }));
-    return studyPart(runs, age, query.rule ?? 'only-up');
+    return studyPart(runs, age, query.rule ?? 'only_up');
   }
 
   /** The last age that every run that was read has a reading of; 0 when nobody read. */

@@ -191,12 +191,12 @@ describe('spreadsheets', () => {
     expect([sheet.name, notes.name, notes.rows]).toEqual(['Tray', 'Notes', [['hello']]]);
     expect(sheet.rows[1]).toEqual(['2026-05-04', '1.5', 'not up', '2', '2.5']);
     const mapping = {
-      shape: 'pots-in-columns',
+      shape: 'pots_in_columns',
       roles: ['date', 'value', 'value', 'value', 'value'],
       hasTreatmentRow: false,
       variables: [{ source: '', name: 'height', kind: 'length', unit: 'cm', counting: 'so_far' }],
       words: [],
-      zeros: { before: 'not_up', after: 'value' },
+      zeros: { before: 'not_emerged', after: 'value' },
       dateOrder: 'dmy',
       sownOn: '2026-04-27',
       observedOn: '2026-05-08',

@@ -235,7 +235,7 @@ function nameOf(fileName: string): string {
 }
 
 function statusOf(from: ExchangedExperiment): ExperimentStatus {
-  if (from.readings.some((reading) => reading.state === 'up')) return 'growing';
+  if (from.readings.some((reading) => reading.state === 'emerged')) return 'growing';
   const isStarted = from.readings.length > 0 || from.units.some((unit) => unit.sownOn !== null);
   return isStarted ? 'planted' : 'draft';
 }

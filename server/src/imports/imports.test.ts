@@ -80,7 +80,7 @@ describe('export and open', () => {
         .put(`/api/files/${newId}`)
         .send({ fileName: 'demo.csv', ...(await sendFile(teacher, text)) });
       expect([opened.status, opened.body.rows]).toEqual([200, undefined]);
-      for (const rule of ['only-up', 'not-up-is-zero']) {
+      for (const rule of ['only_up', 'not_up_is_zero']) {
         expect(await figures(teacher, newId, `rule=${rule}&parts=answer`)).toBe(
           await figures(demo, id, `rule=${rule}&parts=answer`),
         );
@@ -168,7 +168,7 @@ describe('export and open', () => {
 test('the shelf puts what is due first and counts the pots left', async () => {
   const [first] = await cards(demo);
   if (first.job.code === 'read') expect(first.job).toMatchObject({ left: 2, isDue: true });
-  else expect(first.job.code).toBe('read-next-class-day');
+  else expect(first.job.code).toBe('read_next_class_day');
   expect(first.treatments.every(({ units }: { units: number }) => units === 4)).toBe(true);
   expect(dayFromToday(0)).toBe(first.today);
 });

@@ -102,7 +102,7 @@ describe('packets', () => {
           unitId: sown.units[unit]!.id,
           variableId: sown.variables[0]!.id,
           observedOn: dayFromToday(day),
-          state: value === null ? 'not_up' : 'up',
+          state: value === null ? 'not_emerged' : 'emerged',
           value,
           entered: String(value ?? ''),
           unitOfMeasure: 'seeds',

@@ -152,7 +152,7 @@ describe('news of what was saved', () => {
     await keep(2, uuid(), { value: 44, supersedesId: first });
     await pause(QUIET_MS);
     const before = heard.device.length;
-    const unit = { unitId: experiment.units[2]!.id, state: 'up' };
+    const unit = { unitId: experiment.units[2]!.id, state: 'emerged' };
     expect(heard.device.map(({ read }) => read)).toMatchObject([
       [{ ...unit, isCorrection: false }],
       [{ ...unit, isCorrection: true }],

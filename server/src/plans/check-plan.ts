@@ -60,7 +60,7 @@ function sizeProblems(plan: PlanRequest): FieldProblem[] {
     return [{ field: 'replicates', message }];
   }
   const problem = unitsProblem(plan);
-  if (problem?.code !== 'more-units-than-places') return [];
+  if (problem?.code !== 'more_units_than_places') return [];
   const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
   const fit = Math.floor(places / treatments);
   const advice = fit === 0 ? say('useALargerContainerOrSeveral') : say('useAtMostOfEachOrA', { fit });

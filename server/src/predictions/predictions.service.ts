@@ -24,7 +24,7 @@ interface Author {
 
 const FIRST_UP = `
   SELECT MIN(r.recorded_at) AS at FROM reading r JOIN unit u ON u.id = r.unit_id
-  WHERE u.experiment_id = ? AND r.state = 'up'`;
+  WHERE u.experiment_id = ? AND r.state = 'emerged'`;
 
 /** Guesses before and conclusions after. Rows are added; a student's newest counts. */
 @Injectable()

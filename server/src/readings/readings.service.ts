@@ -179,7 +179,7 @@ export class ReadingsService {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(id, request);
     }
-    if (place.status === 'planted' && state === 'up' && place.kind !== 'score') {
+    if (place.status === 'planted' && state === 'emerged' && place.kind !== 'score') {
       const planted = { id: experimentId, status: 'planted' as const };
       await retried(() => this.source.getRepository(Experiment).update(planted, { status: 'growing' }));
     }

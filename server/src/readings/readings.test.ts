@@ -139,7 +139,7 @@ describe('a reading', () => {
 
   test('the first one that is up makes the experiment grow', async () => {
     const status = async () => (await teacher.get(`/api/experiments/${experiment.id}`)).body.status;
-    await keep(uuid(), readingOf(experiment, 0, { state: 'not_up', value: null })).expect(200);
+    await keep(uuid(), readingOf(experiment, 0, { state: 'not_emerged', value: null })).expect(200);
     expect(await status()).toBe('planted');
     await keep(uuid(), readingOf(experiment, 1)).expect(200);
     expect(await status()).toBe('growing');

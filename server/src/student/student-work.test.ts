@@ -63,7 +63,7 @@ function reading(pot: StudentPotView, changes: object = {}) {
     unitId: pot.unitId,
     variableId: pot.variable.id,
     observedOn: dayFromToday(0),
-    state: 'up',
+    state: 'emerged',
     value: 35,
     entered: '3.5',
     unitOfMeasure: 'cm',

@@ -73,7 +73,7 @@ function readingOf(pot: StudentPotView, changes: object = {}) {
     unitId: pot.unitId,
     variableId: pot.variable.id,
     observedOn: dayFromToday(0),
-    state: 'up',
+    state: 'emerged',
     value: 55,
     entered: '5.5',
     unitOfMeasure: 'cm',

@@ -68,7 +68,7 @@ describe('every chart of Compare', () => {
       ),
     })),
     19,
-    'only-up',
+    'only_up',
   );
   const figures: [string, FigureData][] = [
     [

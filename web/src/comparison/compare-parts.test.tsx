@@ -68,7 +68,7 @@ function show(
   const choices = {
     variable: VARIABLE,
     level: '11-13',
-    rule: 'only-up',
+    rule: 'only_up',
     summary: 'day',
     groupBy: 'treatment',
     per: 'as_read',
@@ -107,7 +107,7 @@ describe('what is missing', () => {
     expect(cell('Pot 2, Fri 15 May: dead')).toBe('cell-dead');
     expect(cell('Pot 2, Sun 17 May: nothing left to read')).toBe('cell-gone');
     expect(cell('Pot 3, Sun 17 May: nobody read')).toBe('cell-none');
-    expect(cell('Pot 18, Sat 23 May: not up yet')).toBe('cell-not_up');
+    expect(cell('Pot 18, Sat 23 May: not up yet')).toBe('cell-not_emerged');
   });
 
   test('shows the pots pointed out only, and nothing before anything is read', () => {
@@ -237,7 +237,7 @@ describe('choices and tables', () => {
       at === 0
         ? {
             ...group,
-            description: { ...group.description, sd: { defined: false, reason: 'one-value' } as const },
+            description: { ...group.description, sd: { defined: false, reason: 'one_value' } as const },
           }
         : group,
     );
@@ -254,7 +254,7 @@ describe('choices and tables', () => {
       'Log-rank test',
       'χ² = 4.00, df = 2, p = 0.14',
     ]);
-    expect(testRow('Same?', { defined: false, reason: 'no-spread' })[2]).toContain('read the same');
+    expect(testRow('Same?', { defined: false, reason: 'no_spread' })[2]).toContain('read the same');
     show(<PlainTable columns={['a', 'b']} rows={[['x', 'y']]} />);
     expect(screen.getByRole('rowheader').textContent).toBe('x');
     expect(SOWN).toBe('2026-05-04');

@@ -7,8 +7,8 @@ import { Choice } from '../shared/ui/index.ts';
 import { useChoices } from './compare-context.tsx';
 
 const RULE_WORDS: Record<NotUpRule, string> = {
-  'only-up': say('onlyPlantsThatAreUp'),
-  'not-up-is-zero': say('notUpYetCountsAs0'),
+  only_up: say('onlyPlantsThatAreUp'),
+  not_up_is_zero: say('notUpYetCountsAs0'),
 };
 
 const SUMMARY_WORDS: Record<Summary, string> = {

@@ -67,7 +67,7 @@ function Curves({ shown }: { shown: ShownComparison }) {
       const sownOn = unitId === null ? experiment.sowOn : (sown.get(unitId) ?? experiment.sowOn);
       const day = addDays(calendarDay(sownOn), age);
       if (axis === 'date') return day;
-      const up = findings.get(unitId ?? '')?.find((finding) => finding.state === 'up');
+      const up = findings.get(unitId ?? '')?.find((finding) => finding.state === 'emerged');
       return up && day >= up.day ? daysApart(up.day, day) : null;
     };
     const numbers = new Map(experiment.units.map((unit) => [unit.id, unit.number]));

@@ -8,7 +8,7 @@ import { useChoices } from './compare-context.tsx';
 
 const KEY = [
   { state: say('value2'), words: say('value2') },
-  { state: 'not_up', words: STATE_WORDS.not_up },
+  { state: 'not_emerged', words: STATE_WORDS.not_emerged },
   { state: 'dead', words: say('deadOrRemoved') },
   { state: 'gone', words: say('nothingLeftToRead') },
   { state: 'aside', words: say('setAside') },
@@ -31,10 +31,10 @@ export function MissingMap() {
       }
       if (!reading.counts) continue;
       const state =
-        reading.state === 'up'
+        reading.state === 'emerged'
           ? 'value'
-          : reading.state === 'not_up'
-            ? 'not_up'
+          : reading.state === 'not_emerged'
+            ? 'not_emerged'
             : reading.state === 'not_read'
               ? 'none'
               : 'dead';

@@ -96,7 +96,7 @@ function Teams({ shown }: { shown: ShownComparison }) {
                       computedText3: computedText(teams.agreement.limits.value.high, style),
                       n: teams.agreement.n,
                     })
-                  : undefinedWords('nobody-read-twice'),
+                  : undefinedWords('nobody_read_twice'),
               ],
             ]}
           />

@@ -34,7 +34,7 @@ export function Factorial({
   onSquares: (type: 'II' | 'III') => void;
 }) {
   const { factorial } = part;
-  if (!factorial.defined && factorial.reason === 'not-crossed') return null;
+  if (!factorial.defined && factorial.reason === 'not_crossed') return null;
   return (
     <section className="panel" aria-label={say('factorsAndBlocks')}>
       <div className="chart-head">

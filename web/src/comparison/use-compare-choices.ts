@@ -20,7 +20,7 @@ export function useCompareChoices() {
   const { experiment, variable: first } = useExperiment();
   const [search, setSearch] = useSearchParams();
   const [level, setLevel] = useRemembered('reading-level', READING_LEVELS, '11-13');
-  const [rule, setRule] = useRemembered('not-up-rule', NOT_UP_RULES, 'only-up');
+  const [rule, setRule] = useRemembered('not-up-rule', NOT_UP_RULES, 'only_up');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
   const usualBy: GroupBy = experiment.factors.length > 1 ? 'factor-0' : 'treatment';

@@ -15,9 +15,9 @@ export function jobText({ job }: ExperimentCard): string {
       return job.left === job.of
         ? say('readPotsToday', { of: job.of })
         : say('ofPotsLeftToReadToday', { left: job.left, of: job.of });
-    case 'all-read':
+    case 'all_read':
       return say('allPotsReadToday', { of: job.of });
-    case 'read-next-class-day':
+    case 'read_next_class_day':
       return say('nextReadingOnTheNextClassDay');
     case 'lesson':
       return days === 0
@@ -35,11 +35,11 @@ export function jobStage({ job, status }: ExperimentCard): string {
       return status === 'draft' && (job.inDays ?? 0) > 0 ? 'plan' : 'sow';
     case 'read':
       return 'record';
-    case 'all-read':
+    case 'all_read':
     case 'lesson':
     case 'nothing':
       return 'compare';
-    case 'read-next-class-day':
+    case 'read_next_class_day':
       return 'record';
   }
 }

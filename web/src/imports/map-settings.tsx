@@ -6,8 +6,8 @@ import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const SHAPE_WORDS: Record<TableShape, string> = {
   long: say('aValueARow'),
-  'pots-in-columns': say('aPotAColumnADateA'),
-  'pots-in-rows': say('aPotARowADateA'),
+  pots_in_columns: say('aPotAColumnADateA'),
+  pots_in_rows: say('aPotARowADateA'),
 };
 
 const ORDER_WORDS: Record<TableMapping['dateOrder'], string> = { dmy: say('n3April'), mdy: say('march4') };
@@ -69,7 +69,7 @@ export function MapSettings({
           onChange={(control) => onChange({ control })}
         />
       )}
-      {shape === 'pots-in-columns' && (
+      {shape === 'pots_in_columns' && (
         <Form.Check
           id="treatment-row"
           label={say('theRowBelowTheNamesSaysThe')}

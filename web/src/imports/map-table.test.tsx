@@ -66,7 +66,7 @@ describe('a foreign table', () => {
     expect(
       screen.getByText('One place needs mending, in the table or in what the columns mean:'),
     ).toBeTruthy();
-    fireEvent.change(screen.getByLabelText('“tall” (1) means'), { target: { value: 'up' } });
+    fireEvent.change(screen.getByLabelText('“tall” (1) means'), { target: { value: 'emerged' } });
     expect(
       screen.getByText('This gives 3 pots in 2 treatments (dry, wet) and 3 readings of weight.'),
     ).toBeTruthy();
@@ -96,7 +96,7 @@ describe('a foreign table', () => {
       'pot,group,date,height,leaves\n1,dry,2026-05-04,0,0\n1,dry,2026-05-08,3,2\n2,wet,2026-05-04,2,1\n2,wet,2026-05-08,0,2',
     );
     const before = screen.getByLabelText<HTMLSelectElement>(/^0 before a pot was up/);
-    expect(before.value).toBe('not_up');
+    expect(before.value).toBe('not_emerged');
     const after = screen.getByLabelText<HTMLSelectElement>(/^0 after a pot was up/);
     expect(after.value).toBe('value');
     fireEvent.change(after, { target: { value: 'dead' } });
@@ -106,7 +106,7 @@ describe('a foreign table', () => {
     fireEvent.click(openButton());
     await waitFor(() => expect(opened).toEqual(['new']));
     expect(sent[0]?.body.mapping).toMatchObject({
-      zeros: { before: 'not_up', after: 'dead' },
+      zeros: { before: 'not_emerged', after: 'dead' },
       variables: [{ name: 'height', kind: 'length' }],
     });
   });

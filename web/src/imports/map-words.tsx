@@ -13,8 +13,8 @@ import { Choice, choicesOf } from '../shared/ui/index.ts';
 
 const MEANING_WORDS: Record<WordMeaning, string> = {
   nothing: say('nobodyReadIt'),
-  not_up: STATE_WORDS.not_up,
-  up: say('upNotMeasured'),
+  not_emerged: STATE_WORDS.not_emerged,
+  emerged: say('upNotMeasured'),
   dead: STATE_WORDS.dead,
   removed: STATE_WORDS.removed,
   not_read: say('notReadAndNotedSo'),
@@ -22,7 +22,7 @@ const MEANING_WORDS: Record<WordMeaning, string> = {
 
 const ZERO_WORDS: Record<ZeroMeaning, string> = {
   value: say('truly0'),
-  not_up: STATE_WORDS.not_up,
+  not_emerged: STATE_WORDS.not_emerged,
   dead: STATE_WORDS.dead,
   not_read: STATE_WORDS.not_read,
 };

@@ -110,8 +110,8 @@ export function CropForm({
             <Form.Label>{say('toComeUp')}</Form.Label>
             <Form.Select {...form.register('lightToGerminate')}>
               <option value="either">{say('lightOrDark')}</option>
-              <option value="needs-light">{say('needsLight')}</option>
-              <option value="needs-dark">{say('needsTheDark')}</option>
+              <option value="needs_light">{say('needsLight')}</option>
+              <option value="needs_dark">{say('needsTheDark')}</option>
             </Form.Select>
           </Form.Group>
         </div>

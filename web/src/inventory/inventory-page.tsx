@@ -86,8 +86,8 @@ export default function InventoryPage() {
 
 const LIGHT = {
   either: say('lightOrDark'),
-  'needs-light': say('needsLight'),
-  'needs-dark': say('needsTheDark'),
+  needs_light: say('needsLight'),
+  needs_dark: say('needsTheDark'),
 } as const;
 
 function CropCard({ crop }: { crop: CropView }) {

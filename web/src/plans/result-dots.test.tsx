@@ -7,10 +7,10 @@ import { ResultDots } from './result-dots.tsx';
 afterEach(cleanup);
 
 test.each([
-  [300, { seen: 85, 'wrong-way': 0, missed: 215, 'cannot-tell': 0 }],
-  [7, { seen: 2, 'wrong-way': 1, missed: 3, 'cannot-tell': 1 }],
-  [500, { seen: 1, 'wrong-way': 1, missed: 1, 'cannot-tell': 497 }],
-  [100, { seen: 100, 'wrong-way': 0, missed: 0, 'cannot-tell': 0 }],
+  [300, { seen: 85, wrong_way: 0, missed: 215, cannot_tell: 0 }],
+  [7, { seen: 2, wrong_way: 1, missed: 3, cannot_tell: 1 }],
+  [500, { seen: 1, wrong_way: 1, missed: 1, cannot_tell: 497 }],
+  [100, { seen: 100, wrong_way: 0, missed: 0, cannot_tell: 0 }],
 ])('%p classes are drawn as a hundred dots in their proportions', (classes, counts) => {
   const rehearsal: Rehearsal = { classes, counts, seen: wilson(counts.seen, classes), typical: null };
   const { container } = render(<ResultDots rehearsal={rehearsal} isNothing={false} />);

@@ -3,12 +3,12 @@ import type { Rehearsal, Result } from '@bright-sprout/core/rehearsal';
 
 const WORDS: Record<Result, readonly [withEffect: string, without: string]> = {
   seen: [say('seeIt2'), say('seeWhatIsNotThere')],
-  'wrong-way': [say('seeTheOpposite'), say('seeWhatIsNotThere')],
+  wrong_way: [say('seeTheOpposite'), say('seeWhatIsNotThere')],
   missed: [say('missIt'), say('rightlySeeNothingClear')],
-  'cannot-tell': [say('cannotTestAnything'), say('cannotTestAnything')],
+  cannot_tell: [say('cannotTestAnything'), say('cannotTestAnything')],
 };
 
-const ORDER: readonly Result[] = ['seen', 'wrong-way', 'missed', 'cannot-tell'];
+const ORDER: readonly Result[] = ['seen', 'wrong_way', 'missed', 'cannot_tell'];
 
 /** A hundred classes as dots, coloured by what they would find. */
 export function ResultDots({ rehearsal, isNothing }: { rehearsal: Rehearsal; isNothing: boolean }) {

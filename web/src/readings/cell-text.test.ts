@@ -9,17 +9,17 @@ const SEEDS: VariableView = { ...LEAVES, name: 'seeds up', unit: 'seeds' };
 
 describe('a cell of the fast sheet', () => {
   test.each([
-    ['6.5', HEIGHT, { state: 'up', entered: { value: 65, unit: 'cm', entered: '6.5' } }],
-    [' 30 + 4,5 ', HEIGHT, { state: 'up', entered: { value: 345, unit: 'cm', entered: '30 + 4,5' } }],
-    ['2 1/4 in', HEIGHT, { state: 'up', entered: { value: 57.15, unit: 'in', entered: '2 1/4 in' } }],
-    ['n', HEIGHT, { state: 'not_up' }],
-    ['Not up yet', HEIGHT, { state: 'not_up' }],
+    ['6.5', HEIGHT, { state: 'emerged', entered: { value: 65, unit: 'cm', entered: '6.5' } }],
+    [' 30 + 4,5 ', HEIGHT, { state: 'emerged', entered: { value: 345, unit: 'cm', entered: '30 + 4,5' } }],
+    ['2 1/4 in', HEIGHT, { state: 'emerged', entered: { value: 57.15, unit: 'in', entered: '2 1/4 in' } }],
+    ['n', HEIGHT, { state: 'not_emerged' }],
+    ['Not up yet', HEIGHT, { state: 'not_emerged' }],
     ['D', LEAVES, { state: 'dead' }],
     ['x', STAGE, { state: 'not_read' }],
-    ['4', LEAVES, { state: 'up', entered: { value: 4, unit: 'leaves', entered: '4' } }],
-    ['0', SEEDS, { state: 'not_up' }],
-    ['2', STAGE, { state: 'up', entered: { value: 2, unit: '', entered: 'first true leaf' } }],
-    ['bud', STAGE, { state: 'up', entered: { value: 4, unit: '', entered: 'bud' } }],
+    ['4', LEAVES, { state: 'emerged', entered: { value: 4, unit: 'leaves', entered: '4' } }],
+    ['0', SEEDS, { state: 'not_emerged' }],
+    ['2', STAGE, { state: 'emerged', entered: { value: 2, unit: '', entered: 'first true leaf' } }],
+    ['bud', STAGE, { state: 'emerged', entered: { value: 4, unit: '', entered: 'bud' } }],
   ] as const)('%j is read', (text, variable, expected) => {
     expect(readCell(text, variable)).toMatchObject({ kind: 'reading', ...expected });
   });

@@ -13,7 +13,7 @@ export const STATE_KEYS: readonly {
   readonly state: ReadingState;
   readonly words: string;
 }[] = [
-  { key: 'n', state: 'not_up', words: STATE_WORDS.not_up },
+  { key: 'n', state: 'not_emerged', words: STATE_WORDS.not_emerged },
   { key: 'd', state: 'dead', words: STATE_WORDS.dead },
   { key: 'r', state: 'removed', words: STATE_WORDS.removed },
   { key: 'x', state: 'not_read', words: STATE_WORDS.not_read },
@@ -36,7 +36,7 @@ export function readCell(text: string, variable: VariableView): CellReading {
   const value = Number(plain.replace(',', '.').replace(/\s*%$/, ''));
   if (!Number.isFinite(value) || value < 0) return problem(say('aNumberOf0OrMore'));
   if (variable.kind === 'count' && !Number.isInteger(value)) return problem(say('aWholeNumber'));
-  if (value === 0 && variable.name === 'seeds up') return { kind: 'reading', state: 'not_up' };
+  if (value === 0 && variable.name === 'seeds up') return { kind: 'reading', state: 'not_emerged' };
   return up(value, variable.unit, text);
 }
 
@@ -57,7 +57,7 @@ function readScore(plain: string, variable: VariableView): CellReading {
 }
 
 function up(value: number, unit: string, text: string): CellReading {
-  return { kind: 'reading', state: 'up', entered: { value, unit, entered: text.trim().slice(0, 60) } };
+  return { kind: 'reading', state: 'emerged', entered: { value, unit, entered: text.trim().slice(0, 60) } };
 }
 
 function problem(expected: string): CellReading {

@@ -6,7 +6,7 @@ import { ChangeNote } from './change-note.tsx';
 
 const QUARTERS: VariableView = { id: 'v', name: 'height', kind: 'length', unit: 'in', step: 0.25 };
 const history = [
-  { unitId: 'u', day: calendarDay('2026-05-05'), state: 'up' as const, value: 50.8, readings: 1 },
+  { unitId: 'u', day: calendarDay('2026-05-05'), state: 'emerged' as const, value: 50.8, readings: 1 },
 ];
 
 function said(valueMm: number, day = '2026-05-08', known = history): string {

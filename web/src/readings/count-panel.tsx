@@ -43,8 +43,8 @@ export function CountPanel({
     event.preventDefault();
     setIsTouched(true);
     if (value === undefined || countProblem(value, variable.kind === 'count', most)) return;
-    if (value === 0 && variable.name === 'seeds up') keep.save('not_up');
-    else keep.save('up', { value, unit: variable.unit, entered: text.trim() });
+    if (value === 0 && variable.name === 'seeds up') keep.save('not_emerged');
+    else keep.save('emerged', { value, unit: variable.unit, entered: text.trim() });
   };
   return (
     <section className="panel count-panel" aria-label={say('readPot', { number: unit.number })}>
@@ -105,7 +105,7 @@ export function CountPanel({
             )}
           </div>
           <div className="state-buttons">
-            <Button variant="light" onClick={() => keep.save('not_up')} disabled={keep.isPending}>
+            <Button variant="light" onClick={() => keep.save('not_emerged')} disabled={keep.isPending}>
               {say('noneUpYet')}
             </Button>
             <Button variant="light" onClick={() => keep.save('dead')} disabled={keep.isPending}>

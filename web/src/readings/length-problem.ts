@@ -7,11 +7,11 @@ export function lengthProblemText(problem: LengthProblem, scale: LengthScale): s
   switch (problem) {
     case 'empty':
       return say('typeTheHeightOrTapThePlants');
-    case 'not-a-length':
+    case 'not_a_length':
       return say('typeANumberSuchAsForA', { example });
     case 'negative':
       return say('aHeightStartsAtTheSoilLine');
-    case 'too-long':
+    case 'too_long':
       return say('thatIsMoreThan30MCheck');
   }
 }

@@ -19,7 +19,7 @@ export function ReadingDoubts({
   onLookAgain: () => void;
 }) {
   const found = doubts(read);
-  const isDoubted = found.some(({ code }) => code !== 'other-day');
+  const isDoubted = found.some(({ code }) => code !== 'other_day');
   return (
     <>
       {!found.some(({ code }) => code === 'shrank') && (

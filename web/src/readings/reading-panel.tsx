@@ -60,14 +60,16 @@ export function ReadingPanel({
   const save = (state: ReadingState): void => {
     keep.save(
       state,
-      state === 'up' && parsed.ok ? { value: parsed.mm, unit: parsed.unit, entered: text.trim() } : undefined,
+      state === 'emerged' && parsed.ok
+        ? { value: parsed.mm, unit: parsed.unit, entered: text.trim() }
+        : undefined,
       isReread,
     );
   };
   const submit = (event: React.SyntheticEvent): void => {
     event.preventDefault();
     setIsTouched(true);
-    if (parsed.ok) save('up');
+    if (parsed.ok) save('emerged');
   };
   const problem =
     isTouched && !parsed.ok ? lengthProblemText(parsed.problem, scale) : fieldMessage(keep.error, 'value');
@@ -143,7 +145,7 @@ export function ReadingPanel({
 
 /** A pot without a height is one of these. */
 const STATES = [
-  { state: 'not_up', words: say('notUpYet') },
+  { state: 'not_emerged', words: say('notUpYet') },
   { state: 'dead', words: say('dead') },
   { state: 'not_read', words: say('notRead') },
 ] as const;

@@ -100,7 +100,7 @@ describe('reading pot by pot', () => {
     await waitFor(() => isAt(2));
     expect(height()).toHaveProperty('value', '');
     expect(sent).toHaveLength(1);
-    expect(sent[0]!.body).toMatchObject({ unitId: 'u1', state: 'up', value: 72, entered: '7,2' });
+    expect(sent[0]!.body).toMatchObject({ unitId: 'u1', state: 'emerged', value: 72, entered: '7,2' });
     expect(pot(1).getAttribute('aria-label')).toContain('7.2 cm');
   });
 

@@ -49,7 +49,9 @@ export function ScorePanel({
                 key={score}
                 variant="light"
                 disabled={keep.isPending}
-                onClick={() => keep.save('up', { value: index + 1, unit: variable.unit, entered: score })}
+                onClick={() =>
+                  keep.save('emerged', { value: index + 1, unit: variable.unit, entered: score })
+                }
               >
                 {score}
               </Button>

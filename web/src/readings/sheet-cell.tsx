@@ -50,7 +50,7 @@ export function SheetCell({
   const isNew = state !== undefined && state.text !== keptText(kept, variable);
   const doubted =
     variable.kind === 'length' && value !== undefined && justRead ? doubts(justRead(unit, value)) : [];
-  const [doubt] = doubted.filter(({ code }) => code !== 'other-day' && code !== 'same-for-all');
+  const [doubt] = doubted.filter(({ code }) => code !== 'other_day' && code !== 'same_for_all');
   const problem = state?.refusal ?? (cell.kind === 'problem' && isNew ? cell.words : undefined);
   const noteId = `note-${row}-${column}`;
   const keys = (event: React.KeyboardEvent): void => {
@@ -99,5 +99,5 @@ export function keptText(kept: ReadingView | undefined, variable: VariableView):
   if (kept.value === null) return findingText({ state: kept.state, value: null }, variable);
   return variable.kind === 'length'
     ? markText(kept.value, scaleOf(variable))
-    : findingText({ state: 'up', value: kept.value }, variable);
+    : findingText({ state: 'emerged', value: kept.value }, variable);
 }

@@ -13,7 +13,7 @@ const read = (changes: Partial<ReadPot> = {}): ReadPot => ({
   unitId: 'a',
   variableId: 'height',
   observedOn: TODAY,
-  state: 'up',
+  state: 'emerged',
   isCorrection: false,
   ...changes,
 });

@@ -20,7 +20,7 @@ const LARGEST_SEED = 4_294_967_295;
 
 const HINTS: Record<PracticeTask['kind'], string> = {
   plain: say('zeroIsAtTheSoilReadAcross'),
-  'late-zero': say('theWoodBeginsBeforeTheZeroRead'),
+  late_zero: say('theWoodBeginsBeforeTheZeroRead'),
   bent: say('theStemLeansFollowItWithA'),
   taller: say('thePlantIsTallerThanTheRuler'),
   inches: say('thisRulerIsInInchesWithQuarters'),

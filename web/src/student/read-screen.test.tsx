@@ -21,7 +21,7 @@ const POT: StudentPotView = {
   seedsSown: 5,
   plantRule: 'tagged',
   variable: { id: 'v', name: 'height', kind: 'length', unit: 'cm', step: 0.5 },
-  last: { day: '2027-03-01', state: 'up', value: 60 },
+  last: { day: '2027-03-01', state: 'emerged', value: 60 },
   own: null,
   isReadToday: false,
   others: [],
@@ -81,7 +81,7 @@ const press = (name: string): boolean => fireEvent.click(screen.getByRole('butto
 
 describe('reading a pot', () => {
   test.each([
-    ['Not up yet', 'not_up'],
+    ['Not up yet', 'not_emerged'],
     ['It looks dead', 'dead'],
     ['I cannot read it today', 'not_read'],
   ])('%s is a reading too', async (name, state) => {
@@ -104,7 +104,7 @@ describe('reading a pot', () => {
     press('Keep it');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
     expect(sent[0]!.body).toMatchObject({
-      state: 'up',
+      state: 'emerged',
       value: 75,
       entered: '7.5',
       unitOfMeasure: 'cm',
@@ -143,7 +143,7 @@ describe('reading a pot', () => {
     press('One less');
     press('Keep it');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
-    expect(sent[0]!.body).toMatchObject({ value: 4, unitOfMeasure: 'seeds', state: 'up' });
+    expect(sent[0]!.body).toMatchObject({ value: 4, unitOfMeasure: 'seeds', state: 'emerged' });
   });
 
   test('without network it waits on the device, and is sent under its id later', async () => {
@@ -161,7 +161,7 @@ describe('reading a pot', () => {
   });
 
   test('putting right names the reading that it corrects', async () => {
-    const own = { id: 'old', state: 'up', value: 60 } as StudentPotView['own'];
+    const own = { id: 'old', state: 'emerged', value: 60 } as StudentPotView['own'];
     const { sent, onDone } = show({ ...POT, own });
     expect(screen.getByText(/You read 6\.0 cm/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: '6.5' } });

@@ -31,7 +31,7 @@ export function ReadScreen({
   onDone: () => void;
   onBack: () => void;
 }) {
-  const [sees, setSees] = useState(pot.own?.state === 'up');
+  const [sees, setSees] = useState(pot.own?.state === 'emerged');
   /** Number of the question: 0 for the plan's variable, then the others. */
   const [step, setStep] = useState(0);
   const [isShowing, setIsShowing] = useState(false);
@@ -43,7 +43,7 @@ export function ReadScreen({
   const end = (state: ReadingState): void =>
     keep.mutate({ variable: pot.variable, state }, { onSuccess: onDone });
   const keepValue = (entered: Entered, isReread = false): void =>
-    keep.mutate({ variable: asked.variable, state: 'up', entered, isReread }, { onSuccess: goOn });
+    keep.mutate({ variable: asked.variable, state: 'emerged', entered, isReread }, { onSuccess: goOn });
   if (isShowing) {
     return (
       <EntryScreen pot={pot} at={at} onDone={() => setIsShowing(false)} onBack={() => setIsShowing(false)} />
@@ -143,7 +143,7 @@ function SproutQuestion({
         </p>
       )}
       <svg className="question-pot" viewBox="-90 -60 180 150" aria-hidden="true">
-        <PlantFromSide height={pot.last?.state === 'up' ? 44 : 14} habit={pot.habit} />
+        <PlantFromSide height={pot.last?.state === 'emerged' ? 44 : 14} habit={pot.habit} />
         <PotFromSide width={120} depth={84} />
       </svg>
       <h2>{words.canYouSee}</h2>
@@ -151,7 +151,7 @@ function SproutQuestion({
         <Button size="lg" onClick={onSee}>
           {words.yes}
         </Button>
-        <Button size="lg" variant="light" disabled={isBusy} onClick={() => onEnd('not_up')}>
+        <Button size="lg" variant="light" disabled={isBusy} onClick={() => onEnd('not_emerged')}>
           {words.notYet}
         </Button>
         <Button size="lg" variant="light" disabled={isBusy} onClick={() => onEnd('dead')}>

@@ -156,7 +156,7 @@ describe('who is at the tablet', () => {
 
   test('a picture can be chosen without network: its pots are the team’s, and the choice is sent before the rest', async () => {
     const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-    const own = { id: 'r', value: 30, state: 'up', variableId: 'v' } as StudentPotView['own'];
+    const own = { id: 'r', value: 30, state: 'emerged', variableId: 'v' } as StudentPotView['own'];
     client.setQueryData(['device', 'pots', 'ada'], [{ ...POT, own, isReadToday: false }]);
     open(client);
     fireEvent.click(await button('Somebody else'));

@@ -48,7 +48,7 @@ export function readingOf(
     unitId: experiment.units[unit]!.id,
     variableId: experiment.variables[0]!.id,
     observedOn: dayFromToday(-1),
-    state: 'up',
+    state: 'emerged',
     value: 42.5,
     entered: '4.25',
     unitOfMeasure: 'cm',

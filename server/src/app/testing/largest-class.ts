@@ -20,7 +20,7 @@ export async function largestClass(
   await query(
     `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`,
                           observer, recorded_at)
-     SELECT UUID(), u.id, v.id, u.sown_on + INTERVAL s.seq DAY, IF(s.seq < 6, 'not_up', 'up'),
+     SELECT UUID(), u.id, v.id, u.sown_on + INTERVAL s.seq DAY, IF(s.seq < 6, 'not_emerged', 'emerged'),
             IF(s.seq < 6, NULL, ROUND(1500 / (1 + EXP(5 - s.seq * 0.05)) + MOD(u.number * 37, 53))), '12.5', 'cm', 0.5,
             CONCAT('Team ', MOD(u.number, 6)), u.sown_on + INTERVAL s.seq DAY
      FROM unit u JOIN variable v ON v.experiment_id = u.experiment_id AND v.position = 0

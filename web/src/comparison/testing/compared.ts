@@ -58,7 +58,7 @@ const FACTS = DESIGN.units.flatMap((unit, at) =>
     return {
       unitId: unit.id,
       day: addDays(SOWN, age),
-      state: isUp ? ('up' as const) : ('not_up' as const),
+      state: isUp ? ('emerged' as const) : ('not_emerged' as const),
       value: isUp ? value : null,
       observer: unit.team,
     };
@@ -93,7 +93,7 @@ export function compared(by: 'treatment' | 'factor-0' = 'treatment'): Comparison
     units,
     readings: FACTS,
     day,
-    rule: 'only-up',
+    rule: 'only_up',
     design: DESIGN,
     by,
   });

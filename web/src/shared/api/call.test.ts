@@ -50,8 +50,8 @@ describe('calling the API', () => {
   });
 
   test('leaves out what is not asked', () => {
-    expect(addressOf(planRoutes.experiment, params, { day: undefined, rule: 'only-up' })).toBe(
-      '/api/experiments/x%20y?rule=only-up',
+    expect(addressOf(planRoutes.experiment, params, { day: undefined, rule: 'only_up' })).toBe(
+      '/api/experiments/x%20y?rule=only_up',
     );
   });
 });

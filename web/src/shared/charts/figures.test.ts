@@ -23,9 +23,14 @@ function props(values: Record<string, number[]>) {
       groupId,
       sownOn: SOWN,
     })),
-    readings: entries.map(({ value }, index) => ({ unitId: String(index), day: DAY, state: 'up', value })),
+    readings: entries.map(({ value }, index) => ({
+      unitId: String(index),
+      day: DAY,
+      state: 'emerged',
+      value,
+    })),
     day: DAY,
-    rule: 'only-up',
+    rule: 'only_up',
   }) as ComparisonView;
   const style = { kind: 'length', scale: { unit: 'in', step: 0.25 }, isHeight: true } as const;
   return {

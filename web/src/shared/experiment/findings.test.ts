@@ -17,10 +17,10 @@ const HEIGHT: VariableView = { id: 'h', name: 'height', kind: 'length', unit: 'c
 
 const findings = findingsOf(
   [
-    reading('a', '2026-05-04', 'up', 50),
-    reading('a', '2026-05-05', 'up', 99, { counts: false }),
-    reading('a', '2026-05-05', 'up', 55),
-    reading('a', '2026-05-05', 'up', 7, { variableId: 'leaves' }),
+    reading('a', '2026-05-04', 'emerged', 50),
+    reading('a', '2026-05-05', 'emerged', 99, { counts: false }),
+    reading('a', '2026-05-05', 'emerged', 55),
+    reading('a', '2026-05-05', 'emerged', 7, { variableId: 'leaves' }),
     reading('b', '2026-05-04', 'dead', null),
     reading('c', '2026-05-05', 'not_read', null),
   ],

@@ -32,6 +32,20 @@ test.each([
   expect(JSON.stringify(item.body)).not.toContain('words');
 });
 
+test('states by their older words are those of now, sent and shown', () => {
+  const reading = { id: 'a', state: 'not_up' };
+  const item = {
+    ...WAITING,
+    route: 'keepReading',
+    body: { state: 'up', value: 31 },
+    reading,
+  } as unknown as OutboxItem;
+  expect(upToDate(item)).toMatchObject({
+    body: { state: 'emerged', value: 31 },
+    reading: { state: 'not_emerged' },
+  });
+});
+
 test('what is as it is now stays as it is', () => {
   const item = { ...WAITING, route: 'keepOwnCare', body: { kind: 'watered', note: '' } } as OutboxItem;
   expect(upToDate(item)).toBe(item);

@@ -72,7 +72,11 @@ export function upToDate(item: OutboxItem): OutboxItem {
 type AnyItem = Omit<OutboxItem, 'route' | 'body'> & { readonly route: string; readonly body: object };
 
 /** What changed from version to version of what is written down, the oldest first. */
-const OLDER: readonly ((item: OutboxItem) => OutboxItem)[] = [pictureBesideBody, standardNames];
+const OLDER: readonly ((item: OutboxItem) => OutboxItem)[] = [
+  pictureBesideBody,
+  standardNames,
+  emergedStates,
+];
 
 function pictureBesideBody(item: OutboxItem): OutboxItem {
   const { picture = null, ...body } = item.body as { picture?: unknown };
@@ -87,4 +91,15 @@ function standardNames(item: OutboxItem): OutboxItem {
   const { words, ...rest } = body;
   const kind = 'kind' in rest && rest.kind === 'words' ? { kind: 'note' } : {};
   return { ...item, body: { ...rest, ...kind, note: words } } as unknown as OutboxItem;
+}
+
+const EMERGED: Readonly<Record<string, string>> = { up: 'emerged', not_up: 'not_emerged' };
+
+function emergedStates(item: OutboxItem): OutboxItem {
+  const renamed = <T extends object | null>(about: T): T => {
+    const older = about !== null && 'state' in about ? EMERGED[String(about.state)] : undefined;
+    return older === undefined ? about : { ...about, state: older };
+  };
+  const [body, reading] = [renamed(item.body), renamed(item.reading)];
+  return body === item.body && reading === item.reading ? item : ({ ...item, body, reading } as OutboxItem);
 }

@@ -52,7 +52,7 @@ function item(id: string, changes: object = {}): OutboxItem {
     experimentId: 'e',
     route: 'keepPot',
     params: { readingId: id },
-    body: { state: 'not_up' },
+    body: { state: 'not_emerged' },
     studentId: 's',
     madeAt: '2026-05-04T09:00:00.000Z',
     label: 'Pot 1',
@@ -70,7 +70,7 @@ describe('the outbox', () => {
     expect(outbox.items()).toEqual([]);
     expect(sent[0]).toMatchObject({
       path: '/api/device/readings/a',
-      body: { state: 'not_up', made: { studentId: 's', madeAt: '2026-05-04T09:00:00.000Z' } },
+      body: { state: 'not_emerged', made: { studentId: 's', madeAt: '2026-05-04T09:00:00.000Z' } },
     });
     expect(Date.parse((sent[0]!.body.made as { sentAt: string }).sentAt)).toBeGreaterThan(0);
   });

@@ -10,7 +10,7 @@ export function PotFromAbove({
   heightMm,
   turn,
 }: {
-  state: 'not_up' | 'up' | 'dead' | 'removed' | 'unknown';
+  state: 'not_emerged' | 'emerged' | 'dead' | 'removed' | 'unknown';
   heightMm: number | null;
   turn: number;
 }) {
@@ -21,7 +21,7 @@ export function PotFromAbove({
       <circle cx="50" cy="50" r="41" fill={COLOURS.terracottaLight} />
       <circle cx="50" cy="50" r="38" fill={COLOURS.soilDark} />
       <Crumbs turn={turn} />
-      {state === 'up' && <Leaves heightMm={heightMm} turn={turn} />}
+      {state === 'emerged' && <Leaves heightMm={heightMm} turn={turn} />}
       {state === 'dead' && (
         <path
           d="M34 58c8-14 18-16 27-8m-4-10c4 2 6 6 5 11"

@@ -9,6 +9,7 @@ import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-c
 import { StandardNames1700000000007 } from '../../migrations/1700000000007-standard-names.ts';
 import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-units.ts';
 import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts';
+import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
@@ -88,6 +89,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       StandardNames1700000000007,
       CareUnits1700000000008,
       Emerged1700000000009,
+      WhoAndWhen1700000000010,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -70,13 +70,13 @@ async function loadIdeas(
   sowOn: CalendarDay,
   status: string,
 ): Promise<void> {
-  const madeAt = new Date(`${sowOn}T08:30:00Z`);
+  const recordedAt = new Date(`${sowOn}T08:30:00Z`);
   const guesses = demoGuesses(choices).map((choice) => ({
     id: uuid(),
     experimentId,
     choice,
     observer: '',
-    madeAt,
+    recordedAt,
   }));
   if (guesses.length > 0) await source.getRepository(Prediction).insert(guesses);
   if (status !== 'finished' || !choices.includes('Paper hood')) return;

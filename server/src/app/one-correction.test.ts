@@ -32,7 +32,8 @@ test('what was put right or set aside twice in older data is put in a row, and n
       id,
     ]);
   }
-  const aside = 'INSERT INTO set_aside (id, reading_id, reason, by_name, set_at) VALUES (?, ?, ?, ?, ?)';
+  const aside =
+    'INSERT INTO set_aside (id, reading_id, reason, observer, recorded_at) VALUES (?, ?, ?, ?, ?)';
   for (const [at, reason] of ['first', 'second'].entries()) {
     await server.query(aside, [uuid(), ids[4], reason, 'Ms Dill', new Date(Date.UTC(2026, 4, 5, 9, at))]);
   }

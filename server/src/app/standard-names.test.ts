@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid';
 import { StandardNames1700000000007 } from '../../migrations/1700000000007-standard-names.ts';
 import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-units.ts';
 import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts';
+import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
 import { CLASS, dayFromToday, readingOf, startSown } from './testing/experiments.ts';
 import { startTestServer, type TestServer } from './testing/server.ts';
 
@@ -46,6 +47,7 @@ test('columns with older names and what is in them are carried over, also when i
     new StandardNames1700000000007(),
     new CareUnits1700000000008(),
     new Emerged1700000000009(),
+    new WhoAndWhen1700000000010(),
   ];
   for (const migration of migrations.toReversed()) await migration.down(runner);
   const [older] = await server.query<{ sowed: string; tile: string; words: string; unitIds: string }>(

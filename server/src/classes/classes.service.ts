@@ -15,14 +15,14 @@ const CODE_LENGTH = 6;
 const TRIES = 5;
 
 /** What students made stays when they go; their names do not. */
-const NAMED_TABLES = {
-  reading: 'observer',
-  care_event: 'observer',
-  journal_entry: 'observer',
-  sowing_tick: 'by_name',
-  prediction: 'observer',
-  conclusion: 'observer',
-};
+const NAMED_TABLES = [
+  'reading',
+  'care_event',
+  'journal_entry',
+  'sowing_tick',
+  'prediction',
+  'conclusion',
+] as const;
 const NOBODY = say('aStudent');
 
 /** Classes with their rosters. */
@@ -147,8 +147,8 @@ export class ClassesService {
 /** Puts a name on everything that students made. */
 async function nameMade(manager: EntityManager, name: string, studentIds: readonly string[]): Promise<void> {
   if (studentIds.length === 0) return;
-  for (const [table, column] of Object.entries(NAMED_TABLES)) {
-    await manager.query(`UPDATE ${table} SET ${column} = ? WHERE student_id IN (?)`, [name, studentIds]);
+  for (const table of NAMED_TABLES) {
+    await manager.query(`UPDATE ${table} SET observer = ? WHERE student_id IN (?)`, [name, studentIds]);
   }
 }
 

@@ -49,8 +49,8 @@ export class BundleService {
         .where({ experimentId })
         .orderBy('entry.recorded_at')
         .getMany(),
-      this.source.getRepository(Prediction).find({ ...of, order: { madeAt: 'ASC' } }),
-      this.source.getRepository(Conclusion).find({ ...of, order: { writtenAt: 'ASC' } }),
+      this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
+      this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
     ]);
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
     const pictures = new Map<string, Uint8Array>();
@@ -86,13 +86,16 @@ export class BundleService {
           observer: nameOf(entry),
           picture: pictureOf(entry),
         })),
-        predictions: predictions.map(({ choice, madeAt }) => ({ choice, made_at: madeAt.toISOString() })),
+        predictions: predictions.map(({ choice, recordedAt }) => ({
+          choice,
+          made_at: recordedAt.toISOString(),
+        })),
         conclusions: conclusions.map((row) => ({
           claim: row.claim,
           evidence: row.evidence,
           reasoning: row.reasoning,
           observer: nameOf(row),
-          written_at: row.writtenAt.toISOString(),
+          written_at: row.recordedAt.toISOString(),
         })),
       },
       pictures,
@@ -194,15 +197,15 @@ async function insertTables(
   await insertCare(manager, care);
   for (const entry of journal) await manager.insert(JournalEntry, entry);
   const guesses = tables.predictions.flatMap((row) => {
-    const madeAt = instantOf(row.made_at);
-    return row.choice && madeAt
-      ? [{ id: uuid(), experimentId, choice: text(row, 'choice', 80), observer: '', madeAt }]
+    const recordedAt = instantOf(row.made_at);
+    return row.choice && recordedAt
+      ? [{ id: uuid(), experimentId, choice: text(row, 'choice', 80), observer: '', recordedAt }]
       : [];
   });
   if (guesses.length > 0) await manager.insert(Prediction, guesses);
   const conclusions = tables.conclusions.flatMap((row) => {
-    const writtenAt = instantOf(row.written_at);
-    if (!row.claim || !writtenAt) return [];
+    const recordedAt = instantOf(row.written_at);
+    if (!row.claim || !recordedAt) return [];
     return [
       {
         id: uuid(),
@@ -211,7 +214,7 @@ async function insertTables(
         evidence: text(row, 'evidence', 4000),
         reasoning: text(row, 'reasoning', 600),
         observer: text(row, 'observer', 60),
-        writtenAt,
+        recordedAt,
       },
     ];
   });

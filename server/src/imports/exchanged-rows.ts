@@ -18,7 +18,7 @@ export interface ExchangedRows {
   readonly plan: PlanRows;
   readonly variables: readonly Variable[];
   readonly readings: readonly Reading[];
-  readonly setAside: readonly Pick<SetAside, 'id' | 'readingId' | 'reason' | 'byName' | 'setAt'>[];
+  readonly setAside: readonly Pick<SetAside, 'id' | 'readingId' | 'reason' | 'observer' | 'recordedAt'>[];
 }
 
 /** Turns an experiment from a file, or from the made-up school, into rows. */
@@ -77,8 +77,8 @@ export function exchangedRows(experimentId: string, from: ExchangedExperiment): 
             id: uuid(),
             readingId: readings[index]?.id ?? '',
             reason,
-            byName: '',
-            setAt: new Date(),
+            observer: '',
+            recordedAt: new Date(),
             isActive: 1,
           },
         ],

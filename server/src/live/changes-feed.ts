@@ -17,14 +17,14 @@ const SAVED = `
     FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.recorded_at > ?
   UNION ALL
   SELECT 'readings', s.id, u.experiment_id, 0
-    FROM set_aside s JOIN reading r ON r.id = s.reading_id JOIN unit u ON u.id = r.unit_id WHERE s.set_at > ?
+    FROM set_aside s JOIN reading r ON r.id = s.reading_id JOIN unit u ON u.id = r.unit_id WHERE s.recorded_at > ?
   UNION ALL
   SELECT 'care', id, experiment_id, 0 FROM care_event WHERE recorded_at > ?
   UNION ALL
   SELECT 'journal', id, experiment_id, 0 FROM journal_entry WHERE recorded_at > ?
   UNION ALL
   SELECT 'sowing', CONCAT(t.unit_id, t.item), u.experiment_id, 0
-    FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.ticked_at > ?`;
+    FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.recorded_at > ?`;
 
 interface SavedRow {
   thing: ChangedThing;

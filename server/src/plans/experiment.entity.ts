@@ -98,8 +98,8 @@ export class ClosedDay {
   day: string;
 
   @Column('varchar', { length: 60 })
-  byName: string;
+  observer: string;
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  closedAt: Date;
+  recordedAt: Date;
 }

@@ -31,7 +31,7 @@ export class Prediction {
   observer: string;
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  madeAt: Date;
+  recordedAt: Date;
 }
 
 /** What somebody claims, on which evidence, and why. Writing it anew adds a row. */
@@ -69,5 +69,5 @@ export class Conclusion {
   observer: string;
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  writtenAt: Date;
+  recordedAt: Date;
 }

@@ -41,15 +41,15 @@ export class PredictionsService {
     const [rows, [first]] = await Promise.all([
       this.source
         .getRepository(Prediction)
-        .find({ where: { experimentId }, order: { madeAt: 'ASC', id: 'ASC' } }),
+        .find({ where: { experimentId }, order: { recordedAt: 'ASC', id: 'ASC' } }),
       this.source.query<{ at: Date | null }[]>(FIRST_UP, [experimentId]),
     ]);
-    return newestOfEach(rows).map(({ id, choice, observer, madeAt }) => ({
+    return newestOfEach(rows).map(({ id, choice, observer, recordedAt }) => ({
       id,
       choice,
       observer,
-      madeAt: madeAt.toISOString(),
-      isEarly: !first?.at || madeAt < new Date(first.at),
+      madeAt: recordedAt.toISOString(),
+      isEarly: !first?.at || recordedAt < new Date(first.at),
     }));
   }
 
@@ -70,7 +70,7 @@ export class PredictionsService {
       choice,
       observer: author.displayName,
       studentId: author.studentId,
-      madeAt: this.clock.now(),
+      recordedAt: this.clock.now(),
     });
   }
 
@@ -83,7 +83,7 @@ export class PredictionsService {
   async conclusions(experimentId: string): Promise<ConclusionView[]> {
     const rows = await this.source
       .getRepository(Conclusion)
-      .find({ where: { experimentId }, order: { writtenAt: 'ASC', id: 'ASC' } });
+      .find({ where: { experimentId }, order: { recordedAt: 'ASC', id: 'ASC' } });
     return newestOfEach(rows).reverse().map(conclusionView);
   }
 
@@ -105,7 +105,7 @@ export class PredictionsService {
       reasoning,
       observer: author.displayName,
       studentId: author.studentId,
-      writtenAt: this.clock.now(),
+      recordedAt: this.clock.now(),
     };
     await this.#once(Conclusion, id, experimentId, row);
     return conclusionView(row);
@@ -158,8 +158,8 @@ export class PredictionsService {
   ): Promise<StudentIdeasView> {
     const own = { experimentId: experiment.id, studentId: student.id };
     const [guess, conclusion, comparison] = await Promise.all([
-      this.source.getRepository(Prediction).findOne({ where: own, order: { madeAt: 'DESC' } }),
-      this.source.getRepository(Conclusion).findOne({ where: own, order: { writtenAt: 'DESC' } }),
+      this.source.getRepository(Prediction).findOne({ where: own, order: { recordedAt: 'DESC' } }),
+      this.source.getRepository(Conclusion).findOne({ where: own, order: { recordedAt: 'DESC' } }),
       this.heavy.value(comparisonTasks.comparison, {
         experimentId: experiment.id,
         query: { parts: 'answer', level: device.readingLevel },
@@ -207,5 +207,5 @@ function newestOfEach<T extends { studentId: string | null }>(rows: readonly T[]
 function conclusionView(row: Omit<Conclusion, 'experiment' | 'student'>): ConclusionView {
   const { id, claim, evidence, reasoning, observer } = row;
   const isStudent = row.studentId !== null;
-  return { id, claim, evidence, reasoning, observer, isStudent, writtenAt: row.writtenAt.toISOString() };
+  return { id, claim, evidence, reasoning, observer, isStudent, writtenAt: row.recordedAt.toISOString() };
 }

@@ -23,7 +23,8 @@ export interface ReadingRow {
 const IS_SUPERSEDED = 'EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)';
 
 /** Why a reading `r` is set aside now; null when it is not. */
-const SET_ASIDE = '(SELECT s.reason FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL LIMIT 1)';
+const SET_ASIDE =
+  '(SELECT s.reason FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL LIMIT 1)';
 
 /** Columns of a reading `r` itself. */
 const OWN_COLUMNS = `

@@ -92,11 +92,11 @@ export class SetAside {
   reason: string;
 
   @Column('varchar', { length: 60 })
-  byName: string;
+  observer: string;
 
-  @Index('ix_set_aside_set_at')
+  @Index('ix_set_aside_recorded')
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  setAt: Date;
+  recordedAt: Date;
 
   @Column('datetime', { precision: 3, nullable: true })
   liftedAt: Date | null;

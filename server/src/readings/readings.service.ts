@@ -80,9 +80,9 @@ export class ReadingsService {
    * Leaves a reading out of comparisons until it is put back.
    * @throws ApiError `not_found`
    */
-  async setAside(experimentId: string, id: string, reason: string, byName: string): Promise<ReadingView> {
+  async setAside(experimentId: string, id: string, reason: string, observer: string): Promise<ReadingView> {
     await this.#view(experimentId, id);
-    const row = { id: uuid(), readingId: id, reason, byName, setAt: this.clock.now(), isActive: 1 };
+    const row = { id: uuid(), readingId: id, reason, observer, recordedAt: this.clock.now(), isActive: 1 };
     try {
       await retried(() => this.source.getRepository(SetAside).insert(row));
     } catch (thrown) {
@@ -99,39 +99,42 @@ export class ReadingsService {
     experimentId: string,
     id: string,
     reason: string,
-    byName: string,
+    observer: string,
   ): Promise<ReadingView> {
     const isDecided = await this.source.getRepository(SetAside).existsBy({ readingId: id });
-    return isDecided ? this.#view(experimentId, id) : this.setAside(experimentId, id, reason, byName);
+    return isDecided ? this.#view(experimentId, id) : this.setAside(experimentId, id, reason, observer);
   }
 
   /**
    * Lets a reading count again.
    * @throws ApiError `not_found`
    */
-  async putBack(experimentId: string, id: string, byName: string): Promise<ReadingView> {
+  async putBack(experimentId: string, id: string, observer: string): Promise<ReadingView> {
     await this.#view(experimentId, id);
     await this.source
       .getRepository(SetAside)
       .update(
         { readingId: id, liftedAt: IsNull() },
-        { liftedAt: this.clock.now(), liftedBy: byName, isActive: null },
+        { liftedAt: this.clock.now(), liftedBy: observer, isActive: null },
       );
     return this.#view(experimentId, id);
   }
 
   /** Closes a day to students, or opens it again. */
-  async closeDay(experimentId: string, day: string, isClosed: boolean, byName: string): Promise<void> {
+  async closeDay(experimentId: string, day: string, isClosed: boolean, observer: string): Promise<void> {
     const days = this.source.getRepository(ClosedDay);
     if (!isClosed) await days.delete({ experimentId, day });
     else
-      await days.upsert({ experimentId, day, byName, closedAt: this.clock.now() }, ['experimentId', 'day']);
+      await days.upsert({ experimentId, day, observer, recordedAt: this.clock.now() }, [
+        'experimentId',
+        'day',
+      ]);
   }
 
   /** When a day was closed; undefined while it is open. */
   async closedAt(experimentId: string, day: string): Promise<Date | undefined> {
     const closed = await this.source.getRepository(ClosedDay).findOneBy({ experimentId, day });
-    return closed?.closedAt;
+    return closed?.recordedAt;
   }
 
   /** @throws ApiError `not_found` */

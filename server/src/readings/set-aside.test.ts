@@ -48,8 +48,8 @@ describe('setting a reading aside', () => {
     const back = await teacher.delete(path).expect(200);
     expect(back.body).toMatchObject({ counts: true, setAside: null });
     expect(await valuesCompared()).toEqual([40, 900]);
-    const rows = await server.query('SELECT by_name, lifted_by FROM set_aside WHERE reading_id = ?', [odd]);
-    expect(rows).toEqual([{ by_name: 'Ms Dill', lifted_by: 'Ms Dill' }]);
+    const rows = await server.query('SELECT observer, lifted_by FROM set_aside WHERE reading_id = ?', [odd]);
+    expect(rows).toEqual([{ observer: 'Ms Dill', lifted_by: 'Ms Dill' }]);
   });
 
   test('happens once, however many ask at once, and is undone as one', async () => {

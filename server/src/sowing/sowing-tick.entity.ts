@@ -17,7 +17,7 @@ export class SowingTick {
   item: SowingItem;
 
   @Column('varchar', { length: 60 })
-  byName: string;
+  observer: string;
 
   @Index('ix_sowing_tick_student')
   @Column('uuid', { nullable: true })
@@ -27,7 +27,7 @@ export class SowingTick {
   @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_sowing_tick_student' })
   student: Relation<Student> | null;
 
-  @Index('ix_sowing_tick_ticked')
+  @Index('ix_sowing_tick_recorded')
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  tickedAt: Date;
+  recordedAt: Date;
 }

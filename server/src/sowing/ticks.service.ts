@@ -19,9 +19,9 @@ export class TicksService {
   async all(experimentId: string): Promise<TickView[]> {
     const ticks = await this.source.getRepository(SowingTick).find({
       where: { unit: { experimentId } },
-      order: { tickedAt: 'ASC', unitId: 'ASC', item: 'ASC' },
+      order: { recordedAt: 'ASC', unitId: 'ASC', item: 'ASC' },
     });
-    return ticks.map(({ unitId, item, byName }) => ({ unitId, item, by: byName }));
+    return ticks.map(({ unitId, item, observer }) => ({ unitId, item, by: observer }));
   }
 
   /**
@@ -31,18 +31,18 @@ export class TicksService {
   async tick(
     experimentId: string,
     { unitIds, item, isDone }: TickRequest,
-    byName: string,
+    observer: string,
     studentId: string | null,
   ): Promise<TickView[]> {
     await this.#refuseForeign(experimentId, unitIds);
     const ticks = this.source.getRepository(SowingTick);
     if (!isDone) await ticks.delete({ unitId: In(unitIds), item });
     else {
-      const tickedAt = this.clock.now();
+      const recordedAt = this.clock.now();
       await ticks
         .createQueryBuilder()
         .insert()
-        .values(unitIds.map((unitId) => ({ unitId, item, byName, studentId, tickedAt })))
+        .values(unitIds.map((unitId) => ({ unitId, item, observer, studentId, recordedAt })))
         .orIgnore()
         .execute();
     }

@@ -46,7 +46,7 @@ const STUDENT_AT_DEVICE = `
 
 /** A unit of an experiment that a class runs, whether any of its units belong to teams, and whether a day is closed. */
 const UNIT_OF_CLASS = `
-  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId, d.closed_at AS closedAt,
+  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId, d.recorded_at AS closedAt,
          EXISTS (SELECT 1 FROM unit t WHERE t.experiment_id = u.experiment_id AND t.team_id IS NOT NULL) AS hasTeams
   FROM unit u JOIN experiment e ON e.id = u.experiment_id AND e.class_id = ?
   LEFT JOIN closed_day d ON d.experiment_id = u.experiment_id AND d.day = ?

@@ -34,5 +34,5 @@ export class PracticeReading {
   readMm: number;
 
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
-  madeAt: Date;
+  recordedAt: Date;
 }

@@ -28,7 +28,7 @@ export class PracticeService {
         kind,
         trueMm,
         readMm,
-        madeAt: this.clock.now(),
+        recordedAt: this.clock.now(),
       });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;

@@ -1,5 +1,5 @@
 import { COLOURS } from '../ui/tokens.ts';
-import Plotly from 'plotly.js';
+import Plotly, { type Data, type Layout } from 'plotly.js';
 import { useContext, useEffect, useRef } from 'react';
 import { ChartScale, enlarged } from './chart-scale.ts';
 import type { FigureData } from './figure-base.ts';
@@ -14,7 +14,10 @@ export function Figure({ figure, label }: { figure: FigureData; label: string })
     const element = frame.current;
     if (!element) return;
     const { data, layout } = enlarged(figure, scale);
-    void Plotly.react(element, data, layout, { displayModeBar: false, responsive: true });
+    void Plotly.react(element, data as Data[], layout as Partial<Layout>, {
+      displayModeBar: false,
+      responsive: true,
+    });
   }, [figure, scale]);
   useEffect(() => {
     const element = frame.current;
@@ -33,7 +36,7 @@ export function downloadPicture(
 ): Promise<string> {
   const layout = { ...figure.layout, paper_bgcolor: COLOURS.white, plot_bgcolor: COLOURS.white };
   return Plotly.downloadImage(
-    { data: figure.data, layout },
+    { data: figure.data as Data[], layout },
     { format, filename, ...PICTURE, ...(format === 'png' ? { scale: 2 } : {}) },
   );
 }

@@ -37,7 +37,7 @@ describe('a rehearsal', () => {
     const seen = summary.seen.defined ? summary.seen.value : undefined;
     expect(seen!.low).toBeLessThan(0.05);
     expect(seen!.high).toBeGreaterThan(0.03);
-    expect(summary.counts['wrong_way']).toBe(0);
+    expect(summary.counts.wrong_way).toBe(0);
   });
 
   test.each([1, -1])(
@@ -77,7 +77,7 @@ describe('a rehearsal', () => {
 
   test('late emergence makes shorter plants, and is no wrong way', () => {
     const { summary } = rehearse(plan(), { target: 'emergence', change: 1 }, 100);
-    expect(summary.counts['wrong_way']).toBeLessThan(5);
+    expect(summary.counts.wrong_way).toBeLessThan(5);
   });
 
   test.each([
@@ -94,7 +94,7 @@ describe('a rehearsal', () => {
 
   test('a single pot of each cannot tell anything', () => {
     const { summary } = rehearse(plan({ replicates: 1 }), { target: 'height', change: 1 }, 20);
-    expect(summary.counts['cannot_tell']).toBe(20);
+    expect(summary.counts.cannot_tell).toBe(20);
     expect(summary.typical).toBeNull();
   });
 });

@@ -166,7 +166,7 @@ export function summarise(setUp: RehearsalSetUp, classes: readonly RehearsedClas
   const counts = Object.fromEntries(
     RESULTS.map((result) => [result, classes.filter((one) => one.result === result).length]),
   ) as Record<Result, number>;
-  const shown = setUp.isNothing ? counts.seen + counts['wrong_way'] : counts.seen;
+  const shown = setUp.isNothing ? counts.seen + counts.wrong_way : counts.seen;
   const tested = classes.filter((one) => one.p !== null).sort((a, b) => (a.p ?? 1) - (b.p ?? 1));
   return {
     classes: classes.length,

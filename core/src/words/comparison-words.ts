@@ -5,7 +5,7 @@ import { fateLuck, fateSentence, otherFates } from './fate-words.ts';
 import { luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
 import { intervalWords, pairSentence } from './pair-words.ts';
-import { type ComparisonSpeech, nameOf, potCount, whenText } from './speech.ts';
+import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText } from './value-style.ts';

@@ -2,7 +2,7 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import { type Fate, isClearFate } from '../comparison/index.ts';
 import { luckWords } from './luck-words.ts';
-import { type ComparisonSpeech, dayText, nameOf, potCount } from './speech.ts';
+import { type ComparisonSpeech, dayText, nameOf } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
 
 /** With more groups only the ends are named. */

@@ -2,7 +2,7 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import type { LeftOutReason, TreatmentGroup } from '../comparison/index.ts';
 import { STATE_WORDS } from './code-words.ts';
-import { type ComparisonSpeech, nameOf, potCount } from './speech.ts';
+import { type ComparisonSpeech, nameOf } from './speech.ts';
 
 /** Why a pot is left out. */
 export const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {

@@ -13,7 +13,6 @@ import type {
 import { ALPHA } from '../statistics/index.ts';
 import { outOfHundred, pText } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
-import { potCount } from './speech.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText, summaryStyle, type ValueStyle } from './value-style.ts';
 

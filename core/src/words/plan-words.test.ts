@@ -116,21 +116,21 @@ describe('findings in words', () => {
   });
 
   test.each([
-    [ALL_FACTS['smallest_difference'], 'Likely to show plants that are 46 % taller, about 5.0 cm'],
-    [ALL_FACTS['pots_stay_empty'], 'About 1 pot is likely to stay empty'],
-    [{ ...ALL_FACTS['pots_stay_empty'], expected: 0.2 }, 'A pot may stay empty'],
-    [{ ...ALL_FACTS['pots_stay_empty'], expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],
-    [{ ...ALL_FACTS['depth_wrong'], depthMm: 5 }, '5 mm is shallow for pea'],
-    [{ ...ALL_FACTS['too_few_units'], replicates: 1 }, 'One pot of each treatment'],
-    [{ ...ALL_FACTS['light_wrong'], needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
-    [ALL_FACTS['missing_combinations'], '2 combinations are not grown'],
-    [{ ...ALL_FACTS['helper_missing'], days: [day, day] }, '2 days without anybody to water'],
+    [ALL_FACTS.smallest_difference, 'Likely to show plants that are 46 % taller, about 5.0 cm'],
+    [ALL_FACTS.pots_stay_empty, 'About 1 pot is likely to stay empty'],
+    [{ ...ALL_FACTS.pots_stay_empty, expected: 0.2 }, 'A pot may stay empty'],
+    [{ ...ALL_FACTS.pots_stay_empty, expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],
+    [{ ...ALL_FACTS.depth_wrong, depthMm: 5 }, '5 mm is shallow for pea'],
+    [{ ...ALL_FACTS.too_few_units, replicates: 1 }, 'One pot of each treatment'],
+    [{ ...ALL_FACTS.light_wrong, needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
+    [ALL_FACTS.missing_combinations, '2 combinations are not grown'],
+    [{ ...ALL_FACTS.helper_missing, days: [day, day] }, '2 days without anybody to water'],
   ])('%j', (facts, title) => {
     expect(findingWords(facts, STYLE).title).toBe(title);
   });
 
   test('what is lined up is said with its figures', () => {
-    const { detail } = findingWords(ALL_FACTS['lined_up'], STYLE);
+    const { detail } = findingWords(ALL_FACTS.lined_up, STYLE);
     expect(detail).toContain('0.88 on a scale from 0 (mixed) to 1');
     expect(detail).toContain('1 in 100');
   });

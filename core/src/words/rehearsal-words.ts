@@ -14,7 +14,7 @@ export function rehearsalWords(rehearsal: Rehearsal, isNothing: boolean): string
     high: Math.round(high * 100),
     classes: rehearsal.classes,
   });
-  if (rehearsal.counts['cannot_tell'] === rehearsal.classes) {
+  if (rehearsal.counts.cannot_tell === rehearsal.classes) {
     return say('noClassCouldTestAnythingTooFew');
   }
   if (isNothing) {

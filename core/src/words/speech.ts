@@ -27,8 +27,3 @@ export function whenText({ comparison }: Pick<ComparisonSpeech, 'comparison'>): 
 export function dayText({ age }: Pick<Comparison, 'age'>): string {
   return age === null ? say('thisDay') : say('day', { age });
 }
-
-/** `1 pot`, `3 pots`. */
-export function potCount(count: number): string {
-  return say('pots', { count });
-}

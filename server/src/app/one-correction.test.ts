@@ -3,6 +3,7 @@ import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import type { DataSource } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { OneCorrection1700000000006 } from '../../migrations/1700000000006-one-correction.ts';
+import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
 import { readingOf, startSown } from './testing/experiments.ts';
 import { startTestServer, type TestServer } from './testing/server.ts';
 
@@ -17,6 +18,8 @@ test('what was put right or set aside twice in older data is put in a row, and n
   const experiment = await startSown(teacher);
   const runner = server.app.get<DataSource>(getDataSourceToken()).createQueryRunner();
   const migration = new OneCorrection1700000000006();
+  const later = new WhoAndWhen1700000000010();
+  await later.down(runner);
   await migration.down(runner);
   const ids = Array.from({ length: 5 }, () => uuid());
   const links = [null, 0, 1, 0, 0];
@@ -32,13 +35,13 @@ test('what was put right or set aside twice in older data is put in a row, and n
       id,
     ]);
   }
-  const aside =
-    'INSERT INTO set_aside (id, reading_id, reason, observer, recorded_at) VALUES (?, ?, ?, ?, ?)';
+  const aside = 'INSERT INTO set_aside (id, reading_id, reason, by_name, set_at) VALUES (?, ?, ?, ?, ?)';
   for (const [at, reason] of ['first', 'second'].entries()) {
     await server.query(aside, [uuid(), ids[4], reason, 'Ms Dill', new Date(Date.UTC(2026, 4, 5, 9, at))]);
   }
   await migration.up(runner);
   await migration.up(runner);
+  await later.up(runner);
   await runner.release();
   const rows = await server.query<{ id: string; link: string | null }>(
     'SELECT id, supersedes_id AS link FROM reading ORDER BY recorded_at',

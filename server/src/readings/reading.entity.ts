@@ -28,7 +28,7 @@ export class Reading {
   @Column('date')
   observedOn: string;
 
-  @Column('varchar', { length: 10 })
+  @Column('varchar', { length: 14 })
   state: ReadingState;
 
   /** In the base unit of the variable: mm for lengths. */

@@ -24,8 +24,6 @@ export default {
   thingsHave: '{count, plural, one {# thing} other {# things}} have',
   notBeenSentYetTheyStayOn:
     '{what} not been sent yet. They stay on this device and are sent when you are back here. Leave all the same?',
-  inDays: 'in {days, plural, one {# day} other {# days}}',
-  daysAgo: '{days, plural, one {# day} other {# days}} ago',
   somethingWentWrongOnThisDeviceReload: 'Something went wrong on this device. Reload the page and try again.',
   thisPartOfThePageStoppedWorking: 'This part of the page stopped working',
   whatWasSavedIsSafeAndWhat:

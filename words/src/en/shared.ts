@@ -10,7 +10,6 @@ export default {
   by: 'by {comparison}',
   thisDay: 'this day',
   day: 'day {age}',
-  pots: '{count, plural, one {# pot} other {# pots}}',
   notUpYet: 'not up yet',
   notRead: 'not read',
   seedsIn: 'Seeds in',

@@ -1,32 +1,41 @@
-import { say } from '@bright-sprout/words/interface';
+import { LANGUAGE } from '@bright-sprout/words/say';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
-import { format, parseISO } from 'date-fns';
+
+const SHORT = dayFormat({ weekday: 'short', day: 'numeric', month: 'short' });
+const LONG = dayFormat({ weekday: 'long', day: 'numeric', month: 'long', year: 'numeric' });
+const MONTH = dayFormat({ month: 'short' });
+const WEEKDAY = dayFormat({ weekday: 'long' });
+const DAY = dayFormat({ day: 'numeric', month: 'short' });
+const relative = new Intl.RelativeTimeFormat(LANGUAGE, { numeric: 'auto' });
+
+/** Says a calendar day; without commas, as days stand in lists. */
+function dayFormat(options: Intl.DateTimeFormatOptions): (day: string) => string {
+  const format = new Intl.DateTimeFormat(LANGUAGE, { ...options, timeZone: 'UTC' });
+  return (day) => format.format(new Date(`${day}T00:00:00Z`)).replaceAll(',', '');
+}
 
 /** `Mon 23 Nov` */
 export function shortDay(day: string): string {
-  return format(parseISO(day), 'EEE d MMM');
+  return SHORT(day);
 }
 
 /** `Monday 23 November 2026` */
 export function longDay(day: string): string {
-  return format(parseISO(day), 'EEEE d MMMM yyyy');
+  return LONG(day);
 }
 
 /** `Nov` */
 export function monthOf(day: string): string {
-  return format(parseISO(day), 'MMM');
+  return MONTH(day);
 }
 
-/** `Mon` when within a week before `day`, else `23 Nov`. */
+/** `Monday` when within a week before `day`, else `23 Nov`. */
 export function recentDay(earlier: string, day: string): string {
   const isRecent = earlier > addDays(calendarDay(day), -7);
-  return format(parseISO(earlier), isRecent ? 'EEEE' : 'd MMM');
+  return isRecent ? WEEKDAY(earlier) : DAY(earlier);
 }
 
 /** `in 3 days`, `today`, `tomorrow`, `2 days ago` */
 export function inDaysText(days: number): string {
-  if (days === 0) return say('today');
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
-  return days > 0 ? say('inDays', { days }) : say('daysAgo', { days: -days });
+  return relative.format(days, 'day');
 }

@@ -7,6 +7,7 @@ export const COLOURS = {
   quiet: '#55625b',
   line: '#ddd1b8',
   terracotta: '#c0633b',
+  terracottaDark: '#a9512c',
   terracottaLight: '#dd9873',
   leaf: '#4f9a3a',
   leafLight: '#78b54f',

@@ -14,7 +14,7 @@ export function Figure({ figure, label }: { figure: FigureData; label: string })
     const element = frame.current;
     if (!element) return;
     const { data, layout } = enlarged(figure, scale);
-    void Plotly.react(element, data as Data[], layout as Partial<Layout>, {
+    void Plotly.react(element, data, layout, {
       displayModeBar: false,
       responsive: true,
     });
@@ -36,7 +36,7 @@ export function downloadPicture(
 ): Promise<string> {
   const layout = { ...figure.layout, paper_bgcolor: COLOURS.white, plot_bgcolor: COLOURS.white };
   return Plotly.downloadImage(
-    { data: figure.data as Data[], layout },
+    { data: figure.data, layout },
     { format, filename, ...PICTURE, ...(format === 'png' ? { scale: 2 } : {}) },
   );
 }

@@ -1,5 +1,5 @@
 import { COLOURS } from '../ui/tokens.ts';
-import Plotly, { type Data, type Layout } from 'plotly.js';
+import Plotly from 'plotly.js';
 import { useContext, useEffect, useRef } from 'react';
 import { ChartScale, enlarged } from './chart-scale.ts';
 import type { FigureData } from './figure-base.ts';

@@ -141,6 +141,54 @@ describe('the outbox', () => {
     expect(outbox.items()).toEqual([]);
   });
 
+  test('opening it sends what waits, and who closes it late does not close it for the next', async () => {
+    const outbox = new Outbox(memoryStore());
+    answers = Array(3).fill('lost');
+    await outbox.put(item('a'));
+    sent = [];
+    answers = [];
+    const closeFirst = opened(outbox, 'teacher t');
+    const closeNext = opened(outbox, 'class c');
+    closeFirst();
+    await settled(outbox);
+    expect(sent.map(({ path }) => path)).toEqual(['/api/device/readings/a']);
+    answers = [200, 'lost'];
+    await outbox.put(item('b'));
+    answers = [];
+    await outbox.flush();
+    closeNext();
+    expect(sent.at(-1)?.path).toBe('/api/device/readings/b');
+    expect(outbox.items()).toEqual([]);
+  });
+
+  test('of the pages of one browser only that with the lock sends', async () => {
+    const asked: string[] = [];
+    let isFree = false;
+    const locks = {
+      request: (name: string, _options: object, work: (lock: object | null) => unknown) => {
+        asked.push(name);
+        return Promise.resolve(work(isFree ? {} : null));
+      },
+    };
+    Object.defineProperty(navigator, 'locks', { value: locks, configurable: true });
+    try {
+      const outbox = new Outbox(memoryStore());
+      answers = Array(3).fill('lost');
+      await outbox.put(item('a'));
+      sent = [];
+      answers = [];
+      const close = opened(outbox, 'class c');
+      await settled(outbox);
+      expect([sent.length, asked[0]]).toEqual([0, 'outbox']);
+      isFree = true;
+      await outbox.flush();
+      close();
+      expect(sent.map(({ path }) => path)).toEqual(['/api/device/readings/a']);
+    } finally {
+      Reflect.deleteProperty(navigator, 'locks');
+    }
+  });
+
   test('two pages over one store send the same ids, which the server stores once', async () => {
     const store = memoryStore();
     const [one, other] = [new Outbox(store), new Outbox(store)];
@@ -276,6 +324,18 @@ describe('a picture', () => {
       'parts/131072',
       'journal/p',
     ]);
+  });
+
+  test('is not tried while a reading finds no way', async () => {
+    const outbox = new Outbox(memoryStore());
+    answers = Array(50).fill('lost');
+    await outbox.put(entry('p'));
+    await outbox.put(item('r', { madeAt: '2026-05-04T09:30:00.000Z' }));
+    sent = [];
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    close();
+    expect(new Set(sent.map(({ path }) => path))).toEqual(new Set(['/api/device/readings/r']));
   });
 
   test('is tried after all else that waits', async () => {

@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process';
+import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { basename, dirname, join } from 'node:path';
@@ -42,9 +42,16 @@ const { values } = parseArgs({
   options: { each: { type: 'string', default: '60' }, only: { type: 'string' }, write: { type: 'boolean' } },
 });
 const each = Number(values.each);
+const running = new Set<ChildProcess>();
 const folder = mkdtempSync(join(tmpdir(), 'sprout-mutants-'));
 await describeAnswers(root);
 const database = await startPrivateDatabase(folder, { durable: false });
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
+  process.on(signal, () => {
+    for (const child of running) child.kill('SIGKILL');
+    void database.stop().finally(() => process.exit(130));
+  });
+}
 const lines: string[] = [];
 const alive: string[] = [];
 try {
@@ -132,10 +139,12 @@ function passes(part: Part, mutant: Survivor | undefined): Promise<boolean> {
       },
     },
   );
+  running.add(child);
   return new Promise((resolve) => {
     const timer = setTimeout(() => child.kill('SIGKILL'), LONGEST_MS);
     child.on('exit', (code) => {
       clearTimeout(timer);
+      running.delete(child);
       resolve(code === 0);
     });
   });

@@ -77,6 +77,7 @@ suite('refused in words: groups of none, one and two, and no spread', () => {
       'no_spread',
     ],
     ['Kruskal–Wallis, all the same', kruskalWallis([[1, 1], [1]]), 'no_spread'],
+    ['Kruskal–Wallis, a group without a value', kruskalWallis([[1, 2], [], [3, 5]]), 'group_too_small'],
     ['Dunn, one group', dunnPairs([[1, 2]]), 'too_few_groups'],
     [
       'Fisher, one row',

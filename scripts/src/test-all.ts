@@ -32,9 +32,10 @@ export async function testAll(root: string): Promise<number> {
   ]);
   const alone = await jestTests(root, [ALONE], BUILT_THREADS);
   const build = await builtForBrowser(root);
-  // Faults wait for processes most of the time, as browsers do; the trial that watches the clock goes alone.
-  const together = await Promise.all([browserTests(root), trial(root, FAULTS)]);
-  const tallies: Tally[] = [...types, ...checks, units, alone, build, ...together];
+  const browsers = await browserTests(root);
+  // Trials that watch the clock go alone.
+  const faults = await trial(root, FAULTS);
+  const tallies: Tally[] = [...types, ...checks, units, alone, build, browsers, faults];
   tallies.push(...(await Promise.all([trial(root, FUZZ), trial(root, DATES)])), await trial(root, HOSTILE));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,

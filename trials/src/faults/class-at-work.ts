@@ -91,9 +91,6 @@ export async function saveNext(
   return { reading, answer };
 }
 
-/** A connection forgotten inside a transaction stays so; one that waits for a busy processor goes on before. */
-const IDLE_MS = 1500;
-
 /** Looks every few milliseconds for a connection that does nothing inside a transaction. */
 export function watchTransactions(rootUrl: string): { stop: () => Promise<number> } {
   const watching = { isOn: true };
@@ -106,7 +103,7 @@ export function watchTransactions(rootUrl: string): { stop: () => Promise<number
         .query(
           `SELECT CONCAT(t.trx_mysql_thread_id, ' ', t.trx_id) AS id FROM information_schema.innodb_trx t
            JOIN information_schema.processlist p ON p.id = t.trx_mysql_thread_id
-           WHERE p.command = 'Sleep' AND p.time_ms > ${IDLE_MS}`,
+           WHERE p.command = 'Sleep' AND p.time_ms > 400`,
         )
         .catch(() => [[]]);
       for (const { id } of rows as { id: string }[]) {

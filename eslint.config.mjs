@@ -85,7 +85,7 @@ const CLOSED = {
 
 const NO_TEXT = 'a text that a person reads stands in a catalogue: see words/src/en';
 const NOT_FOR_PERSONS =
-  ':not(NewExpression[callee.name=/Error$/] > *):not(TSLiteralType > *):not(ImportDeclaration > *):not(Property[key.name="family"] > *)';
+  ':not(NewExpression[callee.name=/^(Error|TypeError|Trouble)$/] > *):not(TSLiteralType > *):not(ImportDeclaration > *):not(Property[key.name="family"] > *)';
 
 /** Sentences, labels and titles outside the catalogues. */
 const TEXTS = [
@@ -97,7 +97,7 @@ const TEXTS = [
   },
   { selector: `Literal[value=/^[A-Z“][a-z’]+,? [A-Za-z“(0-9]/]${NOT_FOR_PERSONS}`, message: NO_TEXT },
   {
-    selector: `TemplateElement[value.raw=/(^|[^A-Za-z])[A-Z]?[a-z]{2,} [a-z]{2,} [a-z]{2,}/]:not(NewExpression[callee.name=/Error$/] TemplateElement)`,
+    selector: `TemplateElement[value.raw=/(^|[^A-Za-z])[A-Z]?[a-z]{2,} [a-z]{2,} [a-z]{2,}/]:not(NewExpression[callee.name=/^(Error|TypeError|Trouble)$/] TemplateElement)`,
     message: NO_TEXT,
   },
 ];
@@ -175,6 +175,7 @@ export default tseslint.config(
       // Indexed access is asserted with `as` where the index is known to exist.
       '@typescript-eslint/non-nullable-type-assertion-style': 'off',
       eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-duplicate-imports': ['error', { allowSeparateTypeImports: true }],
       'max-lines': ['error', { max: 330, skipBlankLines: true, skipComments: true }],
     },
   },

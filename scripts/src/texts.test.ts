@@ -76,11 +76,16 @@ function namesIn(node: ts.Node | undefined): string[] {
   return node.properties.map((property) => property.name?.getText() ?? '…');
 }
 
+/** Tags that `Said` draws by itself. */
+const DRAWN = ['b', 'small', 'code'];
+
 /** The places and tags of a text. */
 function placesOf(elements: readonly MessageFormatElement[]): string[] {
   return elements.flatMap((element) => {
     if (element.type === TYPE.literal || element.type === TYPE.pound) return [];
-    if (element.type === TYPE.tag) return [element.value, ...placesOf(element.children)];
+    if (element.type === TYPE.tag) {
+      return [...(DRAWN.includes(element.value) ? [] : [element.value]), ...placesOf(element.children)];
+    }
     const inner =
       'options' in element ? Object.values(element.options).flatMap(({ value }) => placesOf(value)) : [];
     return [element.value, ...inner];

@@ -45,6 +45,7 @@ export {
   RATE_WORDS,
   TASK_WORDS,
   volumeText,
+  PLAN_PART_WORDS,
 } from './plan-words.ts';
 export {
   costWords,

@@ -6,6 +6,7 @@ import type {
   InvestigationKind,
   LightPlace,
   RateSource,
+  Plan,
 } from '../design/index.ts';
 import type { DepthReason, Household } from '../amounts/index.ts';
 import type { TaskCode } from '../calendar/index.ts';
@@ -124,3 +125,31 @@ export function chanceText(chance: number): string {
   const isTenths = Math.abs(chance - tenths / 10) < 0.005 && tenths > 0 && tenths < 10;
   return isTenths ? say('in10', { tenths }) : say('in100', { chance: Math.round(chance * 100) });
 }
+
+/** Parts of a plan as a person calls them; others are told as the plan. */
+export const PLAN_PART_WORDS = {
+  question: say('theQuestion'),
+  hypothesis: say('thePrediction'),
+  kind: say('theKindOfInvestigation'),
+  cropId: say('theCrop'),
+  lotId: say('thePacket'),
+  factors: say('whatIsChanged'),
+  leftOut: say('theCombinations'),
+  replicates: say('theNumberOfPots'),
+  seedsPerUnit: say('theSeedsInAPot'),
+  plantsPerUnit: say('thePlantsInAPot'),
+  containers: say('theContainers'),
+  layoutMethod: say('theLayout'),
+  layoutSeed: say('theLayout'),
+  measure: say('whatIsRead'),
+  plantRule: say('whichPlantIsRead'),
+  alsoRead: say('whatElseIsRead'),
+  sowOn: say('theSowingDate'),
+  lessonOn: say('theLessonDate'),
+  goal: say('theGoal'),
+  conditions: say('theConditions'),
+  constants: say('whatStaysTheSame'),
+  steps: say('theSteps'),
+  calendar: say('theDays'),
+  prediction: say('theGuess'),
+} as const satisfies Partial<Record<keyof Plan, string>>;

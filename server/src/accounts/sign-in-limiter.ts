@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { createHash } from 'node:crypto';
 import { type CanActivate, type ExecutionContext, Inject, Injectable } from '@nestjs/common';
 import type { Request } from 'express';
@@ -32,10 +33,7 @@ export class SignInLimiter implements CanActivate {
     const { isAllowed, waitMs } = await this.tries.take(limit, key);
     if (isAllowed) return;
     const minutes = Math.max(1, Math.ceil(waitMs / 60_000));
-    throw new ApiError(
-      'too_many_tries',
-      `Too many tries. Wait ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}, then try again.`,
-    );
+    throw new ApiError('too_many_tries', say('tooManyTriesWaitMinutesThenTry', { minutes }));
   }
 }
 

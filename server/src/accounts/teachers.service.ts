@@ -36,10 +36,7 @@ export class TeachersService {
   async signIn(request: SignInRequest): Promise<Teacher> {
     const teacher = await this.find(request);
     if (teacher) return teacher;
-    throw new ApiError(
-      'wrong_sign_in',
-      'This e-mail address and password do not go together. Check both and try again.',
-    );
+    throw new ApiError('wrong_sign_in', say('thisEMailAddressAndPasswordDo'));
   }
 
   /** The teacher with this address and password; takes as long when there is none. */

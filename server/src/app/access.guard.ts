@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
@@ -28,7 +29,7 @@ export class AccessGuard implements CanActivate {
     if (route.access === 'anyone') return true;
     if (route.access === 'student') return this.#letStudentIn(request);
     const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
-    if (!caller) throw new ApiError('not_signed_in', 'Please sign in to go on.');
+    if (!caller) throw new ApiError('not_signed_in', say('pleaseSignInToGoOn'));
     if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
     request.teacher = caller.teacher;
     return true;
@@ -36,7 +37,7 @@ export class AccessGuard implements CanActivate {
 
   async #letStudentIn(request: StudentRequest): Promise<boolean> {
     const device = await this.devices.find(deviceTokenOf(request));
-    if (!device) throw new ApiError('not_joined', 'Join your class with the code on the board.');
+    if (!device) throw new ApiError('not_joined', say('joinYourClassWithTheCodeOn'));
     request.device = device;
     return true;
   }
@@ -57,12 +58,12 @@ function refuseCrossSite(request: KnownRequest, route: Route): void {
   const isForeignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
   const isForeignOrigin = origin !== undefined && hostOf(origin) !== host;
   if (isForeignSite || isForeignOrigin) {
-    throw new ApiError('cross_site', 'This request came from another site and was refused.');
+    throw new ApiError('cross_site', say('thisRequestCameFromAnotherSiteAnd'));
   }
   const hasBody =
     Number(request.get('content-length') ?? 0) > 0 || request.get('transfer-encoding') !== undefined;
   const type = route.takesBytes ? 'application/octet-stream' : 'application/json';
-  if (hasBody && !request.is(type)) throw new ApiError('not_json', `Send ${type}.`);
+  if (hasBody && !request.is(type)) throw new ApiError('not_json', say('send', { type }));
 }
 
 function hostOf(origin: string): string | undefined {

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { healthRoutes } from '@bright-sprout/contract/routes';
 import type { HealthView } from '@bright-sprout/contract/shared';
 import { Controller, Inject, type OnModuleDestroy } from '@nestjs/common';
@@ -38,10 +39,7 @@ export class HealthController implements OnModuleDestroy {
       this.#asked = { at: now, isWell: inTime(this.#ask(), now - this.#wellAt < WELL_FOR_MS) };
     }
     if (await this.#asked.isWell) return { status: 'ok' };
-    throw new ApiError(
-      'database_unavailable',
-      'The database cannot be reached, or does not take anything, just now. It is tried again at each request.',
-    );
+    throw new ApiError('database_unavailable', say('theDatabaseCannotBeReachedOr'));
   }
 
   async onModuleDestroy(): Promise<void> {

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import type { Request } from 'express';
 import { ApiError } from '../shared/index.ts';
@@ -29,8 +30,5 @@ export class StorageGuard implements CanActivate {
 
 /** Nothing can be saved for want of room. */
 export function storageFull(): ApiError {
-  return new ApiError(
-    'storage_full',
-    'There is no room left where the data is kept, so this was not saved. Tell whoever runs Bright Sprout; once there is room, try again.',
-  );
+  return new ApiError('storage_full', say('thereIsNoRoomLeftWhereThe2'));
 }

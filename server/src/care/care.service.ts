@@ -109,10 +109,7 @@ function checkAmount(kind: CareKind, amount: number | null, note: string): void 
 }
 
 function idInUse(): ApiError {
-  return new ApiError(
-    'id_in_use',
-    'Something else was kept under this id. Reload the page and note it again.',
-  );
+  return new ApiError('id_in_use', say('somethingElseWasKeptUnderThisId'));
 }
 
 /** An event to store, with the units that it was done to; `null` for all. */

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { randomBytes } from 'node:crypto';
 import type { SamplePart, SensorDayView } from '@bright-sprout/contract/care';
 import { type Sensor, SENSORS } from '@bright-sprout/core/simulate';
@@ -45,7 +46,7 @@ export class LoggersService {
    */
   async experimentOf(key: string): Promise<string> {
     const logger = await this.source.getRepository(Logger).findOneBy({ keyHash: hashOf(key) });
-    if (!logger) throw new ApiError('wrong_code', 'No logger has this key. Make a new one on the Care page.');
+    if (!logger) throw new ApiError('wrong_code', say('noLoggerHasThisKeyMakeA'));
     return logger.experimentId;
   }
 

@@ -53,7 +53,7 @@ export class ClassesService {
     const classes = this.source.getRepository(SchoolClass);
     const before = await classes.findOneBy({ id });
     if (before && before.teacherId !== teacher.id) {
-      throw new ApiError('id_in_use', 'This could not be kept under its id. Reload the page and try again.');
+      throw new ApiError('id_in_use', say('thisCouldNotBeKeptUnderIts'));
     }
     if (before) await classes.save({ ...before, ...request });
     else await withNewCode((code) => classes.insert({ id, teacherId: teacher.id, code, ...request }));
@@ -170,7 +170,7 @@ async function refuseForeign(manager: EntityManager, classId: string, roster: Ro
   const students = await manager.findBy(Student, { id: In(roster.students.map(({ id }) => id)) });
   const teams = await manager.findBy(Team, { id: In(roster.teams.map(({ id }) => id)) });
   if ([...students, ...teams].some((row) => row.classId !== classId)) {
-    throw new ApiError('id_in_use', 'This roster could not be kept. Reload the page and try again.');
+    throw new ApiError('id_in_use', say('thisRosterCouldNotBeKeptReload'));
   }
 }
 

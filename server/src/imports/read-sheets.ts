@@ -72,17 +72,17 @@ function cellText(value: unknown): string {
 }
 
 function noSheet(): ApiError {
-  return new ApiError(
-    'unreadable_file',
-    'This is not a spreadsheet that can be read. Save it as XLSX or CSV.',
-    { rows: [], rowCount: 0 },
-  );
+  return new ApiError('unreadable_file', say('thisIsNotASpreadsheetThatCan'), { rows: [], rowCount: 0 });
 }
 
 function tooLarge(what: string): ApiError {
   return new ApiError(
     'unreadable_file',
-    `This spreadsheet is too large to open: ${what}. Copy the table of readings, up to ${MOST_TIDY_ROWS} rows and ${MOST_TABLE_COLUMNS} columns, into a new one and open that.`,
+    say('thisSpreadsheetIsTooLargeToOpen', {
+      what,
+      mostTidyRows: MOST_TIDY_ROWS,
+      mostTableColumns: MOST_TABLE_COLUMNS,
+    }),
     { rows: [], rowCount: 0 },
   );
 }

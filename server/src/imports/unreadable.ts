@@ -9,7 +9,7 @@ const MOST_SHOWN = 120;
 export function unreadable(problems: readonly FileRowProblem[]): ApiError {
   const count = problems.length;
   const what = count === 1 ? say('onePlaceNeeds') : say('placesNeed', { count });
-  return new ApiError('unreadable_file', `Nothing was opened: ${what} mending first.`, {
+  return new ApiError('unreadable_file', say('nothingWasOpenedMendingFirst', { what }), {
     rows: problems.slice(0, MOST_ROWS_LISTED).map(({ row, column, found, expected }) => ({
       row,
       column: shortened(column),

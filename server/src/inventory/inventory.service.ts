@@ -116,7 +116,7 @@ export class InventoryService {
     const { cropId, name, ...figures } = request;
     await this.source.getRepository(SeedLot).save({ id, teacherId: teacher.id, cropId, name, figures });
     const lot = (await this.seedLots(teacher)).find((one) => one.id === id);
-    if (!lot) throw new ApiError('not_found', 'This packet is no longer there.');
+    if (!lot) throw new ApiError('not_found', say('thisPacketIsNoLongerThere'));
     return lot;
   }
 
@@ -158,7 +158,7 @@ export class InventoryService {
   ): Promise<void> {
     const row = await this.source.getRepository(entity).findOneBy({ id });
     if (!row || row.teacherId === teacher.id) return;
-    throw new ApiError('id_in_use', 'This could not be kept under its id. Reload the page and try again.');
+    throw new ApiError('id_in_use', say('thisCouldNotBeKeptUnderIts'));
   }
 }
 

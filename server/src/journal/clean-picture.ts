@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { MOST_PICTURE_BYTES } from '@bright-sprout/core/shared';
 import pLimit from 'p-limit';
 import sharp from 'sharp';
@@ -37,18 +38,15 @@ export function pictureKind(bytes: Uint8Array): 'jpeg' | 'png' | 'webp' | 'heic'
  */
 export async function cleanPicture(bytes: Uint8Array): Promise<Buffer> {
   if (bytes.length > MOST_PICTURE_BYTES) {
-    throw new ApiError('too_large', 'This picture is too large. Take it again, smaller.');
+    throw new ApiError('too_large', say('thisPictureIsTooLargeTakeIt'));
   }
   const kind = pictureKind(bytes);
   if (kind === 'heic') {
-    throw new ApiError(
-      'not_a_picture',
-      'This is a HEIC picture, which few devices can show. Choose “most compatible” in the camera’s settings, or send it as JPEG.',
-    );
+    throw new ApiError('not_a_picture', say('thisIsAHeicPictureWhichFew'));
   }
   if (kind === 'other') throw notAPicture();
   if (AT_ONCE.pendingCount > MOST_WAITING) {
-    throw new ApiError('too_busy', 'Many pictures arrive at once. Wait a moment, then try again.');
+    throw new ApiError('too_busy', say('manyPicturesArriveAtOnceWaitA'));
   }
   return AT_ONCE(() =>
     sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 })
@@ -65,8 +63,5 @@ export async function cleanPicture(bytes: Uint8Array): Promise<Buffer> {
 }
 
 function notAPicture(): ApiError {
-  return new ApiError(
-    'not_a_picture',
-    'This is not a picture that can be shown. Choose a JPEG, PNG or WebP.',
-  );
+  return new ApiError('not_a_picture', say('thisIsNotAPictureThatCan'));
 }

@@ -83,7 +83,7 @@ export class JournalService {
     if (count < MOST_PICTURES) return;
     throw new ApiError(
       'too_large',
-      `This experiment holds ${MOST_PICTURES} pictures, which is as many as it can. Remove some first.`,
+      say('thisExperimentHoldsPicturesWhichIsAs', { mostPictures: MOST_PICTURES }),
     );
   }
 
@@ -107,7 +107,7 @@ export class JournalService {
 
 function sameEntry(kept: JournalEntry, experimentId: string, unitId: string | null): EntryView {
   if (kept.experimentId === experimentId && kept.unitId === unitId) return entryView(kept);
-  throw new ApiError('id_in_use', 'Another entry was kept under this id. Reload the page and make it again.');
+  throw new ApiError('id_in_use', say('anotherEntryWasKeptUnderThisId'));
 }
 
 function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' | 'picture'>): EntryView {

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { BEAT_MS, liveRoutes } from '@bright-sprout/contract/live';
 import { Controller, type OnModuleDestroy, Param, Res } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -54,7 +55,7 @@ export class LiveController implements OnModuleDestroy {
   ): Promise<void> {
     const own = [...this.#open.values()].filter((one) => one === listener).length;
     if (own >= MOST_STREAMS) {
-      throw new ApiError('too_busy', 'Too many windows are open at once. Close some of them.');
+      throw new ApiError('too_busy', say('tooManyWindowsAreOpenAt'));
     }
     this.#open.set(response, listener);
     const send = (text: string): void => {

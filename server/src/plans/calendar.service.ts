@@ -33,7 +33,7 @@ export class CalendarService {
       else {
         const isKnown = await manager.existsBy(Task, { experimentId, taskKey });
         if (!isKnown && (await manager.countBy(Task, { experimentId })) >= MOST_OWN_TASKS) {
-          throw new ApiError('too_large', `At most ${MOST_OWN_TASKS} tasks can be changed or added.`);
+          throw new ApiError('too_large', say('atMostTasksCanBeChangedOr', { mostOwnTasks: MOST_OWN_TASKS }));
         }
         await manager.save(Task, { experimentId, taskKey, movedTo, doneOn, who, title });
       }
@@ -49,10 +49,7 @@ export class CalendarService {
     const stored = await this.store.load(experimentId);
     const plan = planOf(stored);
     if (!plan) {
-      throw new ApiError(
-        'bad_request',
-        'This design came from a file without a plan, so it has no calendar.',
-      );
+      throw new ApiError('bad_request', say('thisDesignCameFromAFileWithout'));
     }
     const [crops, lots] = [await this.inventory.crops(teacher), await this.inventory.seedLots(teacher)];
     const { tasks } = calendarWithChanges(plan, { crops, lots }, stored.tasks.map(taskChange));

@@ -12,6 +12,7 @@ import {
 } from '@bright-sprout/core/design';
 import { LONGEST_PLAN_DAYS } from '@bright-sprout/core/calendar';
 import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
+import { PLAN_PART_WORDS } from '@bright-sprout/core/words';
 
 /** What is wrong with a lesson date; undefined when nothing is. */
 export function lessonProblem(sowOn: string, lessonOn: string): string | undefined {
@@ -87,32 +88,31 @@ export function firstSowing(plan: Plan): string {
 }
 
 /** What the readings depend on, so that it can no longer change once seeds are in the soil. */
-const FIXED = {
-  kind: 'the kind of investigation',
-  cropId: say('theCrop'),
-  factors: say('whatIsChanged'),
-  leftOut: say('theCombinations'),
-  replicates: say('theNumberOfPots'),
-  seedsPerUnit: say('theSeedsInAPot'),
-  plantsPerUnit: say('thePlantsInAPot'),
-  containers: say('theContainers'),
-  layoutMethod: say('theLayout'),
-  layoutSeed: say('theLayout'),
-  measure: say('whatIsRead'),
-  plantRule: say('whichPlantIsRead'),
-  sowOn: say('theSowingDate'),
-} as const satisfies Partial<Record<keyof Plan, string>>;
+const FIXED = [
+  'kind',
+  'cropId',
+  'factors',
+  'leftOut',
+  'replicates',
+  'seedsPerUnit',
+  'plantsPerUnit',
+  'containers',
+  'layoutMethod',
+  'layoutSeed',
+  'measure',
+  'plantRule',
+  'sowOn',
+] as const satisfies readonly (keyof typeof PLAN_PART_WORDS)[];
 
 /** The fixed parts in which two plans differ, in words. Names of factors and levels, and of containers, may change. */
 export function fixedDifferences(before: Plan, after: Plan): string[] {
-  const keys = Object.keys(FIXED) as (keyof typeof FIXED)[];
-  const different = keys.filter(
+  const different = FIXED.filter(
     (key) => JSON.stringify(bare(before)[key]) !== JSON.stringify(bare(after)[key]),
   );
-  return [...new Set(different.map((key) => FIXED[key]))];
+  return [...new Set(different.map((key) => PLAN_PART_WORDS[key]))];
 }
 
-function bare(plan: Plan): Record<keyof typeof FIXED, unknown> {
+function bare(plan: Plan): Record<(typeof FIXED)[number], unknown> {
   return {
     ...plan,
     factors: plan.factors.map(({ levels, aspect }) => [

@@ -56,10 +56,7 @@ export class Drafts {
   async moved(fromId: string, teacher: KnownTeacher): Promise<Plan> {
     const plan = planOf(await this.store.load(fromId));
     if (!plan) {
-      throw new ApiError(
-        'bad_request',
-        'This design came from a file and has more to it than a plan holds, so it cannot be copied.',
-      );
+      throw new ApiError('bad_request', say('thisDesignCameFromAFileAnd'));
     }
     return this.#moved(plan, teacher);
   }
@@ -165,7 +162,7 @@ export class Drafts {
 }
 
 function inUse(): ApiError {
-  return new ApiError('id_in_use', 'This could not be started under its id. Reload the page and try again.');
+  return new ApiError('id_in_use', say('thisCouldNotBeStartedUnderIts'));
 }
 
 /** Other crops, those that come up about as fast first. */

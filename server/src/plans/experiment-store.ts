@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
@@ -91,10 +92,7 @@ export class ExperimentStore {
   ): Promise<void> {
     return this.locked(experimentId, async (manager, experiment) => {
       if (experiment.version !== version) {
-        throw new ApiError(
-          'changed_elsewhere',
-          'This plan was changed in another window. It was loaded again; make your change once more.',
-        );
+        throw new ApiError('changed_elsewhere', say('thisPlanWasChangedInAnotherWindow'));
       }
       await work(manager, experiment);
       await manager.update(Experiment, experimentId, { version: version + 1 });
@@ -125,7 +123,7 @@ export class ExperimentStore {
     if (count < MOST_EXPERIMENTS) return;
     throw new ApiError(
       'too_large',
-      `There are ${MOST_EXPERIMENTS} experiments already. Open another account for more.`,
+      say('thereAreExperimentsAlreadyOpen', { mostExperiments: MOST_EXPERIMENTS }),
     );
   }
 

@@ -134,7 +134,7 @@ export class PlansService {
     await this.store.locked(id, async (manager, experiment) => {
       if (await manager.existsBy(Unit, { id: unitId, experimentId: id })) return;
       if (experiment.status === 'draft') {
-        throw new ApiError('not_planted', 'Nothing is sown yet: change the number of pots in the plan.');
+        throw new ApiError('not_planted', say('nothingIsSownYetChangeTheNumber'));
       }
       if (request.sownOn > today) throw invalidField('sownOn', say('thisDayHasNotComeYet'));
       const { treatmentId, containerId, row, column } = request;
@@ -170,7 +170,7 @@ export class PlansService {
   async finish(id: string, finished: boolean, teacher: KnownTeacher): Promise<ExperimentView> {
     await this.store.locked(id, async (manager, experiment) => {
       if (experiment.status === 'draft') {
-        throw new ApiError('not_planted', 'Nothing is sown yet, so there is nothing to finish.');
+        throw new ApiError('not_planted', say('nothingIsSownYetSoThereIs'));
       }
       if (finished !== (experiment.status === 'finished')) {
         await manager.update(Experiment, id, { status: finished ? 'finished' : 'growing' });
@@ -210,8 +210,5 @@ function draftFields(plan: Plan, cropId: string, cropName: string): Partial<Expe
 }
 
 function alreadyPlanted(what: readonly string[]): ApiError {
-  return new ApiError(
-    'already_planted',
-    `The seeds are in the soil and the readings depend on ${what.join(', ')}: that can no longer change. Words, steps, dates to come and added pots still can.`,
-  );
+  return new ApiError('already_planted', say('theSeedsAreInTheSoilAnd', { what: what.join(', ') }));
 }

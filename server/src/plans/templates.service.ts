@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { TemplateRequest, TemplateView } from '@bright-sprout/contract/plans';
 import { daysBetween, type CalendarDay } from '@bright-sprout/core/shared';
 import { STARTING_TEMPLATES } from '@bright-sprout/core/templates';
@@ -49,15 +50,12 @@ export class TemplatesService {
   ): Promise<TemplateView> {
     const plan = planOf(await this.store.load(experimentId));
     if (!plan) {
-      throw new ApiError(
-        'bad_request',
-        'This design came from a file and has more to it than a plan holds, so it cannot be a template.',
-      );
+      throw new ApiError('bad_request', say('thisDesignCameFromAFileAnd2'));
     }
     const templates = this.source.getRepository(PlanTemplate);
     const before = await templates.findOneBy({ id });
     if (before && before.teacherId !== teacher.id) {
-      throw new ApiError('id_in_use', 'This could not be kept under its id. Reload the page and try again.');
+      throw new ApiError('id_in_use', say('thisCouldNotBeKeptUnderIts'));
     }
     const template = { id, teacherId: teacher.id, about: request.about, planDocument: plan };
     await templates.save(template);

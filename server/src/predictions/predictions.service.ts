@@ -62,7 +62,7 @@ export class PredictionsService {
     const { choices } = promptOf(experiment);
     if (!choices.includes(choice)) throw invalidField('choice', say('chooseOneOfTheAnswersOfThe'));
     if (experiment.status === 'finished') {
-      throw new ApiError('experiment_finished', 'This experiment is over: what happened is known now.');
+      throw new ApiError('experiment_finished', say('thisExperimentIsOverWhatHappenedIs'));
     }
     await this.#once(Prediction, id, experimentId, {
       id,
@@ -189,7 +189,7 @@ export class PredictionsService {
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       const isSame = await this.source.getRepository(entity).existsBy({ id, experimentId });
-      if (!isSame) throw new ApiError('id_in_use', 'This id is in use. Reload the page and try again.');
+      if (!isSame) throw new ApiError('id_in_use', say('thisIdIsInUseReloadThe'));
     }
   }
 }

@@ -22,13 +22,9 @@ export interface ReadingPlace {
 export function checkReading(request: ReadingRequest, place: ReadingPlace, today: string): void {
   const { value, observedOn } = request;
   if (place.status === 'finished') {
-    throw new ApiError(
-      'experiment_finished',
-      'This experiment is finished. Open it again on the Plan page to add readings.',
-    );
+    throw new ApiError('experiment_finished', say('thisExperimentIsFinishedOpenItAgain'));
   }
-  if (place.sownOn === null)
-    throw new ApiError('not_planted', 'This pot has no sowing date yet. Mark it as sown first.');
+  if (place.sownOn === null) throw new ApiError('not_planted', say('thisPotHasNoSowingDateYet'));
   if (observedOn < place.sownOn)
     throw invalidField('observedOn', say('thisPotWasSownOnChooseThat', { sownOn: place.sownOn }));
   if (observedOn > today) throw invalidField('observedOn', say('thisDayHasNotComeYet'));

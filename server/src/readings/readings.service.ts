@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -192,10 +193,7 @@ export class ReadingsService {
   async #keptBefore(id: string, sent: ReadingRequest): Promise<ReadingView> {
     const [kept] = await this.source.query<ReadingRow[]>(READING_BY_ID, [id]);
     if (!kept) {
-      throw new ApiError(
-        'already_corrected',
-        'Somebody else put this reading right meanwhile. Look at what it says now, and correct that if it is still wrong.',
-      );
+      throw new ApiError('already_corrected', say('somebodyElsePutThisReadingRight'));
     }
     const same =
       kept.unitId === sent.unitId &&
@@ -204,11 +202,7 @@ export class ReadingsService {
       kept.state === sent.state &&
       kept.value === (sent.value ?? null) &&
       kept.supersedesId === (sent.supersedesId ?? null);
-    if (!same)
-      throw new ApiError(
-        'id_in_use',
-        'Another reading was kept under this id. Reload the page and enter it again.',
-      );
+    if (!same) throw new ApiError('id_in_use', say('anotherReadingWasKeptUnderThisId'));
     return wholeReadingView(kept);
   }
 

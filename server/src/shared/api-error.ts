@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import {
   ERROR_STATUS,
   type ErrorBody,
@@ -22,7 +23,7 @@ export class ApiError extends Error {
 
 /** A request whose fields were refused. */
 export function invalidFields(fields: readonly FieldProblem[]): ApiError {
-  return new ApiError('invalid_fields', 'Some of this needs another look.', { fields });
+  return new ApiError('invalid_fields', say('someOfThisNeedsAnotherLook'), { fields });
 }
 
 /** One field refused. */
@@ -32,5 +33,5 @@ export function invalidField(field: string, message: string): ApiError {
 
 /** Not there, or not this teacher's: the answer is the same, so that nothing is given away. */
 export function notFound(): ApiError {
-  return new ApiError('not_found', 'There is nothing here, or it belongs to someone else.');
+  return new ApiError('not_found', say('thereIsNothingHereOrItBelongs'));
 }

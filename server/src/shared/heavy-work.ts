@@ -1,11 +1,11 @@
+import { say } from '@bright-sprout/words/refusals';
 import { setTimeout as pause } from 'node:timers/promises';
 import { Inject, Injectable, Logger, type OnModuleDestroy, StreamableFile, type Type } from '@nestjs/common';
 import { Piscina } from 'piscina';
 import { ApiError } from './api-error.ts';
 import { SETTINGS, type Settings } from './settings.ts';
 import { isConnectionLoss } from './transactions.ts';
-import type { SentFailure } from './worker-failure.ts';
-import { failureFrom } from './worker-failure.ts';
+import { type SentFailure, failureFrom } from './worker-failure.ts';
 
 /** Where a task finds the services that do it. */
 export interface Services {
@@ -116,13 +116,10 @@ export class HeavyWork implements OnModuleDestroy {
     const { code, message } = thrown as { code?: unknown; message?: string };
     if (isTooLong || code === 'ERR_WORKER_OUT_OF_MEMORY') {
       this.#log.warn(`${name} was ended: ${isTooLong ? 'it took too long' : 'it took too much memory'}`);
-      return new ApiError(
-        'took_too_long',
-        'This is too much to work through. If it is a file, keep only the table of readings in it and try again.',
-      );
+      return new ApiError('took_too_long', say('thisIsTooMuchToWorkThrough'));
     }
     if (message?.includes('queue') === true) {
-      return new ApiError('too_busy', 'Too much is asked at once. Wait a moment, then try again.');
+      return new ApiError('too_busy', say('tooMuchIsAskedAtOnceWait'));
     }
     return thrown;
   }

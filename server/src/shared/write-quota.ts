@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { type CanActivate, type ExecutionContext, Inject, Injectable } from '@nestjs/common';
 import type { Request } from 'express';
 import { RateLimiterMemory } from 'rate-limiter-flexible';
@@ -44,7 +45,7 @@ export class WriteQuota implements CanActivate {
       else await this.#ofBrowser.consume(cookies.slice(0, 200));
       return true;
     } catch {
-      throw new ApiError('too_many_tries', 'Too much was sent in a minute. Wait a moment, then go on.');
+      throw new ApiError('too_many_tries', say('tooMuchWasSentInAMinute'));
     }
   }
 }

@@ -35,10 +35,7 @@ export class SowingService {
     }
     await this.store.locked(experimentId, async (manager, experiment) => {
       if (experiment.status === 'finished') {
-        throw new ApiError(
-          'experiment_finished',
-          'This experiment is finished; its sowing day stays as it is.',
-        );
+        throw new ApiError('experiment_finished', say('thisExperimentIsFinishedItsSowingDay'));
       }
       const which = { experimentId, ...(unitIds ? { id: In(unitIds) } : {}) };
       const [first] = await manager.find(Reading, {
@@ -49,7 +46,7 @@ export class SowingService {
       if (first && first.observedOn < sownOn) {
         throw new ApiError(
           'readings_exist',
-          `There are readings from ${first.observedOn} on, so the sowing day cannot be later than that.`,
+          say('thereAreReadingsFromOnSoThe', { observedOn: first.observedOn }),
         );
       }
       await manager.update(Unit, which, { sownOn });

@@ -1,3 +1,4 @@
+import { say } from '@bright-sprout/words/refusals';
 import { Inject, Injectable } from '@nestjs/common';
 import type { Request } from 'express';
 import { type TriesLimit, TriesService } from '../accounts/index.ts';
@@ -40,8 +41,5 @@ export class ClassCodeLimiter {
 }
 
 function tooMany(): ApiError {
-  return new ApiError(
-    'too_many_tries',
-    'Too many wrong codes from here. Wait a few minutes, then try again.',
-  );
+  return new ApiError('too_many_tries', say('tooManyWrongCodesFromHereWait'));
 }

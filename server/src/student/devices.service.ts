@@ -47,7 +47,7 @@ export class DevicesService {
       .getRepository(SchoolClass)
       .findOneBy({ code: code.toUpperCase().replaceAll(/[^A-Z0-9]/g, '') });
     if (!schoolClass) {
-      throw new ApiError('wrong_code', 'No class has this code. Look at the board again.');
+      throw new ApiError('wrong_code', say('noClassHasThisCodeLookAt'));
     }
     const devices = this.source.getRepository(StudentDevice);
     const now = this.clock.now();
@@ -100,7 +100,7 @@ export class DevicesService {
     const student = students.find(({ id }) => id === studentId);
     if (!student) throw invalidField('studentId', say('chooseOneOfThePictures'));
     if (asksPin && student.pin !== pin) {
-      throw new ApiError('wrong_pin', 'That is not the PIN of this picture. Ask your teacher.');
+      throw new ApiError('wrong_pin', say('thatIsNotThePinOfThis'));
     }
     await this.source.getRepository(StudentDevice).update(device.id, { studentId });
     await this.source

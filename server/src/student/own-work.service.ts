@@ -108,7 +108,7 @@ export class OwnWorkService {
             device.studentId,
             device.id,
           ]);
-    if (!student) throw new ApiError('no_student', 'Choose your picture first.');
+    if (!student) throw new ApiError('no_student', say('chooseYourPictureFirst'));
     return student;
   }
 
@@ -180,7 +180,7 @@ export class OwnWorkService {
   refuseAfter(closedAt: Date | null | undefined, { madeAt }: OwnWork): { isLate: boolean } {
     if (!closedAt) return { isLate: false };
     if (madeAt > closedAt) {
-      throw new ApiError('day_closed', 'Your teacher closed this day. Show your teacher what you read.');
+      throw new ApiError('day_closed', say('yourTeacherClosedThisDayShowYour'));
     }
     return { isLate: this.clock.now().getTime() - closedAt.getTime() > ON_ITS_WAY_MS };
   }

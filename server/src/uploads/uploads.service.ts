@@ -41,10 +41,7 @@ export class UploadsService {
     );
     if (Number(waiting?.strangers ?? 0) > 0) throw notFound();
     if (Number(waiting?.bytes ?? 0) + bytes.length > MOST_WAITING) {
-      throw new ApiError(
-        'too_large',
-        'Too many pictures are on their way at once. Wait a while, then try again.',
-      );
+      throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
     try {
       await parts.insert({ uploadId, startsAt, ownerId, bytes, keptAt: this.clock.now() });
@@ -65,7 +62,7 @@ export class UploadsService {
     for (const part of parts) if (part.startsAt === end) end += part.bytes.length;
     const joined = Buffer.concat(parts.map((part) => part.bytes));
     if (end === size && joined.length === size) return joined;
-    throw new ApiError('upload_incomplete', 'Parts of this file have not arrived. Send it again.');
+    throw new ApiError('upload_incomplete', say('partsOfThisFileHaveNotArrived'));
   }
 
   /** Forgets the parts of a file that was used. */

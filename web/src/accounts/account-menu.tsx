@@ -1,6 +1,5 @@
 import { say } from '@bright-sprout/words/accounts';
-import type { TeacherView } from '@bright-sprout/contract/accounts';
-import { accountRoutes } from '@bright-sprout/contract/accounts';
+import { type TeacherView, accountRoutes } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { LogOut } from 'lucide-react';
 import Button from 'react-bootstrap/Button';

@@ -1,19 +1,11 @@
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import { type Answer, answering } from '../app/testing/answering.ts';
+import { type Answer, answering, TEACHER } from '../app/testing/answering.ts';
 import { sessionQuery } from '../shared/api/index.ts';
 import { SignInPage } from './sign-in-page.tsx';
 
 afterEach(cleanup);
-
-const TEACHER = {
-  id: 't',
-  email: 'sage@school.example',
-  displayName: 'Mx Sage',
-  timeZone: 'UTC',
-  isDemo: false,
-};
 
 function open(answers: Record<string, Answer>) {
   const asked = answering(answers);

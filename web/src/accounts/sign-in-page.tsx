@@ -1,4 +1,3 @@
-import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/accounts';
 import { accountRoutes, type RegisterRequest, type SignInRequest } from '@bright-sprout/contract/accounts';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -7,7 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
-import { FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
+import { COLOURS, FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
 import './accounts.scss';
 
 /** Sign in, or open an account. */

@@ -4,17 +4,9 @@ import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { MemoryRouter } from 'react-router';
 import { App } from './app.tsx';
 import { makeQueryClient } from './query-client.ts';
-import { type Answer, answering } from './testing/answering.ts';
+import { type Answer, answering, TEACHER } from './testing/answering.ts';
 
 afterEach(cleanup);
-
-const TEACHER = {
-  id: 't',
-  email: 'sage@school.example',
-  displayName: 'Mx Sage',
-  timeZone: 'UTC',
-  isDemo: false,
-};
 
 function open(path: string, answers: Record<string, Answer>) {
   const asked = answering(answers);

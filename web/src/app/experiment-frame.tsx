@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/app';
 import { liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
@@ -14,7 +13,7 @@ import { useWithWaiting } from '../shared/outbox/index.ts';
 import { addressOf, ApiFailure, experimentQuery, readingsQuery, keys } from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
 import { Timeline } from '../shared/timeline/index.ts';
-import { FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
+import { Said, FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
 import { hearOfExperiment } from './hear-changes.ts';
 import { loadCompare, useFetchedAhead } from './stages.ts';
 

@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/care';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { SENSOR_UNITS, SENSORS } from '@bright-sprout/core/simulate';
@@ -7,7 +6,7 @@ import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { call, sensorDaysQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { Said, FailureNote } from '../shared/ui/index.ts';
 import { readLoggerRows } from './logger-file.ts';
 
 const CHUNK = 2000;
@@ -80,11 +79,7 @@ export function LoggerPanel() {
       </div>
       {key.data && (
         <p className="note-change">
-          <Said
-            by={say}
-            code="giveThisToTheLoggerNowIt"
-            values={{ key: key.data.key, code: (parts) => <code>{parts}</code> }}
-          />
+          <Said by={say} code="giveThisToTheLoggerNowIt" values={{ key: key.data.key }} />
         </p>
       )}
       {said.map((line) => (

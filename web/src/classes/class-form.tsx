@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/classes';
 import { ClassRequest, classRoutes, type ClassView } from '@bright-sprout/contract/classes';
 import type { CalendarDay } from '@bright-sprout/core/shared';
@@ -12,9 +11,7 @@ import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
-import { FailureNote, fieldMessage, QrCode } from '../shared/ui/index.ts';
-
-const WEEKDAYS = [say('mon'), say('tue'), say('wed'), say('thu'), say('fri'), say('sat'), say('sun')];
+import { Said, FailureNote, fieldMessage, QrCode, WEEKDAYS } from '../shared/ui/index.ts';
 
 /** What a class is called, how old it is, and when it meets. */
 export function ClassForm({
@@ -150,7 +147,6 @@ function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
                 biasMm: Math.abs(practice.biasMm).toFixed(1),
                 ifBiasMm: practice.biasMm < 0 ? 'yes' : 'no',
                 value: (2 * Math.SQRT2 * practice.typicalMm).toFixed(0),
-                b: (parts) => <b>{parts}</b>,
               }}
             />
           </>
@@ -172,11 +168,7 @@ function RemoveClass({ name, onRemove }: { name: string; onRemove: () => void })
       </Button>
       <dialog ref={isAsked} className="ask" aria-label={say('remove', { name })}>
         <p>
-          <Said
-            by={say}
-            code="removeItsNamesAndTeamsAreGone"
-            values={{ name, b: (parts) => <b>{parts}</b> }}
-          />
+          <Said by={say} code="removeItsNamesAndTeamsAreGone" values={{ name }} />
         </p>
         <div className="button-row">
           <Button variant="danger" onClick={onRemove}>
@@ -261,9 +253,8 @@ function ClassCode({ code, isBusy, onNew }: { code: string; isBusy: boolean; onN
         code="studentsGoToJoinAndTypeNew"
         values={{
           host: location.host,
-          code: code,
-          b: (parts) => <b className="join-address">{parts}</b>,
-          b2: (parts) => <b>{parts}</b>,
+          code,
+          address: (parts) => <b className="join-address">{parts}</b>,
           press: (parts) => (
             <Button variant="light" size="sm" disabled={isBusy} onClick={onNew}>
               {parts}

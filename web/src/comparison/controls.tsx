@@ -1,6 +1,11 @@
 import { say } from '@bright-sprout/words/comparison';
-import type { GroupBy, Summary } from '@bright-sprout/core/comparison';
-import { NOT_UP_RULES, type NotUpRule, SUMMARIES } from '@bright-sprout/core/comparison';
+import {
+  type GroupBy,
+  type Summary,
+  NOT_UP_RULES,
+  type NotUpRule,
+  SUMMARIES,
+} from '@bright-sprout/core/comparison';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { Choice } from '../shared/ui/index.ts';

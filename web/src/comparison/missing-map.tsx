@@ -26,7 +26,7 @@ export function MissingMap() {
       const key = `${reading.unitId} ${reading.observedOn}`;
       const text = findingText({ state: reading.state, value: reading.value ?? null }, variable);
       if (reading.setAside !== null) {
-        if (!found.has(key)) found.set(key, { state: 'aside', text: `${text}, set aside` });
+        if (!found.has(key)) found.set(key, { state: 'aside', text: say('textSetAside', { text }) });
         continue;
       }
       if (!reading.counts) continue;

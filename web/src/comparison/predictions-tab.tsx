@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/comparison';
 import { predictionRoutes, type PredictionView } from '@bright-sprout/contract/predictions';
 import { isClearPair } from '@bright-sprout/core/comparison';
@@ -10,7 +9,7 @@ import { v7 as uuid } from 'uuid';
 import { call, predictionsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { useKeep } from '../shared/outbox/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { Said, FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
 import { type ShownComparison, useComparison } from './compare-context.tsx';
 

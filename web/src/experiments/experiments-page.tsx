@@ -1,4 +1,3 @@
-import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import type { CropHabit } from '@bright-sprout/core/design';
@@ -7,7 +6,7 @@ import { Link } from 'react-router';
 import { OpenFile } from '../imports/index.ts';
 import { experimentsQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
-import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { COLOURS, FailureNote, shortDay } from '../shared/ui/index.ts';
 import { DiscardButton } from './discard-button.tsx';
 import { jobStage, jobText } from './job-text.ts';
 import { StartForm } from './start-form.tsx';

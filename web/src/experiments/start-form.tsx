@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/experiments';
 import { planRoutes, StartRequest, type TemplateView } from '@bright-sprout/contract/plans';
 import { INVESTIGATION_KINDS } from '@bright-sprout/core/design';
@@ -12,7 +11,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, cropsQuery, experimentQuery, experimentsQuery } from '../shared/api/index.ts';
-import { FailureNote, fieldMessage } from '../shared/ui/index.ts';
+import { Said, FailureNote, fieldMessage } from '../shared/ui/index.ts';
 import { TemplateList } from './template-list.tsx';
 
 /** A question, a crop, a lesson date and a kind start a plan; or a template does. */

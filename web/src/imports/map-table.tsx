@@ -99,7 +99,7 @@ export default function MapTable({
           {say('leaveIt')}
         </Button>
         <Button disabled={!result.ok || open.isPending} onClick={() => open.mutate()}>
-          {open.isPending ? 'Opening …' : say('openAndCompare')}
+          {open.isPending ? say('opening') : say('openAndCompare')}
         </Button>
       </Modal.Footer>
     </Modal>

@@ -59,7 +59,7 @@ export function MapWords({
             label={say('wordMeans', { ifWord: word === '' ? 'yes' : 'no', word, count })}
             value={meaning ?? UNKNOWN}
             choices={[
-              ...(meaning === undefined ? ([[UNKNOWN, 'choose …']] as const) : []),
+              ...(meaning === undefined ? ([[UNKNOWN, say('choose')]] as const) : []),
               ...choicesOf(MEANING_WORDS),
             ]}
             onChange={(chosen) => {

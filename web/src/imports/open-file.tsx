@@ -35,7 +35,7 @@ export function OpenFile() {
   return (
     <>
       <Button variant="light" onClick={() => input.current?.click()} disabled={open.isPending}>
-        <FolderOpen size={18} aria-hidden="true" /> {open.isPending ? 'Opening …' : say('openAFile')}
+        <FolderOpen size={18} aria-hidden="true" /> {open.isPending ? say('opening') : say('openAFile')}
       </Button>
       <input
         ref={input}

@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/inventory';
 import {
   type CropView,
@@ -15,7 +14,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { call, seedLotsQuery, sessionQuery } from '../shared/api/index.ts';
 import { wholeLot } from '../shared/experiment/index.ts';
-import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { Said, FailureNote, shortDay } from '../shared/ui/index.ts';
 import { LotForm } from './lot-form.tsx';
 
 /** One packet: what is to be expected of it, and the tests that say so. */
@@ -57,11 +56,7 @@ export function LotLine({ lot, crop }: { lot: SeedLotView; crop: CropView }) {
       <p>
         {rate ? (
           <>
-            <Said
-              by={say}
-              code="expectOf100ToComeUp"
-              values={{ share: Math.round(rate.share * 100), b: (parts) => <b>{parts}</b> }}
-            />
+            <Said by={say} code="expectOf100ToComeUp" values={{ share: Math.round(rate.share * 100) }} />
             {rate.low !== null &&
               rate.high !== null &&
               say('somewhereBetweenAnd', {

@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import { planRoutes, type UnitTeamPart } from '@bright-sprout/contract/plans';
@@ -11,7 +10,7 @@ import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, classesQuery, experimentsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { Said, FailureNote } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { useTeamBrush } from './team-brush.tsx';
 import { useGiveToClass } from './use-give-to-class.ts';

@@ -1,7 +1,7 @@
+import { WEEKDAYS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
-import type { PlanRequest } from '@bright-sprout/contract/plans';
 import { addressOf } from '../shared/api/index.ts';
-import { planRoutes } from '@bright-sprout/contract/plans';
+import { type PlanRequest, planRoutes } from '@bright-sprout/contract/plans';
 import { CalendarDays, Plus, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
@@ -11,8 +11,6 @@ import { ChoiceInput, DayInput, NumberInput, TextInput, TickInput } from './fiel
 import { usePlanEditor } from './plan-editor.tsx';
 import { SowingAdvice } from './sowing-advice.tsx';
 import { WeekBoard } from './week-board.tsx';
-
-const WEEKDAYS = [say('mon'), say('tue'), say('wed'), say('thu'), say('fri'), say('sat'), say('sun')];
 
 /** The calendar: dates, meeting days, holidays, and every task on its day. */
 export function DaysSection() {

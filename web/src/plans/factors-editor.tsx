@@ -1,6 +1,5 @@
 import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
-import type { FactorPart } from '@bright-sprout/contract/plans';
 import {
   type Aspect,
   ASPECTS,
@@ -15,7 +14,7 @@ import { Plus, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
-import type { PlanRequest } from '@bright-sprout/contract/plans';
+import type { FactorPart, PlanRequest } from '@bright-sprout/contract/plans';
 import { ChoiceInput, TextInput } from './fields.tsx';
 import { LevelRow } from './level-row.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
@@ -54,7 +53,7 @@ export function FactorsEditor() {
         <p className="plan-sum" aria-live="polite">
           {Number.isFinite(pots * places) && (
             <>
-              <Said by={say} code="potsInPlaces" values={{ pots, places, b: (parts) => <b>{parts}</b> }} />
+              <Said by={say} code="potsInPlaces" values={{ pots, places }} />
             </>
           )}
         </p>

@@ -1,3 +1,4 @@
+import { PLAN_PART_WORDS } from '@bright-sprout/core/words';
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
 import type { PlanPart } from '@bright-sprout/core/design';
@@ -125,7 +126,7 @@ function PlanPanel() {
           <div className="note-attention" role="alert">
             <p>
               {say('anotherWindowChangedTooWhatYouTyped', {
-                listWords: listWords(conflict.map((one) => PART_WORDS[one] ?? say('thePlan'))),
+                listWords: listWords(conflict.map((one) => partWords(one) ?? say('thePlan'))),
               })}
             </p>
             <div className="button-row">
@@ -145,30 +146,9 @@ function PlanPanel() {
   );
 }
 
-/** Parts of a plan as they are called on the page. */
-const PART_WORDS: Partial<Record<PlanPart, string>> = {
-  question: say('theQuestion'),
-  hypothesis: say('thePrediction'),
-  kind: 'the kind',
-  cropId: say('theCrop'),
-  lotId: say('thePacket'),
-  factors: say('whatIsChanged'),
-  leftOut: say('theCombinations'),
-  replicates: say('theNumberOfPots'),
-  seedsPerUnit: say('theSeedsInAPot'),
-  plantsPerUnit: say('thePlantsInAPot'),
-  containers: say('theContainers'),
-  measure: say('whatIsRead'),
-  alsoRead: say('whatElseIsRead'),
-  sowOn: say('theSowingDate'),
-  lessonOn: say('theLessonDate'),
-  goal: say('theGoal'),
-  conditions: say('theConditions'),
-  constants: say('whatStaysTheSame'),
-  steps: say('theSteps'),
-  calendar: say('theDays'),
-  prediction: say('theGuess'),
-};
+function partWords(part: PlanPart): string | undefined {
+  return part in PLAN_PART_WORDS ? PLAN_PART_WORDS[part as keyof typeof PLAN_PART_WORDS] : undefined;
+}
 
 function listWords(words: readonly string[]): string {
   return allOf([...new Set(words)]);
@@ -176,7 +156,7 @@ function listWords(words: readonly string[]): string {
 
 const STATE_WORDS = {
   saved: say('saved'),
-  saving: 'Saving …',
+  saving: say('saving'),
   'not-valid': say('notSavedMendWhatIsMarked'),
   failed: say('notSavedMendWhatIsMarked'),
 } as const;

@@ -20,11 +20,7 @@ export function PredictionEditor() {
   return (
     <details className="prediction">
       <summary>
-        <Said
-          by={say}
-          code="theClassGuessesFirstAnswers"
-          values={{ choicesCount: choices.length, b: (parts) => <b>{parts}</b> }}
-        />
+        <Said by={say} code="theClassGuessesFirstAnswers" values={{ choicesCount: choices.length }} />
       </summary>
       <TextInput name="prediction.prompt" label={say('asked')} />
       <ol>

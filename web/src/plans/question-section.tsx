@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
+import { ALSO_READ_WORDS, KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
 import {
   ALSO_READ,
   type AlsoRead,
@@ -7,9 +8,8 @@ import {
   type InvestigationKind,
   type PlanMeasure,
   startPlan,
+  seedFacts,
 } from '@bright-sprout/core/design';
-import { ALSO_READ_WORDS, KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
-import { seedFacts } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';

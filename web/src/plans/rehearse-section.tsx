@@ -55,7 +55,6 @@ export function RehearseSection() {
                 ifPercent: percent === 0 ? 'yes' : 'no',
                 ifPercent2: percent > 0 ? 'yes' : 'no',
                 percent: Math.abs(percent),
-                b: (parts) => <b>{parts}</b>,
               }}
             />
           </Form.Label>

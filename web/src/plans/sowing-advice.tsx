@@ -1,8 +1,7 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
 import { chanceText, undefinedWords } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
-import { shortDay } from '../shared/ui/index.ts';
+import { Said, shortDay } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { useAdvice } from './use-review.ts';
 
@@ -38,18 +37,13 @@ export function SowingAdvice() {
               values={{
                 day: shortDay(own.day),
                 chanceText: chanceText(own.chance),
-                b: (parts) => <b>{parts}</b>,
               }}
             />{' '}
           </>
         )}
         {latest ? (
           <>
-            <Said
-              by={say}
-              code="latestDayForTheChanceYouWant"
-              values={{ latest: shortDay(latest), b: (parts) => <b>{parts}</b> }}
-            />{' '}
+            <Said by={say} code="latestDayForTheChanceYouWant" values={{ latest: shortDay(latest) }} />{' '}
           </>
         ) : (
           say('noDayFromTodayOnGivesThe')

@@ -128,7 +128,6 @@ function SeedWays({ wish }: { wish: SowingWish }) {
               seeds: seeds(plan.seedsPerUnit),
               units,
               chanceText: chanceText(chosen.chance),
-              b: (parts) => <b>{parts}</b>,
             }}
           />
         </>
@@ -190,7 +189,6 @@ function SeedWays({ wish }: { wish: SowingWish }) {
               values={{
                 seeds: seeds(needed.value.seedsPerUnit),
                 thinned: Math.round(needed.value.thinned),
-                b: (parts) => <b>{parts}</b>,
               }}
             />{' '}
             {!isPlanted && (

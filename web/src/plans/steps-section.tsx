@@ -1,6 +1,5 @@
 import { say } from '@bright-sprout/words/plans';
-import type { PlanRequest, StepPart } from '@bright-sprout/contract/plans';
-import { planRoutes } from '@bright-sprout/contract/plans';
+import { type PlanRequest, type StepPart, planRoutes } from '@bright-sprout/contract/plans';
 import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import { arrayMove, SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';

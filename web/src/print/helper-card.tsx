@@ -1,8 +1,7 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/print';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { useCalendar, useExperiment } from '../shared/experiment/index.ts';
-import { longDay } from '../shared/ui/index.ts';
+import { Said, longDay } from '../shared/ui/index.ts';
 
 /** A card for whoever waters on days without class. */
 export function HelperCard() {
@@ -30,7 +29,6 @@ export function HelperCard() {
                   .filter((task) => task.day === one)
                   .map((task) => task.title || TASK_WORDS[task.code])
                   .join(', '),
-                b: (parts) => <b>{parts}</b>,
               }}
             />
           </li>
@@ -38,11 +36,7 @@ export function HelperCard() {
       </ul>
       {plan && (
         <p>
-          <Said
-            by={say}
-            code="waterMlForEachPotSlowlyOn"
-            values={{ waterMl: plan.conditions.waterMl, b: (parts) => <b>{parts}</b> }}
-          />
+          <Said by={say} code="waterMlForEachPotSlowlyOn" values={{ waterMl: plan.conditions.waterMl }} />
         </p>
       )}
       <p>{say('leaveEveryPotInItsPlaceWhere')}</p>

@@ -1,9 +1,8 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/print';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { QrCode } from '../shared/ui/index.ts';
+import { Said, QrCode } from '../shared/ui/index.ts';
 
 /** Address that opens a pot on a tablet. */
 function potAddress(code: string, unitId: string): string {
@@ -121,7 +120,7 @@ function KitCard({
       {code && (
         <p className="kit-joining">
           <QrCode text={`${location.origin}/join?code=${code}`} label={say('opensTheClass')} size={70} />{' '}
-          <Said by={say} code="classCode" values={{ code, b: (parts) => <b>{parts}</b> }} />
+          <Said by={say} code="classCode" values={{ code }} />
         </p>
       )}
     </section>

@@ -1,9 +1,8 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/print';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { shortDay } from '../shared/ui/index.ts';
+import { Said, shortDay } from '../shared/ui/index.ts';
 
 const DAYS = 4;
 
@@ -18,15 +17,7 @@ export function RecordingSheet() {
       <h2>{experiment.question}</h2>
       <p>
         {main?.name} {say('unitIn')} {main?.unit}
-        <Said
-          by={say}
-          code="writeNForNotUpYetD"
-          values={{
-            b: (parts) => <b>{parts}</b>,
-            b2: (parts) => <b>{parts}</b>,
-            b3: (parts) => <b>{parts}</b>,
-          }}
-        />
+        <Said by={say} code="writeNForNotUpYetD" />
       </p>
       <table>
         <thead>

@@ -1,11 +1,10 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { computedText, contrastWord, readText, undefinedWords } from '@bright-sprout/core/words';
 import { styleOf } from '../shared/experiment/index.ts';
-import { recentDay } from '../shared/ui/index.ts';
+import { Said, recentDay } from '../shared/ui/index.ts';
 import './readings.scss';
 
 /** The change since the last reading, while the plant is still there. */
@@ -29,11 +28,7 @@ export function ChangeNote({
   if (amount < 0) {
     return (
       <p className="note-change">
-        <Said
-          by={say}
-          code="thanOn"
-          values={{ size, contrastWord: contrastWord(amount, style), before, b: (parts) => <b>{parts}</b> }}
-        />
+        <Said by={say} code="thanOn" values={{ size, contrastWord: contrastWord(amount, style), before }} />
       </p>
     );
   }
@@ -42,7 +37,7 @@ export function ChangeNote({
       <Said
         by={say}
         code="comparedWithBefore"
-        values={{ ifAmount: amount === 0 ? 'yes' : 'no', size, before, b: (parts) => <b>{parts}</b> }}
+        values={{ ifAmount: amount === 0 ? 'yes' : 'no', size, before }}
       />
       {amount > 0 && days > 1 && say('daysADay', { days, computedText: computedText(perDay, style) })}.
     </p>

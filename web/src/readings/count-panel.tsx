@@ -118,7 +118,7 @@ export function CountPanel({
           {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
           <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
             {keep.isPending
-              ? 'Keeping …'
+              ? say('keeping')
               : nextUnit
                 ? say('keepNextPot', { number: nextUnit.number })
                 : say('keep')}

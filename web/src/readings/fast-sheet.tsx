@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { changeSinceLast, type UnitDay } from '@bright-sprout/core/growth';
@@ -15,7 +14,7 @@ import {
   useExperiment,
 } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { recentDay, shortDay } from '../shared/ui/index.ts';
+import { Said, recentDay, shortDay } from '../shared/ui/index.ts';
 import { readCell, STATE_KEYS } from './cell-text.ts';
 import { PastePreview } from './paste-preview.tsx';
 import { type CellState, keptText, SheetCell } from './sheet-cell.tsx';
@@ -51,7 +50,7 @@ export function FastSheet() {
           <Said
             by={say}
             code="ofPotsOnEnterGoesDownTab"
-            values={{ done, unitsCount: units.length, day: shortDay(day), b: (parts) => <b>{parts}</b> }}
+            values={{ done, unitsCount: units.length, day: shortDay(day) }}
           />{' '}
           {STATE_KEYS.map(({ key, words }, index) => (
             <span key={key}>

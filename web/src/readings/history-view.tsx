@@ -1,7 +1,6 @@
 import { say } from '@bright-sprout/words/readings';
 import { careText } from '@bright-sprout/core/words';
-import type { CareView } from '@bright-sprout/contract/care';
-import { careRoutes } from '@bright-sprout/contract/care';
+import { type CareView, careRoutes } from '@bright-sprout/contract/care';
 import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';

@@ -131,7 +131,7 @@ export function ReadingPanel({
             {!fieldMessage(keep.error, 'value') && <FailureNote error={keep.error} />}
             <Button type="submit" size="lg" className="keep-button" disabled={keep.isPending}>
               {keep.isPending
-                ? 'Keeping …'
+                ? say('keeping')
                 : nextUnit
                   ? say('keepNextPot', { number: nextUnit.number })
                   : say('keep')}

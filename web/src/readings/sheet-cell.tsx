@@ -1,8 +1,7 @@
 import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
-import type { JustRead } from '@bright-sprout/core/growth';
-import { doubts } from '@bright-sprout/core/growth';
+import { type JustRead, doubts } from '@bright-sprout/core/growth';
 import { markText } from '@bright-sprout/core/shared';
 import { doubtWords } from '@bright-sprout/core/words';
 import { findingText, scaleOf } from '../shared/experiment/index.ts';

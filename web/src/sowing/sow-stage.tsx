@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/sowing';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { SowingRequest, sowingRoutes } from '@bright-sprout/contract/sowing';
@@ -14,7 +13,7 @@ import { useKeepExperiment } from '../plans/index.ts';
 import { call } from '../shared/api/index.ts';
 import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/index.ts';
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
-import { FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
+import { Said, FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
 import { useDepths } from './use-depths.ts';
 import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
 import './sowing.scss';
@@ -90,8 +89,6 @@ export default function SowStage() {
                   seedsPerUnit,
                   otherDepthsCount: otherDepths.length > 0 ? say('eachPotAtItsOwnDepth') : deepText(depth),
                   reduce: units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0),
-                  b: (parts) => <b>{parts}</b>,
-                  b2: (parts) => <b>{parts}</b>,
                 }}
               />
             </p>

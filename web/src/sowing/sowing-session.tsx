@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/sowing';
 import { SOWING_ITEMS, type SowingItem } from '@bright-sprout/core/shared';
 import type { UnitView } from '@bright-sprout/contract/plans';
@@ -15,7 +14,7 @@ import { call, ticksQuery } from '../shared/api/index.ts';
 import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
 import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
+import { Said, FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
 import { useDepths } from './use-depths.ts';
 
 const NO_TICKS: readonly TickView[] = [];
@@ -72,7 +71,6 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
           values={{
             number: unit.number,
             treatmentOf: treatmentOf(experiment, unit).name,
-            small: (parts) => <small>{parts}</small>,
           }}
         />
       </h3>

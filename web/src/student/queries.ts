@@ -1,7 +1,6 @@
 import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import type { StudentPart } from '@bright-sprout/contract/classes';
-import type { StudentPotView } from '@bright-sprout/contract/student';
-import { studentRoutes } from '@bright-sprout/contract/student';
+import { type StudentPotView, studentRoutes } from '@bright-sprout/contract/student';
 import { type QueryClient, queryOptions, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { call, keys } from '../shared/api/index.ts';

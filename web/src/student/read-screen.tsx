@@ -1,4 +1,3 @@
-import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/student';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
@@ -8,7 +7,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { Said, FailureNote } from '../shared/ui/index.ts';
 import { EntryScreen } from './entry-screen.tsx';
 import { LengthQuestion } from './length-question.tsx';
 import { CountQuestion, ScoreQuestion } from './number-questions.tsx';
@@ -61,11 +60,7 @@ export function ReadScreen({
       </div>
       <h1>
         <TreatmentMark style={pot.style} size={26} />{' '}
-        <Said
-          by={say}
-          code="pot3"
-          values={{ number: pot.number, treatment: pot.treatment, small: (parts) => <small>{parts}</small> }}
-        />
+        <Said by={say} code="pot3" values={{ number: pot.number, treatment: pot.treatment }} />
       </h1>
       {pot.isClosed && <p className="note-attention">{say('yourTeacherClosedThisDayShowYour')}</p>}
       {asked.own && sees && (

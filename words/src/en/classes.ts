@@ -1,11 +1,4 @@
 export default {
-  mon: 'Mon',
-  tue: 'Tue',
-  wed: 'Wed',
-  thu: 'Thu',
-  fri: 'Fri',
-  sat: 'Sat',
-  sun: 'Sun',
   classCalled: 'Class called',
   wordsForAges: 'Words for ages',
   timeZone: 'Time zone',
@@ -19,7 +12,7 @@ export default {
   aHoliday: 'A holiday',
   eachStudentTypesAPinOfFour: 'Each student types a PIN of four digits',
   studentsGoToJoinAndTypeNew:
-    'Students go to <b>{host}/join</b> and type <b2>{code}</b2> <press>New code</press>',
+    'Students go to <address>{host}/join</address> and type <b>{code}</b> <press>New code</press>',
   keepTheseChanges: 'Keep these changes',
   makeThisClass: 'Make this class',
   qrCodeThatOpens: 'QR code that opens {schoolClass}',

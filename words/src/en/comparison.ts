@@ -360,4 +360,5 @@ export default {
   team2: 'team',
   block: 'block',
   dates: 'dates',
+  textSetAside: '{text}, set aside',
 };

@@ -162,4 +162,6 @@ export default {
   treatment2: 'treatment',
   block: 'block',
   value: 'value',
+  opening: 'Opening …',
+  choose: 'choose …',
 };

@@ -29,7 +29,7 @@ export default {
   row: '{name}, row {row}',
   unitIn: 'in',
   writeNForNotUpYetD:
-    '; write <b>n</b> for not up yet, <b2>d</b2> for dead, <b3>x</b3> for not read. Zero of the ruler at the soil. Names: ______________________',
+    '; write <b>n</b> for not up yet, <b>d</b> for dead, <b>x</b> for not read. Zero of the ruler at the soil. Names: ______________________',
   last: 'Last',
   noChangeAtTheFirstReading: 'no change at the first reading',
   labels: 'Labels',

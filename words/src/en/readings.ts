@@ -134,4 +134,5 @@ export default {
   inches: 'inches',
   first: 'first',
   same: 'same',
+  keeping: 'Keeping …',
 };

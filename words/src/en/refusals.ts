@@ -36,17 +36,7 @@ export default {
   useAtMostOfEachOrA: 'Use at most {fit} of each, or a larger container.',
   potsDoNotFitIntoPlaces:
     '{units, plural, one {# pot} other {# pots}} do not fit into {places, plural, one {# place} other {# places}}. {advice}',
-  theCrop: 'the crop',
-  whatIsChanged: 'what is changed',
-  theCombinations: 'the combinations',
-  theNumberOfPots: 'the number of pots',
-  theSeedsInAPot: 'the seeds in a pot',
-  thePlantsInAPot: 'the plants in a pot',
-  theContainers: 'the containers',
   theLayout: 'the layout',
-  whatIsRead: 'what is read',
-  whichPlantIsRead: 'which plant is read',
-  theSowingDate: 'the sowing date',
   thisTemplateIsNoLongerThereChoose: 'This template is no longer there. Choose another.',
   thereAreReadingsOfSoItStays: 'There are readings of {gone}, so it stays.',
   thisDesignWhichCameFromAFile: 'this design, which came from a file',
@@ -107,4 +97,74 @@ export default {
   aCellStandsInColumn: 'a cell stands in column {columns}',
   itHasTooManyCells: 'it has too many cells',
   aCellHoldsAVeryLongText: 'a cell holds a very long text',
+  someOfThisNeedsAnotherLook: 'Some of this needs another look.',
+  thereIsNothingHereOrItBelongs: 'There is nothing here, or it belongs to someone else.',
+  thisIsTooMuchToWorkThrough:
+    'This is too much to work through. If it is a file, keep only the table of readings in it and try again.',
+  tooMuchIsAskedAtOnceWait: 'Too much is asked at once. Wait a moment, then try again.',
+  tooMuchWasSentInAMinute: 'Too much was sent in a minute. Wait a moment, then go on.',
+  tooManyTriesWaitMinutesThenTry:
+    'Too many tries. Wait {minutes, plural, one {# minute} other {# minutes}}, then try again.',
+  thisEMailAddressAndPasswordDo:
+    'This e-mail address and password do not go together. Check both and try again.',
+  thisCouldNotBeKeptUnderIts: 'This could not be kept under its id. Reload the page and try again.',
+  thisRosterCouldNotBeKeptReload: 'This roster could not be kept. Reload the page and try again.',
+  thisPacketIsNoLongerThere: 'This packet is no longer there.',
+  thisPlanWasChangedInAnotherWindow:
+    'This plan was changed in another window. It was loaded again; make your change once more.',
+  thereAreExperimentsAlreadyOpen:
+    'There are {mostExperiments, plural, one {# experiment} other {# experiments}} already. Open another account for more.',
+  atMostTasksCanBeChangedOr:
+    'At most {mostOwnTasks, plural, one {# task} other {# tasks}} can be changed or added.',
+  thisDesignCameFromAFileWithout: 'This design came from a file without a plan, so it has no calendar.',
+  thisDesignCameFromAFileAnd:
+    'This design came from a file and has more to it than a plan holds, so it cannot be copied.',
+  thisCouldNotBeStartedUnderIts: 'This could not be started under its id. Reload the page and try again.',
+  nothingIsSownYetChangeTheNumber: 'Nothing is sown yet: change the number of pots in the plan.',
+  nothingIsSownYetSoThereIs: 'Nothing is sown yet, so there is nothing to finish.',
+  theSeedsAreInTheSoilAnd:
+    'The seeds are in the soil and the readings depend on {what}: that can no longer change. Words, steps, dates to come and added pots still can.',
+  thisDesignCameFromAFileAnd2:
+    'This design came from a file and has more to it than a plan holds, so it cannot be a template.',
+  thisExperimentIsFinishedOpenItAgain:
+    'This experiment is finished. Open it again on the Plan page to add readings.',
+  thisPotHasNoSowingDateYet: 'This pot has no sowing date yet. Mark it as sown first.',
+  somebodyElsePutThisReadingRight:
+    'Somebody else put this reading right meanwhile. Look at what it says now, and correct that if it is still wrong.',
+  anotherReadingWasKeptUnderThisId:
+    'Another reading was kept under this id. Reload the page and enter it again.',
+  somethingElseWasKeptUnderThisId:
+    'Something else was kept under this id. Reload the page and note it again.',
+  noLoggerHasThisKeyMakeA: 'No logger has this key. Make a new one on the Care page.',
+  noClassHasThisCodeLookAt: 'No class has this code. Look at the board again.',
+  thatIsNotThePinOfThis: 'That is not the PIN of this picture. Ask your teacher.',
+  chooseYourPictureFirst: 'Choose your picture first.',
+  yourTeacherClosedThisDayShowYour: 'Your teacher closed this day. Show your teacher what you read.',
+  thisPictureIsTooLargeTakeIt: 'This picture is too large. Take it again, smaller.',
+  thisIsAHeicPictureWhichFew:
+    'This is a HEIC picture, which few devices can show. Choose “most compatible” in the camera’s settings, or send it as JPEG.',
+  manyPicturesArriveAtOnceWaitA: 'Many pictures arrive at once. Wait a moment, then try again.',
+  thisIsNotAPictureThatCan: 'This is not a picture that can be shown. Choose a JPEG, PNG or WebP.',
+  tooManyPicturesAreOnTheirWay: 'Too many pictures are on their way at once. Wait a while, then try again.',
+  partsOfThisFileHaveNotArrived: 'Parts of this file have not arrived. Send it again.',
+  thisExperimentHoldsPicturesWhichIsAs:
+    'This experiment holds {mostPictures, plural, one {# picture} other {# pictures}}, which is as many as it can. Remove some first.',
+  anotherEntryWasKeptUnderThisId: 'Another entry was kept under this id. Reload the page and make it again.',
+  thisExperimentIsFinishedItsSowingDay: 'This experiment is finished; its sowing day stays as it is.',
+  thereAreReadingsFromOnSoThe:
+    'There are readings from {observedOn} on, so the sowing day cannot be later than that.',
+  tooManyWrongCodesFromHereWait: 'Too many wrong codes from here. Wait a few minutes, then try again.',
+  thisExperimentIsOverWhatHappenedIs: 'This experiment is over: what happened is known now.',
+  thisIdIsInUseReloadThe: 'This id is in use. Reload the page and try again.',
+  nothingWasOpenedMendingFirst: 'Nothing was opened: {what} mending first.',
+  thisIsNotASpreadsheetThatCan: 'This is not a spreadsheet that can be read. Save it as XLSX or CSV.',
+  thisSpreadsheetIsTooLargeToOpen:
+    'This spreadsheet is too large to open: {what}. Copy the table of readings, up to {mostTidyRows} rows and {mostTableColumns} columns, into a new one and open that.',
+  pleaseSignInToGoOn: 'Please sign in to go on.',
+  joinYourClassWithTheCodeOn: 'Join your class with the code on the board.',
+  thisRequestCameFromAnotherSiteAnd: 'This request came from another site and was refused.',
+  send: 'Send {type}.',
+  theDatabaseCannotBeReachedOr:
+    'The database cannot be reached, or does not take anything, just now. It is tried again at each request.',
+  tooManyWindowsAreOpenAt: 'Too many windows are open at once. Close some of them.',
 };

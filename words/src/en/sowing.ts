@@ -21,7 +21,7 @@ export default {
   putTheSeedsIn: 'Put the seeds in',
   eachPotAtItsOwnDepth: ', each pot at its own depth',
   labelsSeedsAPotSeedsTapA:
-    '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {seedsPerUnit, plural, one {one seed} other {# seeds}} a pot{otherDepthsCount}: <b2>{reduce, plural, one {# seed} other {# seeds}}</b2>. Tap a pot to tick it off, or to note what was different.',
+    '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {seedsPerUnit, plural, one {one seed} other {# seeds}} a pot{otherDepthsCount}: <b>{reduce, plural, one {# seed} other {# seeds}}</b>. Tap a pot to tick it off, or to note what was different.',
   nobodyTastesExperimentalPlants:
     'Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and seeds. Your school’s own rules come first.',
   fromThenOnPotsAndTreatmentsStay: 'From then on, pots and treatments stay as they are.',

@@ -29,3 +29,12 @@ export function answering(answers: Readonly<Record<string, Answer>>): Asked[] {
   }) as unknown as typeof fetch;
   return asked;
 }
+
+/** A teacher as the session tells of one. */
+export const TEACHER = {
+  id: 't',
+  email: 'sage@school.example',
+  displayName: 'Mx Sage',
+  timeZone: 'UTC',
+  isDemo: false,
+};

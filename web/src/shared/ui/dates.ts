@@ -6,6 +6,7 @@ const LONG = dayFormat({ weekday: 'long', day: 'numeric', month: 'long', year: '
 const MONTH = dayFormat({ month: 'short' });
 const WEEKDAY = dayFormat({ weekday: 'long' });
 const DAY = dayFormat({ day: 'numeric', month: 'short' });
+const A_MONDAY = calendarDay('2026-01-05');
 const relative = new Intl.RelativeTimeFormat(LANGUAGE, { numeric: 'auto' });
 
 /** Says a calendar day; without commas, as days stand in lists. */
@@ -13,6 +14,11 @@ function dayFormat(options: Intl.DateTimeFormatOptions): (day: string) => string
   const format = new Intl.DateTimeFormat(LANGUAGE, { ...options, timeZone: 'UTC' });
   return (day) => format.format(new Date(`${day}T00:00:00Z`)).replaceAll(',', '');
 }
+
+/** `Mon` to `Sun` */
+export const WEEKDAYS: readonly string[] = Array.from({ length: 7 }, (_, at) =>
+  dayFormat({ weekday: 'short' })(addDays(A_MONDAY, at)),
+);
 
 /** `Mon 23 Nov` */
 export function shortDay(day: string): string {

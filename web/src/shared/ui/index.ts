@@ -1,6 +1,6 @@
 export { Choice, choicesOf } from './choice.tsx';
 export { ClaimNotes } from './claim-notes.tsx';
-export { inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
+export { WEEKDAYS, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
 export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';

@@ -14,6 +14,7 @@ const ORDER = {
     'calendar',
     'comparison',
     ['review', 'rehearsal'],
+    'lessons',
     'calibration',
     'words',
   ],
@@ -32,6 +33,7 @@ const ORDER = {
     'live',
     'comparison',
     'predictions',
+    'lessons',
     'imports',
     'experiments',
     'routes',
@@ -51,6 +53,7 @@ const ORDER = {
     'live',
     'comparison',
     'predictions',
+    'lessons',
     'imports',
     'experiments',
     'app',
@@ -67,6 +70,7 @@ const ORDER = {
     'student',
     'print',
     'comparison',
+    'lessons',
     'imports',
     'experiments',
     'app',
@@ -209,7 +213,7 @@ export default tseslint.config(
         'error',
         {
           selector:
-            'CallExpression[callee.name="call"] > MemberExpression.arguments[property.name=/^(keepReading|keepPot|keepCare|keepOwnCare|keepEntry|keepOwnEntry|tick|tickPot|keepPrediction|keepOwnPrediction|keepConclusion|keepOwnConclusion|keepPractice|chooseStudent)$/]',
+            'CallExpression[callee.name="call"] > MemberExpression.arguments[property.name=/^(keepReading|keepPot|keepCare|keepOwnCare|keepEntry|keepOwnEntry|tick|tickPot|keepPrediction|keepOwnPrediction|keepConclusion|keepOwnConclusion|keepPractice|keepOwnVote|chooseStudent)$/]',
           message: 'what is made in class goes through useKeep, which loses nothing',
         },
         {

@@ -3,6 +3,7 @@ import { classRoutes } from '../classes/index.ts';
 import { comparisonRoutes } from '../comparison/index.ts';
 import { importRoutes } from '../imports/index.ts';
 import { journalRoutes } from '../journal/index.ts';
+import { lessonRoutes } from '../lessons/index.ts';
 import { liveRoutes } from '../live/index.ts';
 import { accountRoutes } from '../accounts/index.ts';
 import { inventoryRoutes } from '../inventory/index.ts';
@@ -42,6 +43,7 @@ export const ROUTES = {
   ...liveRoutes,
   ...comparisonRoutes,
   ...predictionRoutes,
+  ...lessonRoutes,
   ...importRoutes,
   ...experimentRoutes,
 } as const satisfies Record<string, Route>;

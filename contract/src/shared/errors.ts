@@ -10,6 +10,7 @@ export const ERROR_STATUS = {
   no_student: 409,
   wrong_pin: 403,
   day_closed: 409,
+  vote_closed: 409,
   not_a_picture: 422,
   cross_site: 403,
   not_found: 404,

@@ -60,3 +60,16 @@ export { rehearsalWords } from './rehearsal-words.ts';
 export { figuresText, TEST_NAMES, testText } from './test-words.ts';
 export { type StudentWords, studentWords } from './student-words.ts';
 export { LEFT_OUT_WORDS } from './not-known-words.ts';
+export {
+  boardTitle,
+  firstsText,
+  lineUpCounts,
+  lineUpTitle,
+  notUpReasonText,
+  notUpText,
+  ORDER_WORDS,
+  plantText,
+  storyText,
+} from './board-words.ts';
+export { type TalkSpeech, type TalkWords } from './talk/talk-speech.ts';
+export { talkWords } from './talk/talk-words.ts';

@@ -1,6 +1,7 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { usualContainer } from '@bright-sprout/core/design';
+import { plainBoard } from '@bright-sprout/core/lessons';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import {
@@ -220,6 +221,21 @@ test('comparing, and files', async () => {
   await put(teacher, `${path}/finish`, { finished: true });
   const zip = await bytesOf(teacher, `/api${path}/bundle.zip`);
   await put(teacher, `/files/${uuid()}/bundle`, await file('own.zip', zip));
+});
+
+test('a lesson and a vote', async () => {
+  const path = `/experiments/${sown.id}`;
+  const board = { ...plainBoard(uuid(), 'line_up', 2), unitIds: [sown.units[0]!.id] };
+  await put(teacher, `${path}/lesson`, { version: 0, level: '8-10', boards: [board] });
+  const showing = { boardId: board.id, isBlank: false, isRevealed: true, hidesTreatments: false };
+  await put(teacher, `${path}/lesson/showing`, { ...showing, order: 'age', level: '14+', day: today });
+  await get(teacher, `${path}/lesson`);
+  const pollId = uuid();
+  const poll = { prompt: 'Which?', choices: ['A', 'B'], isOpen: true, hands: [1, 2] };
+  await put(teacher, `${path}/polls/${pollId}`, poll);
+  await get(tablet, '/device/polls');
+  await tablet.put(`/api/device/votes/${uuid()}`).send({ pollId, choice: 0 }).expect(204);
+  await get(teacher, `${path}/polls/${pollId}`);
 });
 
 test('every operation that answers was called', () => {

@@ -9,6 +9,7 @@ import { PredictionsModule } from '../predictions/index.ts';
 import { ComparisonModule } from '../comparison/index.ts';
 import { ImportsModule } from '../imports/index.ts';
 import { JournalModule } from '../journal/index.ts';
+import { LessonsModule } from '../lessons/index.ts';
 import { LiveModule } from '../live/index.ts';
 import { AccountsModule } from '../accounts/index.ts';
 import { PlansModule } from '../plans/index.ts';
@@ -63,6 +64,7 @@ export class AppModule {
         LiveModule,
         ComparisonModule,
         PredictionsModule,
+        LessonsModule,
         ImportsModule,
         ExperimentsModule,
         ...staticFiles(settings.webFolder),

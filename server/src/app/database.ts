@@ -10,8 +10,10 @@ import { StandardNames1700000000007 } from '../../migrations/1700000000007-stand
 import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-units.ts';
 import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts';
 import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
+import { Lessons1700000000011 } from '../../migrations/1700000000011-lessons.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
+import { LessonRow, Poll, Vote } from '../lessons/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { Session, SignInAttempts, Teacher } from '../accounts/index.ts';
 import { JournalEntry } from '../journal/index.ts';
@@ -69,6 +71,9 @@ const ENTITIES = [
   PracticeReading,
   Prediction,
   Conclusion,
+  LessonRow,
+  Poll,
+  Vote,
   UploadPartRow,
 ];
 
@@ -90,6 +95,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       CareUnits1700000000008,
       Emerged1700000000009,
       WhoAndWhen1700000000010,
+      Lessons1700000000011,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

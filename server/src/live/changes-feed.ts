@@ -24,7 +24,16 @@ const SAVED = `
   SELECT 'journal', id, experiment_id, 0 FROM journal_entry WHERE recorded_at > ?
   UNION ALL
   SELECT 'sowing', CONCAT(t.unit_id, t.item), u.experiment_id, 0
-    FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.recorded_at > ?`;
+    FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.recorded_at > ?
+  UNION ALL
+  SELECT 'lesson', CONCAT(experiment_id, shown_at), experiment_id, 0 FROM lesson WHERE shown_at > ?
+  UNION ALL
+  SELECT 'poll', CONCAT(id, changed_at), experiment_id, 0 FROM poll WHERE changed_at > ?
+  UNION ALL
+  SELECT 'votes', v.id, p.experiment_id, 0 FROM vote v JOIN poll p ON p.id = v.poll_id WHERE v.recorded_at > ?`;
+
+/** How often {@link SAVED} asks for a time. */
+const TIMES_IN_SAVED = 8;
 
 interface SavedRow {
   thing: ChangedThing;
@@ -129,7 +138,7 @@ export class ChangesFeed implements OnModuleDestroy {
 
   #saved(): Promise<SavedRow[]> {
     const since = new Date(this.clock.now().getTime() - LOOK_BACK_MS);
-    return this.source.query<SavedRow[]>(SAVED, [since, since, since, since, since]);
+    return this.source.query<SavedRow[]>(SAVED, Array<Date>(TIMES_IN_SAVED).fill(since));
   }
 
   #remember(row: SavedRow): void {

@@ -7,7 +7,15 @@ import { patchQuery } from '../shared/live/index.ts';
 /** A comparison is reckoned anew at most this often while a class reads. */
 const COMPARE_AGAIN_MS = 3000;
 
-const KEPT_AS = { readings: 'readings', care: 'care', journal: 'journal', sowing: 'ticks' } as const;
+const KEPT_AS = {
+  readings: 'readings',
+  care: 'care',
+  journal: 'journal',
+  sowing: 'ticks',
+  lesson: 'lesson',
+  poll: 'poll',
+  votes: 'poll',
+} as const;
 
 /** Brings an experiment on a teacher's page up to date with what was saved elsewhere. */
 export function hearOfExperiment(queries: QueryClient, change: ChangeEvent): void {

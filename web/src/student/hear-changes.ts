@@ -9,7 +9,11 @@ const POTS = keys.ofDevice('pots');
 
 /** Brings a tablet up to date with what others of the class saved; it asks only where it cannot know. */
 export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent): void {
-  if (thing === 'journal') return;
+  if (thing === 'journal' || thing === 'lesson' || thing === 'votes') return;
+  if (thing === 'poll') {
+    void queries.invalidateQueries({ queryKey: keys.ofDevice('poll') });
+    return;
+  }
   if (thing === 'readings' && read) {
     const today = queries.getQueryData<DeviceView>(deviceQuery.queryKey)?.today;
     const pots = queries.getQueriesData<StudentPotView[]>({ queryKey: POTS }).flatMap(([, own]) => own ?? []);

@@ -1,4 +1,9 @@
 export default {
+  twoBoardsHaveOneId: 'Two boards have one id. Reload the page and try again.',
+  thisLessonWasChangedInAnotherWindow:
+    'This lesson was changed in another window. Look at it anew, then make your change again.',
+  whatWasVotedOnKeepsItsAnswers: 'What was voted on keeps its answers. Ask anew to change them.',
+  theVoteIsOver: 'This vote is over.',
   sendTheBytesOfTheFileAs: 'Send the bytes of the file as application/octet-stream.',
   theDatabaseCannotBeReachedJustNow:
     'The database cannot be reached just now. Nothing was saved; try again in a moment.',

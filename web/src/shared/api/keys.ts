@@ -32,7 +32,9 @@ export type ExperimentThing =
   | 'care'
   | 'logger-days'
   | 'journal'
-  | 'ticks';
+  | 'ticks'
+  | 'lesson'
+  | 'poll';
 
 /** What a student's device keeps. */
-export type DeviceThing = 'class' | 'pots' | 'sowing' | 'ideas' | 'journal';
+export type DeviceThing = 'class' | 'pots' | 'sowing' | 'ideas' | 'journal' | 'poll';

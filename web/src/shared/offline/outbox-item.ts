@@ -18,6 +18,7 @@ export const OUTBOX_ROUTES = [
   'keepConclusion',
   'keepOwnConclusion',
   'keepPractice',
+  'keepOwnVote',
 ] as const;
 export type OutboxRoute = (typeof OUTBOX_ROUTES)[number];
 

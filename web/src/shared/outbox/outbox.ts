@@ -34,6 +34,7 @@ const CHANGES_OF_MIND: readonly string[] = [
   'chooseStudent',
   'keepPrediction',
   'keepOwnPrediction',
+  'keepOwnVote',
 ];
 
 /**

@@ -13,10 +13,14 @@ import {
   loadExperiments,
   loadFrame,
   loadInventory,
+  loadPapers,
   loadPlan,
   loadPrint,
   loadRecord,
+  loadRemote,
+  loadShow,
   loadSow,
+  loadTeach,
   useFetchedAhead,
 } from './stages.ts';
 
@@ -31,6 +35,10 @@ const PlanStage = lazy(loadPlan);
 const SowStage = lazy(loadSow);
 const RecordStage = lazy(loadRecord);
 const CompareStage = lazy(loadCompare);
+const TeachStage = lazy(loadTeach);
+const ShowPage = lazy(loadShow);
+const RemotePage = lazy(loadRemote);
+const PapersPage = lazy(loadPapers);
 
 /** What is opened from the list of experiments. */
 const OPENED_NEXT = [loadFrame, loadPlan, loadSow, loadRecord] as const;
@@ -121,6 +129,10 @@ function TeacherApp() {
             <Route path="compare" element={<CompareStage />} />
             <Route path="compare/print" element={<ComparePrint />} />
             <Route path="print" element={<PrintPage />} />
+            <Route path="teach" element={<TeachStage />} />
+            <Route path="lesson/show" element={<ShowPage />} />
+            <Route path="lesson/remote" element={<RemotePage />} />
+            <Route path="lesson/papers" element={<PapersPage />} />
           </Route>
         </Routes>
       </Suspense>

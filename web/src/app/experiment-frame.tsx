@@ -15,7 +15,7 @@ import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../s
 import { Timeline } from '../shared/timeline/index.ts';
 import { Said, FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
 import { hearOfExperiment } from './hear-changes.ts';
-import { loadCompare, useFetchedAhead } from './stages.ts';
+import { loadCompare, loadTeach, useFetchedAhead } from './stages.ts';
 
 /** The frame of an experiment: question, stages, the timeline of days, and the stage that is open. */
 export default function ExperimentFrame() {
@@ -29,7 +29,13 @@ export default function ExperimentFrame() {
 }
 
 /** Compared once there is something to compare. */
-const COMPARED = [loadCompare] as const;
+const COMPARED = [loadCompare, loadTeach] as const;
+
+/** Pages that stand alone: the projector and its remote. */
+const ALONE = /\/lesson\/(show|remote)$/;
+
+/** Pages that look back on what was read. */
+const LOOKING_BACK = /\/(compare|teach|lesson\/\w+)$/;
 
 function Frame({
   experiment,
@@ -53,7 +59,7 @@ function Frame({
   const asked = search.get('day');
   const lastRead = lastDayMostRead(findings, experiment.units.length);
   const isReadToday = readings.some(({ observedOn }) => observedOn === experiment.today);
-  const looksBack = pathname.endsWith('/compare') || (search.get('view') === 'progress' && !isReadToday);
+  const looksBack = LOOKING_BACK.test(pathname) || (search.get('view') === 'progress' && !isReadToday);
   const begun = firstDay(experiment, readings, looksBack ? lastRead : undefined);
   const day = isCalendarDay(asked) ? asked : begun;
   const isLookingBack = looksBack && day === lastRead && day < experiment.today;
@@ -66,8 +72,17 @@ function Frame({
       },
       { replace: true },
     );
+  const stage = (
+    <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
+      <StageBoundary home="/">
+        <Outlet />
+      </StageBoundary>
+    </Suspense>
+  );
+  const value = { experiment, readings, variable, findings, day, setDay };
+  if (ALONE.test(pathname)) return <ExperimentProvider value={value}>{stage}</ExperimentProvider>;
   return (
-    <ExperimentProvider value={{ experiment, readings, variable, findings, day, setDay }}>
+    <ExperimentProvider value={value}>
       <div className="frame">
         <header className="frame-head">
           <Link to="/" className="home-link" aria-label={say('toTheShelf')}>
@@ -97,11 +112,7 @@ function Frame({
               {say('shownTheLastDayThatMostPots', { day: shortDay(day) })}
             </p>
           )}
-          <Suspense fallback={<div className="panel stage-waiting" aria-busy="true" />}>
-            <StageBoundary home="/">
-              <Outlet />
-            </StageBoundary>
-          </Suspense>
+          {stage}
         </main>
       </div>
     </ExperimentProvider>
@@ -153,6 +164,7 @@ function StageLinks({
         ? say('daySoFar', { lastAge: lastAge(experiment, findings) })
         : say('nothingReadYet'),
     },
+    { to: 'teach', name: say('teach'), state: hasReadings ? say('aLessonIsReady') : say('afterReading') },
   ];
   return (
     <nav className="stages" aria-label={say('stages')}>

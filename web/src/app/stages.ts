@@ -9,6 +9,10 @@ export const loadPlan = () => import('../plans/plan-stage.tsx');
 export const loadSow = () => import('../sowing/sow-stage.tsx');
 export const loadRecord = () => import('../readings/record-stage.tsx');
 export const loadCompare = () => import('../comparison/compare-stage.tsx');
+export const loadTeach = () => import('../lessons/teach-stage.tsx');
+export const loadShow = () => import('../lessons/show-page.tsx');
+export const loadRemote = () => import('../lessons/remote-page.tsx');
+export const loadPapers = () => import('../lessons/papers/papers-page.tsx');
 export const loadPrint = () => import('../print/print-page.tsx');
 
 const IDLE_MS = 1500;

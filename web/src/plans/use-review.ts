@@ -17,23 +17,27 @@ import { planning } from './planning.ts';
 
 /** The design check of the plan as it stands; undefined until it was made. */
 export function useReview(): readonly Finding[] | undefined {
-  const { experiment } = useExperiment();
   const { plan, state } = usePlanEditor();
+  return useReviewOf(plan, state !== 'not-valid');
+}
+
+/** The design check of a plan with the pots as they stand; undefined until it was made, or while it is not wanted. */
+export function useReviewOf(plan: Plan | null, isWanted = true): readonly Finding[] | undefined {
+  const { experiment } = useExperiment();
   const surroundings = useSurroundings();
-  const units = reviewedUnits(plan, experiment);
-  const isReady = surroundings !== undefined && state !== 'not-valid';
+  const units = plan ? reviewedUnits(plan, experiment) : [];
   const { data } = useQuery({
     queryKey: keys.review(plan, units, surroundings, experiment.status),
     queryFn: () =>
       planning().review({
-        plan,
+        plan: plan as Plan,
         units,
         today: calendarDay(experiment.today),
         isSown: experiment.status !== 'draft',
         crops: surroundings?.crops ?? [],
         lots: surroundings?.lots ?? [],
       }),
-    enabled: isReady,
+    enabled: plan !== null && surroundings !== undefined && isWanted,
     placeholderData: keepPreviousData,
     gcTime: 10_000,
     staleTime: Infinity,

@@ -10,6 +10,8 @@ export {
   cropsQuery,
   experimentQuery,
   journalQuery,
+  lessonQuery,
+  pollQuery,
   practiceQuery,
   predictionsQuery,
   readingsQuery,

@@ -10,6 +10,7 @@ import { experimentRoutes } from '@bright-sprout/contract/experiments';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { sowingRoutes } from '@bright-sprout/contract/sowing';
+import { lessonRoutes } from '@bright-sprout/contract/lessons';
 import { studentRoutes } from '@bright-sprout/contract/student';
 import { keepPreviousData, queryOptions } from '@tanstack/react-query';
 import { call } from './call.ts';
@@ -147,5 +148,22 @@ export function ticksQuery(experimentId: string) {
   return queryOptions({
     queryKey: keys.ofExperiment(experimentId, 'ticks'),
     queryFn: () => call(sowingRoutes.ticks, { params: { experimentId } }),
+  });
+}
+
+/** The boards of a lesson, and what is shown now. */
+export function lessonQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: keys.ofExperiment(experimentId, 'lesson'),
+    queryFn: () => call(lessonRoutes.lesson, { params: { experimentId } }),
+  });
+}
+
+/** A vote of the class with how many chose what. */
+export function pollQuery(experimentId: string, pollId: string) {
+  return queryOptions({
+    queryKey: keys.ofExperiment(experimentId, 'poll', pollId),
+    queryFn: () => call(lessonRoutes.poll, { params: { experimentId, pollId } }),
+    retry: false,
   });
 }

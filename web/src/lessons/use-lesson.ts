@@ -1,0 +1,157 @@
+import { lessonRoutes, type LessonDocument, type LessonView } from '@bright-sprout/contract/lessons';
+import { type Board, draftLesson } from '@bright-sprout/core/lessons';
+import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { v5 as uuidOf } from 'uuid';
+import { ApiFailure, call, classesQuery, journalQuery, lessonQuery } from '../shared/api/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
+
+const SAVE_AFTER_MS = 700;
+const MOST_UNDO = 100;
+
+/** Namespace of the ids of drafted boards: two devices that draft the same experiment make the same boards. */
+const DRAFT = '6d2c1f0e-5b0f-4b7e-9a53-8c1f3d7e2a10';
+
+/** A lesson that is open for changes. */
+export interface OpenLesson {
+  readonly document: LessonDocument;
+  /** How the last change stands. */
+  readonly state: 'saved' | 'saving' | 'failed' | 'changed_elsewhere';
+  readonly error: unknown;
+  change: (next: LessonDocument) => void;
+  undo: (() => void) | undefined;
+  redo: (() => void) | undefined;
+  /** After a conflict: keeps what is here, or takes what is there. */
+  resolve: (which: 'mine' | 'theirs') => void;
+  retry: () => void;
+}
+
+interface Kept {
+  readonly past: readonly LessonDocument[];
+  readonly now: LessonDocument;
+  readonly future: readonly LessonDocument[];
+}
+
+/** The lesson as it is kept, or the draft that the plan and the data make; undefined while it is fetched. */
+export function useLessonDocument(): { view: LessonView; document: LessonDocument } | undefined {
+  const { experiment, readings } = useExperiment();
+  const view = useQuery(lessonQuery(experiment.id)).data;
+  const classes = useQuery(classesQuery).data;
+  const journal = useQuery(journalQuery(experiment.id)).data;
+  if (!view) return undefined;
+  if (view.document) return { view, document: view.document };
+  if (!classes || !journal) return undefined;
+  const level = classes.find(({ id }) => id === experiment.classId)?.readingLevel ?? '11-13';
+  const values = readings.filter(({ counts, value }) => counts && value != null);
+  const treatmentOf = new Map(experiment.units.map((unit) => [unit.id, unit.treatmentId]));
+  const comparedGroups = new Set(values.map(({ unitId }) => treatmentOf.get(unitId))).size;
+  let made = 0;
+  const { boards } = draftLesson(
+    {
+      comparedGroups,
+      canJudgeLuck: comparedGroups > 1,
+      hasReadings: readings.length > 0,
+      hasGuessChoices: (experiment.plan?.prediction.choices.length ?? 0) > 1,
+      talkPoints: readings.length,
+      pictures: journal.length,
+      isYoungest: level === '5-7',
+    },
+    () => uuidOf(`${experiment.id} ${(made += 1)}`, DRAFT),
+  );
+  const chosen = journal.filter(({ kind }) => kind !== 'note').slice(-4);
+  return {
+    view,
+    document: {
+      level: levelOf(level),
+      boards: boards.map((board) =>
+        sendable(board.kind === 'pictures' ? { ...board, entryIds: chosen.map(({ id }) => id) } : board),
+      ),
+    },
+  };
+}
+
+function levelOf(level: string): ReadingLevel {
+  return READING_LEVELS.find((one) => one === level) ?? '11-13';
+}
+
+/** A board as it crosses the wire. */
+export function sendable(board: Board): LessonDocument['boards'][number] {
+  return {
+    ...board,
+    unitIds: [...board.unitIds],
+    entryIds: [...board.entryIds],
+    talkCodes: [...board.talkCodes],
+  };
+}
+
+/** Opens a lesson for changes: each is saved by itself a moment later, and can be taken back. */
+export function useOpenLesson(experimentId: string, view: LessonView, begun: LessonDocument): OpenLesson {
+  const queries = useQueryClient();
+  const [kept, setKept] = useState<Kept>({ past: [], now: begun, future: [] });
+  const version = useRef(view.version);
+  const saved = useRef(view.document ?? begun);
+  const save = useMutation({
+    scope: { id: `lesson-${experimentId}` },
+    mutationFn: async (document: LessonDocument) => {
+      const answer = await call(lessonRoutes.saveLesson, {
+        params: { experimentId },
+        body: { ...document, version: version.current },
+      });
+      version.current = answer.version;
+      saved.current = document;
+      queries.setQueryData(lessonQuery(experimentId).queryKey, answer);
+    },
+  });
+  const { mutate, isPending, error } = save;
+  const { now } = kept;
+  useEffect(() => {
+    if (now === saved.current) return;
+    const timer = setTimeout(() => mutate(now), SAVE_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [now, mutate]);
+  // Leaving the page at once still saves.
+  const last = useRef(now);
+  useEffect(() => {
+    last.current = now;
+  }, [now]);
+  useEffect(
+    () => () => {
+      if (last.current !== saved.current) mutate(last.current);
+    },
+    [mutate],
+  );
+  const change = useCallback(
+    (next: LessonDocument) =>
+      setKept((before) => ({ past: [...before.past, before.now].slice(-MOST_UNDO), now: next, future: [] })),
+    [],
+  );
+  const step = (to: 'undo' | 'redo'): void =>
+    setKept(({ past, now: present, future }) => {
+      const next = to === 'undo' ? past.at(-1) : future[0];
+      if (!next) return { past, now: present, future };
+      return to === 'undo'
+        ? { past: past.slice(0, -1), now: next, future: [present, ...future] }
+        : { past: [...past, present], now: next, future: future.slice(1) };
+    });
+  const isConflict = error instanceof ApiFailure && error.body.code === 'changed_elsewhere';
+  const resolve = (which: 'mine' | 'theirs'): void => {
+    void queries.query({ ...lessonQuery(experimentId), staleTime: 0 }).then((theirs) => {
+      version.current = theirs.version;
+      if (which === 'mine' || !theirs.document) return mutate(now);
+      saved.current = theirs.document;
+      save.reset();
+      setKept((before) => ({ past: [...before.past, before.now], now: theirs.document as LessonDocument, future: [] }));
+    });
+  };
+  return {
+    document: now,
+    state: isConflict ? 'changed_elsewhere' : error ? 'failed' : isPending ? 'saving' : 'saved',
+    error,
+    change,
+    undo: kept.past.length > 0 ? () => step('undo') : undefined,
+    redo: kept.future.length > 0 ? () => step('redo') : undefined,
+    resolve,
+    retry: () => mutate(now),
+  };
+}

@@ -10,7 +10,7 @@ const WIDE = 1000;
 const TALL = 520;
 const LEFT = 74;
 const RIGHT = 250;
-const TOP = 24;
+const TOP = 48;
 const FLOOR = 450;
 const LABEL_GAP = 34;
 const MOST_DAY_NUMBERS = 10;
@@ -148,7 +148,7 @@ function Axes({
             </text>
           </g>
         ))}
-      <text x="10" y={TOP - 4} className="curves-unit">
+      <text x={LEFT - 12} y={TOP - 24} textAnchor="end" className="curves-unit">
         {scale.unit}
       </text>
       {days.map((day) => (

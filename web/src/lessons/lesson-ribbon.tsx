@@ -11,7 +11,8 @@ const DRAG_DISTANCE = 6;
 
 /** What a board is called on the ribbon. */
 export function nameOf(board: Board, level: ReadingLevel): string {
-  return board.kind === 'own_words' && board.title !== '' ? board.title : boardTitle(board.kind, level);
+  if (board.kind === 'own_words' && board.title !== '') return board.title;
+  return board.kind === 'not_known' ? say('notKnownShort') : boardTitle(board.kind, level);
 }
 
 /**

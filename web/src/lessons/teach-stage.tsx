@@ -7,10 +7,10 @@ import { Play, Plus, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { FailureNote, QrCode } from '../shared/ui/index.ts';
 import { Asking } from './asking.tsx';
 import { BoardEditor } from './board-editor.tsx';
 import { BoardView } from './board-view.tsx';
@@ -75,7 +75,7 @@ function Lesson({ lesson }: { lesson: OpenLesson }) {
       </div>
       <SavingNote lesson={lesson} />
       <div className="lesson-body">
-        <article className="board panel" aria-label={say('boardShown')}>
+        <article className="lesson-board panel" aria-label={say('boardShown')}>
           {board && (
             <BoardView
               key={board.id}
@@ -135,6 +135,7 @@ function BeginLesson({ lesson: { document } }: { lesson: OpenLesson }) {
   const navigate = useNavigate();
   const { showing, show } = useShowing(experiment.id);
   const first = document.boards.find(({ isHidden }) => !isHidden);
+  const remoteAddress = `${location.origin}/experiments/${experiment.id}/lesson/remote`;
   const begin = (): void => {
     if (!first) return;
     if (!showing) {
@@ -158,6 +159,14 @@ function BeginLesson({ lesson: { document } }: { lesson: OpenLesson }) {
         <Play size={20} aria-hidden="true" /> {showing ? say('goOnWithTheLesson') : say('beginTheLesson')}
       </Button>
       <p className="quiet">{say('aboutMinutes', { minutes: lessonMinutes(document) })}</p>
+      {showing && (
+        <div className="follow-on-phone">
+          <QrCode text={remoteAddress} label={say('openTheRemote')} size={84} />
+          <p>
+            {say('followOnPhone')} <Link to={`/experiments/${experiment.id}/lesson/remote`}>{say('openTheRemote')}</Link>
+          </p>
+        </div>
+      )}
     </div>
   );
 }

@@ -57,7 +57,7 @@ export default {
   talkUpSpreadHint:
     'A good answer thinks of seeds that differ, of depth, and of places that are warmer or wetter. It can see that spread start is an insurance.',
   talkNeverUp:
-    '{level, select, a5 {{n, plural, one {One pot is} other {# pots are}} still empty. Shall we look?} a8 {{pots} {n, plural, one {is} other {are}} still not up, but {up, plural, one {another is} other {# others are}}. What could be wrong, and how can we find out?} a11 {{pots} {n, plural, one {has} other {have}} not emerged while {up, plural, one {one other has} other {# others have}}. Put the possible reasons in order, the likeliest first.} other {{pots} {n, plural, one {has} other {have}} not emerged while {up, plural, one {one other has} other {# others have}}. How should {n, plural, one {it} other {they}} count in the comparison: as zero, or not at all? What does each choice claim?}}',
+    '{level, select, a5 {{n, plural, one {One pot is} other {# pots are}} still empty. Shall we look?} a8 {{pots} {n, plural, one {is} other {are}} still not up, but {up, plural, one {another came} other {# others came}} up. What could be wrong, and how can we find out?} a11 {{pots} {n, plural, one {has} other {have}} not emerged while {up, plural, one {one other did} other {# others did}}. Put the possible reasons in order, the likeliest first.} other {{pots} {n, plural, one {has} other {have}} not emerged while {up, plural, one {one other did} other {# others did}}. How should {n, plural, one {it} other {they}} count in the comparison: as zero, or not at all? What does each choice claim?}}',
   talkNeverUpHint:
     'A good answer lists depth, dryness, mould, being eaten and seeds that never would. It does not call the pot a failure: some seeds of every packet stay down.',
   talkDied:
@@ -87,7 +87,7 @@ export default {
   talkOverlapHint:
     'A good answer separates the average of a treatment from a single plant, and asks how often luck alone would make such a difference.',
   talkApart:
-    '{level, select, a5 {Every plant with {high} is taller than every plant with {low}. Could that be luck?} a8 {Every plant with {high} is taller than every plant with {low}. How sure does that make you?} a11 {No overlap: each {high} plant is taller than each {low} plant. What else differed between them besides what we changed?} other {The groups do not overlap ({high} above {low}). Which alternative explanations survive that, given the design?}}',
+    '{level, select, a5 {Every plant we measured with {high} is taller than every one with {low}. Could that be luck?} a8 {Every plant that we measured with {high} is taller than every one with {low}. How sure does that make you?} a11 {No overlap: each measured {high} plant is taller than each measured {low} plant. What else differed between them besides what we changed?} other {The measured heights do not overlap ({high} above {low}). Which alternative explanations survive that, given the design?}}',
   talkApartHint:
     'A good answer looks for what else was different: place, watering, who measured. The more was the same, the more the difference says.',
   talkFewPots:
@@ -147,6 +147,7 @@ export default {
   boardAnswer: '{level, select, a5 {What our plants say} other {The answer}}',
   boardLuck: '{level, select, a5 {Was it luck?} a8 {Is it luck?} other {Is it luck?}}',
   boardNotKnown: '{level, select, a5 {What we do not know} other {What we cannot say, and what next}}',
+  notKnownShort: 'Not known',
   boardTalk: '{level, select, a5 {Let us talk} other {Talk about}}',
   boardPictures: 'Our pictures',
   boardOwnWords: 'Own words',
@@ -211,7 +212,7 @@ export default {
   whatWeChanged: 'What we changed',
   whatWeKeptTheSame: 'What we kept the same',
   whatWeMeasured: 'What we measured',
-  variableOfPots: '{variable} of {pots, plural, one {# pot} other {# pots}} of {crop}',
+  variableOfPots: '{variable} in {pots, plural, one {# pot} other {# pots}}{ifCrop, select, yes { ({crop})} other {}}',
   whatWeGuessed: 'What we guessed',
   choiceTimes: '{choice} ({guesses})',
   choosePotsToWatch: 'Choose one or two pots to watch, beside this board.',
@@ -370,4 +371,4 @@ export default {
   drawWhatYouSee: 'Draw what you see',
   howManyAreUp: 'How many are up?  ____ of {pots}',
   theTallestIs: 'The tallest:  ____ {unit}',
-} as const;
+};

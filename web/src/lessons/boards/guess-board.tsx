@@ -32,13 +32,15 @@ export function GuessBoard({
   const asked = { prompt: (prompt?.prompt ?? '') || say('whichWillBeTallest'), choices: [...choices] };
   const poll = useClassPoll(experiment.id, board.id, begunAt, asked);
   return (
-    <div className="guess-board">
+    <div className={isRevealed ? 'guess-board is-revealed' : 'guess-board'}>
       <h2>{boardTitle('guess', now.level)}</h2>
-      <p className="board-question">{asked.prompt}</p>
-      <Tally poll={poll} asked={asked} now={now} isRevealed={isRevealed} />
-      {place === 'desk' && <p className="quiet">{say('votingIsOnTheProjector')}</p>}
-      <FailureNote error={poll.error} />
-      {place === 'room' && <VoteButtons poll={poll} isRevealed={isRevealed} onReveal={onReveal} />}
+      <div>
+        <p className="board-question">{asked.prompt}</p>
+        <Tally poll={poll} asked={asked} now={now} isRevealed={isRevealed} />
+        {place === 'desk' && <p className="quiet">{say('votingIsOnTheProjector')}</p>}
+        <FailureNote error={poll.error} />
+        {place === 'room' && <VoteButtons poll={poll} isRevealed={isRevealed} onReveal={onReveal} />}
+      </div>
       {isRevealed && (
         <WithComparison now={now}>
           {({ comparison }) => (

@@ -61,6 +61,7 @@ export function QuestionFacts({ now }: { now: LessonNow }) {
             {say('variableOfPots', {
               variable: variable.name,
               pots: experiment.units.length,
+              ifCrop: experiment.cropName === '' ? 'no' : 'yes',
               crop: experiment.cropName,
             })}
           </dd>

@@ -320,7 +320,7 @@ export default {
   potsInTheirPlaces: '{pots, plural, one {# pot} other {# pots}} in their places',
   methods: 'Methods',
   methodsText:
-    '{pots, plural, one {# pot} other {# pots}} of {crop} in {treatments, plural, one {one treatment} other {# treatments}} stood in {containers, plural, one {one container} other {# containers}}. {variable} was read to {step} {unit}; values of {day} are compared.',
+    '{pots, plural, one {# pot} other {# pots}} of {crop} in {treatments, plural, one {one treatment} other {# treatments}} stood in {containers, plural, one {one container} other {# containers}}. What was read is {variable}, to {step} {unit}; values of {day} are compared.',
   pair: 'Pair',
   difference: 'Difference',
   interval95: '95 % interval',

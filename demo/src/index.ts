@@ -14,6 +14,7 @@ import {
 } from './experiments.ts';
 
 export { demoCare, demoSamples } from './care.ts';
+export { DEMO_ENTRIES, demoDrawing, type DemoEntry, type DemoPicture } from './drawings.ts';
 export { DEMO_CONCLUSIONS, demoGuesses } from './ideas.ts';
 export { type DemoExperiment } from './experiments.ts';
 export { DEMO_CLASS, DEMO_EMAIL, DEMO_STUDENTS, DEMO_TEACHER, DEMO_TEAMS } from './school.ts';

@@ -93,7 +93,10 @@ export function dayFromToday(days: number): string {
 }
 
 /** Opens a stage by its name. */
-export async function openStage(page: Page, stage: 'Plan' | 'Sow' | 'Record' | 'Compare'): Promise<void> {
+export async function openStage(
+  page: Page,
+  stage: 'Plan' | 'Sow' | 'Record' | 'Compare' | 'Teach',
+): Promise<void> {
   await page
     .getByRole('navigation', { name: 'Stages' })
     .getByRole('link', { name: new RegExp(`^${stage}`) })

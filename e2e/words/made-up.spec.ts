@@ -152,6 +152,8 @@ test('a made-up language shows on the pages of a teacher that are of no experime
   }
 });
 
+const STAGES = ['plan', 'sow', 'record', 'compare', 'print', 'compare/print', 'teach', 'lesson/papers'];
+
 for (const status of ['draft', 'growing', 'finished']) {
   test(`a made-up language shows on every page of an experiment that is ${status}, and nothing is cut`, async ({
     demo: page,
@@ -162,7 +164,7 @@ for (const status of ['draft', 'growing', 'finished']) {
     const experiments = (await answer.json()) as { id: string; status: string }[];
     const id = experiments.find((one) => one.status === status)?.id;
     expect(id).toBeDefined();
-    for (const stage of ['plan', 'sow', 'record', 'compare', 'print', 'compare/print']) {
+    for (const stage of STAGES) {
       await page.goto(`${origin}/experiments/${id}/${stage}`);
       await everyTab(page, data, stage);
     }

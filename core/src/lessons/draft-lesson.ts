@@ -73,12 +73,12 @@ function isWorthShowing(kind: BoardKind, facts: DraftFacts): boolean {
 /**
  * A lesson made of what there is: every board in the order in which a class finds something out, those that would have
  * nothing to show hidden, so that they can be brought back.
- * @param idOf gives each board its id
+ * @param idOf gives a board its id, by its kind: each kind is drafted once
  */
-export function draftLesson(facts: DraftFacts, idOf: () => string): Lesson {
+export function draftLesson(facts: DraftFacts, idOf: (kind: BoardKind) => string): Lesson {
   return {
     boards: ORDER.map((kind) => ({
-      ...plainBoard(idOf(), kind, usualMinutes(kind, facts.isYoungest)),
+      ...plainBoard(idOf(kind), kind, usualMinutes(kind, facts.isYoungest)),
       isHidden: !isWorthShowing(kind, facts),
     })),
   };

@@ -1,11 +1,5 @@
 import { changeSinceLast, type UnitDay } from '../growth/index.ts';
-import {
-  type CalendarDay,
-  daysBetween,
-  defined,
-  notDefined,
-  type Outcome,
-} from '../shared/index.ts';
+import { type CalendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
 import { type LessonUnit, measured, type PlantOnDay } from './plant-on-day.ts';
 
 /** Units that share an extreme: a tie has several. */

@@ -104,13 +104,18 @@ describe('the story of a plant', () => {
   });
 
   test('as a table leaves the first change blank, and the change after a gap is since the last value', () => {
-    const { histories } = madeClass([{ group: 'a', looks: { 3: 'not_emerged', 5: 8, 7: 'not_read', 9: 20 } }], 9);
-    expect(watchedRows(histories.get('u1') ?? [], at(9)).map(({ value, change }) => [value, change])).toEqual([
-      [null, null],
-      [8, null],
-      [null, null],
-      [20, 12],
-    ]);
+    const { histories } = madeClass(
+      [{ group: 'a', looks: { 3: 'not_emerged', 5: 8, 7: 'not_read', 9: 20 } }],
+      9,
+    );
+    expect(watchedRows(histories.get('u1') ?? [], at(9)).map(({ value, change }) => [value, change])).toEqual(
+      [
+        [null, null],
+        [8, null],
+        [null, null],
+        [20, 12],
+      ],
+    );
   });
 });
 
@@ -140,13 +145,19 @@ describe('firsts', () => {
   test('are undefined, not 0, where nothing was read', () => {
     const none = madeClass([{ group: 'a', looks: { 4: 'not_emerged' } }], 4);
     const found = firstsOf(none.plants, none.histories, none.day, 1, null);
-    expect([found.tallest, found.firstUp, found.grownMost, found.nearestMark].every(({ defined }) => !defined)).toBe(
-      true,
-    );
+    expect(
+      [found.tallest, found.firstUp, found.grownMost, found.nearestMark].every(({ defined }) => !defined),
+    ).toBe(true);
   });
 
   test('reasons for a pot that is not up begin with what the record speaks for', () => {
-    const facts = { age: 5, usual: { min: 4, max: 9 }, rate: 0.8, temperatureC: 14, wantsC: { min: 18, max: 30 } };
+    const facts = {
+      age: 5,
+      usual: { min: 4, max: 9 },
+      rate: 0.8,
+      temperatureC: 14,
+      wantsC: { min: 18, max: 30 },
+    };
     expect(notUpReasons({ ...facts, hasSoil: true })).toEqual([
       'time_to_go',
       'no_warmth',
@@ -161,10 +172,7 @@ describe('firsts', () => {
 });
 
 describe('a drafted lesson', () => {
-  const idOf = () => {
-    let made = 0;
-    return () => `b${(made += 1)}`;
-  };
+  const idOf = (kind: string) => `id of ${kind}`;
   const FULL = {
     comparedGroups: 3,
     canJudgeLuck: true,
@@ -175,20 +183,31 @@ describe('a drafted lesson', () => {
     isYoungest: false,
   };
   const shown = (changes: object): string[] =>
-    draftLesson({ ...FULL, ...changes }, idOf())
+    draftLesson({ ...FULL, ...changes }, idOf)
       .boards.filter(({ isHidden }) => !isHidden)
       .map(({ kind }) => kind);
 
   test('holds every board that is not of own words once, and hides those with nothing to show', () => {
-    const { boards } = draftLesson(FULL, idOf());
-    expect(boards.map(({ kind }) => kind).sort()).toEqual(BOARD_KINDS.filter((kind) => kind !== 'own_words').toSorted());
+    const { boards } = draftLesson(FULL, idOf);
+    expect(boards.map(({ kind }) => kind).sort()).toEqual(
+      BOARD_KINDS.filter((kind) => kind !== 'own_words').toSorted(),
+    );
     expect(new Set(boards.map(({ id }) => id)).size).toBe(boards.length);
     expect(shown({ pictures: 0, hasGuessChoices: false })).not.toContain('pictures');
-    expect(shown({ comparedGroups: 0, canJudgeLuck: false, hasReadings: false, talkPoints: 0, hasGuessChoices: false, pictures: 0 })).toEqual(['question']);
+    expect(
+      shown({
+        comparedGroups: 0,
+        canJudgeLuck: false,
+        hasReadings: false,
+        talkPoints: 0,
+        hasGuessChoices: false,
+        pictures: 0,
+      }),
+    ).toEqual(['question']);
   });
 
   test('counts the minutes of what is shown, longer for the youngest, who see no shuffle', () => {
-    const older = draftLesson(FULL, idOf());
+    const older = draftLesson(FULL, idOf);
     expect(lessonMinutes(older)).toBe(16);
     expect(shown({ isYoungest: true })).not.toContain('luck');
     expect(lessonMinutes({ boards: older.boards.map((board) => ({ ...board, isHidden: true })) })).toBe(0);

@@ -29,16 +29,14 @@ export function madeClass(
     name,
     isControl: index === 0,
   }));
-  const units = pots.map(
-    (pot, index): LessonUnit => ({
-      id: `u${index + 1}`,
-      number: index + 1,
-      groupId: pot.group,
-      sownOn: addDays(SOWN, pot.sownAt ?? 0),
-      team: pot.team ?? '',
-      fromBright: pot.fromBright ?? null,
-    }),
-  );
+  const units = pots.map((pot, index): LessonUnit => ({
+    id: `u${index + 1}`,
+    number: index + 1,
+    groupId: pot.group,
+    sownOn: addDays(SOWN, pot.sownAt ?? 0),
+    team: pot.team ?? '',
+    fromBright: pot.fromBright ?? null,
+  }));
   const readings = pots.flatMap((pot, index) =>
     Object.entries(pot.looks).flatMap(([age, found]): ObservedFact[] => {
       const about = { unitId: `u${index + 1}`, day: addDays(SOWN, Number(age)) };
@@ -99,7 +97,13 @@ function daysUntil(day: CalendarDay): CalendarDay[] {
 }
 
 /** A pot that is found up on a day and grows evenly from then on, looked at every second day. */
-export function evenPot(group: string, upAt: number, perDay: number, until = 20, more: Partial<MadePot> = {}): MadePot {
+export function evenPot(
+  group: string,
+  upAt: number,
+  perDay: number,
+  until = 20,
+  more: Partial<MadePot> = {},
+): MadePot {
   const looks: Record<number, number | ObservedFact['state']> = {};
   for (let age = 2; age <= until; age += 2) {
     looks[age] = age < upAt ? 'not_emerged' : 5 + perDay * (age - upAt);

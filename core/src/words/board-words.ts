@@ -114,7 +114,9 @@ export function storyText(story: PlantStory, style: ValueStyle, sownText: string
     say('storySown', { on: sownText }),
     up,
     ...weeks.map(({ age, value }) => say('storyWeek', { value: readText(value, style), age })),
-    ...(end ? [end.state === 'dead' ? say('storyDead', { age: end.age }) : say('storyRemoved', { age: end.age })] : []),
+    ...(end
+      ? [end.state === 'dead' ? say('storyDead', { age: end.age }) : say('storyRemoved', { age: end.age })]
+      : []),
   ];
   return say('storyOf', { number: story.unit.number, parts: parts.join('; ') });
 }
@@ -137,10 +139,14 @@ export function firstsText(firsts: Firsts, style: ValueStyle, mark: number | nul
     lines.push(among === 1 ? say('onlyOneRead', said) : say('tallestIs', { ...said, among }));
   }
   if (shortest.defined && tallest.defined && shortest.value.value < tallest.value.value) {
-    lines.push(say('shortestIs', { ...numbers(shortest.value), value: readText(shortest.value.value, style) }));
+    lines.push(
+      say('shortestIs', { ...numbers(shortest.value), value: readText(shortest.value.value, style) }),
+    );
   }
   if (grownMost.defined && grownMost.value.among > 1 && grownMost.value.value > 0) {
-    lines.push(say('grownMostIs', { ...numbers(grownMost.value), value: readText(grownMost.value.value, style) }));
+    lines.push(
+      say('grownMostIs', { ...numbers(grownMost.value), value: readText(grownMost.value.value, style) }),
+    );
   }
   if (nearestMark.defined && nearestMark.value.among > 1 && mark !== null) {
     const value = roundedText(nearestMark.value.value, style);
@@ -155,7 +161,10 @@ export function notUpText({ notUp }: Firsts): string {
 }
 
 /** A reason to talk about why a pot is not up. */
-export function notUpReasonText(reason: NotUpReason, { usual, rate, temperatureC, wantsC }: NotUpFacts): string {
+export function notUpReasonText(
+  reason: NotUpReason,
+  { usual, rate, temperatureC, wantsC }: NotUpFacts,
+): string {
   switch (reason) {
     case 'time_to_go':
       return say('reasonTimeToGo', { days: usual?.max });

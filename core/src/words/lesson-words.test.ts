@@ -1,5 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { BOARD_KINDS, firstsOf, LINE_UP_ORDERS, NOT_UP_REASONS, plantStory, type TalkCode, type TalkOf } from '../lessons/index.ts';
+import {
+  BOARD_KINDS,
+  firstsOf,
+  LINE_UP_ORDERS,
+  NOT_UP_REASONS,
+  plantStory,
+  type TalkCode,
+  type TalkOf,
+} from '../lessons/index.ts';
 import { evenPot, madeClass, SOWN } from '../lessons/testing.ts';
 import { addDays } from '../shared/index.ts';
 import {
@@ -110,7 +118,9 @@ describe('boards in words', () => {
   const dayText = (one: string): string => `2 March + ${one}`;
 
   test('a row says its order and day, and counts what is not a height as what it is', () => {
-    expect(LINE_UP_ORDERS.map((order) => lineUpTitle(order, 20, 'x'))).toContain('Shortest to tallest, day 20');
+    expect(LINE_UP_ORDERS.map((order) => lineUpTitle(order, 20, 'x'))).toContain(
+      'Shortest to tallest, day 20',
+    );
     expect(lineUpTitle('age', null, '22 March')).toBe('Youngest to oldest, 22 March');
     expect(lineUpCounts(facts.plants)).toBe(
       '4 of 7 pots read this day, 1 not up yet, 1 dead, 1 removed, 1 not read',

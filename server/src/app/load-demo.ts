@@ -1,12 +1,14 @@
-import type { CalendarDay } from '@bright-sprout/core/shared';
+import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
 import {
   DEMO_CLASS,
   DEMO_CONCLUSIONS,
   DEMO_EMAIL,
+  DEMO_ENTRIES,
   DEMO_STUDENTS,
   DEMO_TEACHER,
   DEMO_TEAMS,
   demoCare,
+  demoDrawing,
   demoExperiments,
   demoGuesses,
   demoSamples,
@@ -19,6 +21,7 @@ import { v7 as uuid } from 'uuid';
 import { insertCare, LoggersService } from '../care/index.ts';
 import { ClassesService } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
+import { JournalEntry, pictureOf } from '../journal/index.ts';
 import { ImportsService } from '../imports/index.ts';
 import { type KnownTeacher, Teacher, TeachersService } from '../accounts/index.ts';
 import { SeedLot } from '../inventory/index.ts';
@@ -55,7 +58,17 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
   for (const { hypothesis, status, plan, experiment } of demoExperiments(today)) {
     const id = uuid();
     await app.get(ImportsService).insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
-    if (status === 'growing') await loadCare(app, id, experiment.sowOn, today);
+    if (status === 'growing') {
+      await loadCare(app, id, experiment.sowOn, today);
+      await loadJournal(
+        source,
+        id,
+        experiment.readings
+          .map(({ observedOn }) => observedOn)
+          .sort()
+          .at(-1) ?? today,
+      );
+    }
     if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
   await loadClass(app, teacher);
@@ -101,6 +114,30 @@ async function loadCare(
   }));
   await app.get<DataSource>(getDataSourceToken()).transaction((manager) => insertCare(manager, events));
   await app.get(LoggersService).keep(experimentId, demoSamples(sowOn, today));
+}
+
+/** What the class drew and wrote of the growing plants. */
+async function loadJournal(source: DataSource, experimentId: string, lastRead: CalendarDay): Promise<void> {
+  const units = await source
+    .getRepository(Unit)
+    .find({ where: { experimentId }, select: { id: true, number: true } });
+  const rows = await Promise.all(
+    DEMO_ENTRIES.map(async ({ pot, observer, daysBefore, note, drawn }) => {
+      const happenedOn = addDays(lastRead, -daysBefore);
+      return {
+        id: uuid(),
+        experimentId,
+        unitId: units.find(({ number }) => number === pot)?.id ?? null,
+        happenedOn,
+        kind: drawn === null ? ('note' as const) : ('drawing' as const),
+        note,
+        picture: drawn === null ? null : await pictureOf(demoDrawing(drawn)),
+        observer,
+        recordedAt: new Date(`${happenedOn}T10:15:00Z`),
+      };
+    }),
+  );
+  await source.getRepository(JournalEntry).insert(rows);
 }
 
 /** Makes the class, and gives it the experiments with the teams that their pots carry. */

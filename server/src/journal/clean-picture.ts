@@ -30,6 +30,21 @@ export function pictureKind(bytes: Uint8Array): 'jpeg' | 'png' | 'webp' | 'heic'
   return /^....ftyp(heic|heix|hevc|hevx|heim|heis|mif1|msf1|avif)/s.test(text) ? 'heic' : 'other';
 }
 
+/** A JPEG of pixels of three bytes each. */
+export function pictureOf({
+  width,
+  height,
+  pixels,
+}: {
+  width: number;
+  height: number;
+  pixels: Uint8Array;
+}): Promise<Buffer> {
+  return sharp(pixels, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: QUALITY })
+    .toBuffer();
+}
+
 /**
  * Draws a picture anew as a JPEG: upright, on white, 1600 pixels at most, and without place, device or any other
  * metadata. Only JPEG, PNG and WebP by their bytes are read, two at a time, none of more than 24 million pixels or for

@@ -1,5 +1,14 @@
 import type { LessonDocument, ShowingRequest } from '@bright-sprout/contract/lessons';
-import { Column, Entity, Index, JoinColumn, ManyToOne, OneToOne, PrimaryColumn, type Relation } from 'typeorm';
+import {
+  Column,
+  Entity,
+  Index,
+  JoinColumn,
+  ManyToOne,
+  OneToOne,
+  PrimaryColumn,
+  type Relation,
+} from 'typeorm';
 import { Student } from '../classes/index.ts';
 import { Experiment } from '../plans/index.ts';
 import { asJson } from '../shared/index.ts';

@@ -66,8 +66,6 @@ function lessonView({ version, document, showing, begunAt, shownAt }: LessonRow)
   return {
     version,
     document,
-    showing: isShown
-      ? { ...showing, begunAt: begunAt.toISOString(), shownAt: shownAt.toISOString() }
-      : null,
+    showing: isShown ? { ...showing, begunAt: begunAt.toISOString(), shownAt: shownAt.toISOString() } : null,
   };
 }

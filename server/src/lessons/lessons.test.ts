@@ -32,7 +32,13 @@ beforeEach(async () => {
 afterAll(() => server.close());
 
 function boards(...notes: string[]): LessonRequest['boards'] {
-  return notes.map((note) => ({ ...plainBoard(uuid(), 'line_up', 2), note, unitIds: [], entryIds: [], talkCodes: [] }));
+  return notes.map((note) => ({
+    ...plainBoard(uuid(), 'line_up', 2),
+    note,
+    unitIds: [],
+    entryIds: [],
+    talkCodes: [],
+  }));
 }
 
 const showing = (boardId: string, changes: Partial<ShowingRequest> = {}): ShowingRequest => ({
@@ -133,7 +139,13 @@ describe('a vote', () => {
     await teacher.put(`${path}/polls/${id}`).send(poll()).expect(200);
     const [ada, ben] = [await tablet(IDS.ada), await tablet(IDS.ben)];
     expect((await ada.get('/api/device/polls').expect(200)).body).toEqual([
-      { id, experimentId: experiment.id, prompt: 'Which is tallest?', choices: poll().choices, ownChoice: null },
+      {
+        id,
+        experimentId: experiment.id,
+        prompt: 'Which is tallest?',
+        choices: poll().choices,
+        ownChoice: null,
+      },
     ]);
     const vote = (who: Client, choice: number, voteId = uuid()) =>
       who.put(`/api/device/votes/${voteId}`).send({ pollId: id, choice });

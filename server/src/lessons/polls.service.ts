@@ -93,11 +93,10 @@ export class PollsService {
   /** What the class is asked now: none or one. */
   async ofStudent(device: JoinedDevice): Promise<StudentPollView[]> {
     const since = new Date(this.clock.now().getTime() - OPEN_FOR_MS);
-    const rows = await this.source.query<(Omit<StudentPollView, 'choices'> & { choices: string })[]>(OPEN_POLL, [
-      device.studentId,
-      since,
-      device.classId,
-    ]);
+    const rows = await this.source.query<(Omit<StudentPollView, 'choices'> & { choices: string })[]>(
+      OPEN_POLL,
+      [device.studentId, since, device.classId],
+    );
     return rows.map((row) => ({ ...row, choices: JSON.parse(row.choices) as string[] }));
   }
 

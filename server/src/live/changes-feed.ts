@@ -12,25 +12,26 @@ const ASK_MS = 500;
 /** Rows up to this old are asked for, as servers' clocks differ and a row is seen when its transaction ends. */
 const LOOK_BACK_MS = 10_000;
 
+// Every id is a uuid and every mark a number: a UNION has one type a column, and what does not fit becomes NULL.
 const SAVED = `
-  SELECT 'readings' AS thing, r.id AS id, u.experiment_id AS experimentId, 1 AS isRow
+  SELECT 'readings' AS thing, r.id AS id, u.experiment_id AS experimentId, 1 AS isRow, 0 AS mark
     FROM reading r JOIN unit u ON u.id = r.unit_id WHERE r.recorded_at > ?
   UNION ALL
-  SELECT 'readings', s.id, u.experiment_id, 0
+  SELECT 'readings', s.id, u.experiment_id, 0, 0
     FROM set_aside s JOIN reading r ON r.id = s.reading_id JOIN unit u ON u.id = r.unit_id WHERE s.recorded_at > ?
   UNION ALL
-  SELECT 'care', id, experiment_id, 0 FROM care_event WHERE recorded_at > ?
+  SELECT 'care', id, experiment_id, 0, 0 FROM care_event WHERE recorded_at > ?
   UNION ALL
-  SELECT 'journal', id, experiment_id, 0 FROM journal_entry WHERE recorded_at > ?
+  SELECT 'journal', id, experiment_id, 0, 0 FROM journal_entry WHERE recorded_at > ?
   UNION ALL
-  SELECT 'sowing', CONCAT(t.unit_id, t.item), u.experiment_id, 0
+  SELECT 'sowing', t.unit_id, u.experiment_id, 0, CRC32(t.item)
     FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.recorded_at > ?
   UNION ALL
-  SELECT 'lesson', CONCAT(experiment_id, shown_at), experiment_id, 0 FROM lesson WHERE shown_at > ?
+  SELECT 'lesson', experiment_id, experiment_id, 0, UNIX_TIMESTAMP(shown_at) FROM lesson WHERE shown_at > ?
   UNION ALL
-  SELECT 'poll', CONCAT(id, changed_at), experiment_id, 0 FROM poll WHERE changed_at > ?
+  SELECT 'poll', id, experiment_id, 0, UNIX_TIMESTAMP(changed_at) FROM poll WHERE changed_at > ?
   UNION ALL
-  SELECT 'votes', v.id, p.experiment_id, 0 FROM vote v JOIN poll p ON p.id = v.poll_id WHERE v.recorded_at > ?`;
+  SELECT 'votes', v.id, p.experiment_id, 0, 0 FROM vote v JOIN poll p ON p.id = v.poll_id WHERE v.recorded_at > ?`;
 
 /** How often {@link SAVED} asks for a time. */
 const TIMES_IN_SAVED = 8;
@@ -41,6 +42,8 @@ interface SavedRow {
   experimentId: string;
   /** 1 for a new reading, which can be told whole. */
   isRow: number;
+  /** Tells two changes of one row apart. */
+  mark: number | string;
 }
 
 /** More new readings of an experiment than these at once are fetched by who wants them. */
@@ -178,6 +181,6 @@ function newsOf(group: readonly SavedRow[], known: ReadonlyMap<string, ReadingVi
   };
 }
 
-function keyOf({ thing, id }: SavedRow): string {
-  return `${thing} ${id}`;
+function keyOf({ thing, id, mark }: SavedRow): string {
+  return `${thing} ${id} ${mark}`;
 }

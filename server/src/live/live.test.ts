@@ -176,4 +176,43 @@ describe('news of what was saved', () => {
     });
     expect(JSON.parse(event!)).toEqual({ experimentId: experiment.id, thing: 'readings' });
   });
+
+  test('is told of each tick, board and vote, though one follows the other at once', async () => {
+    const path = `/api/experiments/${experiment.id}`;
+    const showing = {
+      boardId: uuid(),
+      isBlank: false,
+      isRevealed: false,
+      hidesTreatments: false,
+      order: 'height',
+      level: '8-10',
+      day: dayFromToday(0),
+    };
+    const poll = { prompt: 'Which?', choices: ['A', 'B'], isOpen: true, hands: [0, 0] };
+    const pollId = uuid();
+    const heard: string[] = [];
+    const stop = await server.app
+      .get(ChangesFeed)
+      .listen(new Set([experiment.id]), 'teacher', (data) =>
+        heard.push((JSON.parse(data) as ChangeEvent).thing),
+      );
+    const act = async (round: number): Promise<void> => {
+      const unitIds = [experiment.units[round]!.id];
+      await teacher.put(`${path}/sowing/ticks`).send({ unitIds, item: 'label', isDone: true }).expect(200);
+      await teacher
+        .put(`${path}/lesson/showing`)
+        .send({ ...showing, isBlank: round > 0 })
+        .expect(200);
+      await teacher
+        .put(`${path}/polls/${pollId}`)
+        .send({ ...poll, hands: [round, 0] })
+        .expect(200);
+    };
+    await act(0);
+    await pause(QUIET_MS);
+    await act(1);
+    await pause(QUIET_MS);
+    stop();
+    expect(heard.sort()).toEqual(['lesson', 'lesson', 'poll', 'poll', 'sowing', 'sowing']);
+  });
 });

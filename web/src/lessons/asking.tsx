@@ -7,7 +7,16 @@ import { chosenTalk } from './talk-choice.ts';
 
 /** Talking points that go with a board, where it is not the board of talking points itself. */
 const BESIDE: Partial<Record<Board['kind'], readonly string[]>> = {
-  line_up: ['overlap', 'late_caught_up', 'far_from_rest', 'died', 'pots_not_read', 'ages_differ', 'one_pot', 'none_up'],
+  line_up: [
+    'overlap',
+    'late_caught_up',
+    'far_from_rest',
+    'died',
+    'pots_not_read',
+    'ages_differ',
+    'one_pot',
+    'none_up',
+  ],
   firsts: ['tie_tallest', 'early_fell_behind', 'never_up', 'up_spread', 'mark_passed', 'mark_not_passed'],
   guess: ['guess_other', 'guess_came_true', 'guess_split'],
   answer: ['overlap', 'apart', 'control_most', 'middle_most', 'survivors_only', 'spread_differs'],
@@ -20,7 +29,9 @@ const BESIDE: Partial<Record<Board['kind'], readonly string[]>> = {
 export function Asking({ board, now }: { board: Board; now: LessonNow }) {
   const codes = BESIDE[board.kind] ?? [];
   const points =
-    board.kind === 'talk' ? chosenTalk(board, now.talk) : now.talk.filter(({ code }) => codes.includes(code)).slice(0, 2);
+    board.kind === 'talk'
+      ? chosenTalk(board, now.talk)
+      : now.talk.filter(({ code }) => codes.includes(code)).slice(0, 2);
   if (points.length === 0) return null;
   return (
     <section className="asking" aria-label={say('ask')}>

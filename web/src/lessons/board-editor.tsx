@@ -96,7 +96,9 @@ function OwnWordsFields({ board, onChange }: FieldsProps) {
 
 function WatchFields({ board, now, onChange }: FieldsProps & { now: LessonNow }) {
   const set = (at: number, id: string): void => {
-    const ids = Array.from({ length: MOST_WATCHED }, (_, index) => (index === at ? id : (board.unitIds[index] ?? '')));
+    const ids = Array.from({ length: MOST_WATCHED }, (_, index) =>
+      index === at ? id : (board.unitIds[index] ?? ''),
+    );
     onChange({ unitIds: [...new Set(ids.filter((one) => one !== ''))] });
   };
   return (
@@ -104,7 +106,11 @@ function WatchFields({ board, now, onChange }: FieldsProps & { now: LessonNow })
       {Array.from({ length: MOST_WATCHED }, (_, at) => (
         <label key={at}>
           {at === 0 ? say('firstPot') : say('secondPot')}{' '}
-          <Form.Select size="sm" value={board.unitIds[at] ?? ''} onChange={({ target }) => set(at, target.value)}>
+          <Form.Select
+            size="sm"
+            value={board.unitIds[at] ?? ''}
+            onChange={({ target }) => set(at, target.value)}
+          >
             <option value="">{say('none')}</option>
             {now.plants.map(({ unit }) => (
               <option key={unit.id} value={unit.id}>

@@ -47,7 +47,11 @@ export function CurvesDrawing({
     }),
   );
   const path = (points: readonly { age: number; value: number }[]): string =>
-    points.map((point, index) => `${index === 0 ? 'M' : 'L'}${x(point.age).toFixed(1)} ${y(point.value).toFixed(1)}`).join('');
+    points
+      .map(
+        (point, index) => `${index === 0 ? 'M' : 'L'}${x(point.age).toFixed(1)} ${y(point.value).toFixed(1)}`,
+      )
+      .join('');
   return (
     <svg
       className={`curves-drawing ${className}`}
@@ -58,7 +62,14 @@ export function CurvesDrawing({
       <Axes scale={scale} x={x} y={y} lastAge={lastAge} />
       <g className="curves-lines">
         {unitCurves.map(({ unitId, groupId, points }) => (
-          <path key={unitId} d={path(points)} fill="none" stroke={styles.get(groupId)?.color} strokeWidth={isOwn ? 4 : 1.6} opacity={isOwn ? 0.9 : 0.28} />
+          <path
+            key={unitId}
+            d={path(points)}
+            fill="none"
+            stroke={styles.get(groupId)?.color}
+            strokeWidth={isOwn ? 4 : 1.6}
+            opacity={isOwn ? 0.9 : 0.28}
+          />
         ))}
         {treatmentCurves.map(({ groupId, points }) => (
           <path
@@ -142,7 +153,14 @@ function Axes({
         .filter(({ label }) => label !== '')
         .map(({ value, label }) => (
           <g key={value}>
-            <line x1={LEFT} x2={WIDE - RIGHT} y1={y(value)} y2={y(value)} stroke={COLOURS.grid} strokeWidth="1.5" />
+            <line
+              x1={LEFT}
+              x2={WIDE - RIGHT}
+              y1={y(value)}
+              y2={y(value)}
+              stroke={COLOURS.grid}
+              strokeWidth="1.5"
+            />
             <text x={LEFT - 12} y={y(value) + 7} textAnchor="end" className="curves-number">
               {label}
             </text>

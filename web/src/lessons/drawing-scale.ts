@@ -39,7 +39,11 @@ export function drawingScale(most: number, style: ValueStyle): DrawingScale {
     const amount = (step * at) / between;
     return { value: base(amount), label: at % between === 0 ? String(amount) : '' };
   });
-  return { top: base(step * count), marks, unit: scale ? scale.unit : style.kind === 'number' ? style.unit : '' };
+  return {
+    top: base(step * count),
+    marks,
+    unit: scale ? scale.unit : style.kind === 'number' ? style.unit : '',
+  };
 }
 
 /** A height without its unit, which the ruler beside it has: `13.0`, `5¼`. */

@@ -12,7 +12,13 @@ import {
   type TalkPoint,
   talkPoints,
 } from '@bright-sprout/core/lessons';
-import { calendarDay, type CalendarDay, daysBetween, daysFromTo, toMillimetres } from '@bright-sprout/core/shared';
+import {
+  calendarDay,
+  type CalendarDay,
+  daysBetween,
+  daysFromTo,
+  toMillimetres,
+} from '@bright-sprout/core/shared';
 import { ALPHA } from '@bright-sprout/core/statistics';
 import type { ReadingLevel, ValueStyle } from '@bright-sprout/core/words';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
@@ -70,7 +76,9 @@ function isInOrder({ plan, treatments }: ExperimentView): boolean {
   const [factor, ...others] = plan?.factors ?? [];
   if (!factor || others.length > 0 || factor.levels.length !== treatments.length) return false;
   const amounts = factor.levels.map((level) => levelAmount(factor.aspect, level));
-  return amounts.every((amount, at) => amount !== null && (at === 0 || amount > (amounts[at - 1] ?? Infinity)));
+  return amounts.every(
+    (amount, at) => amount !== null && (at === 0 || amount > (amounts[at - 1] ?? Infinity)),
+  );
 }
 
 /** How the packet did, where all pots are treated the same: one figure for all seeds. */
@@ -124,9 +132,11 @@ export function useLessonNow(level: ReadingLevel): LessonNow {
         histories,
         groups,
         isOrdered: isInOrder(experiment),
-        comparison: shown && shown.comparison.day === day ? shown.comparison : null,
+        comparison: shown?.comparison.day === day ? shown.comparison : null,
         readings: readings
-          .filter(({ counts, variableId, observedOn }) => counts && variableId === variable.id && observedOn <= day)
+          .filter(
+            ({ counts, variableId, observedOn }) => counts && variableId === variable.id && observedOn <= day,
+          )
           .map(({ unitId, observedOn, state, value, observer }) => ({
             unitId,
             state,
@@ -143,10 +153,41 @@ export function useLessonNow(level: ReadingLevel): LessonNow {
         classDays: classDaysOf(open, day),
         guesses,
       }),
-    [day, units, plants, histories, groups, experiment, shown, readings, variable, isHeight, step, wholeUnit, mark, open, guesses],
+    [
+      day,
+      units,
+      plants,
+      histories,
+      groups,
+      experiment,
+      shown,
+      readings,
+      variable,
+      isHeight,
+      step,
+      wholeUnit,
+      mark,
+      open,
+      guesses,
+    ],
   );
   const age = ageOf(plants, experiment, day);
-  return { level, day, age, plants, histories, groups, style, isHeight, mark, firsts, talk, guesses, shown, error };
+  return {
+    level,
+    day,
+    age,
+    plants,
+    histories,
+    groups,
+    style,
+    isHeight,
+    mark,
+    firsts,
+    talk,
+    guesses,
+    shown,
+    error,
+  };
 }
 
 function guessed(choices: readonly string[]): Guessed[] {

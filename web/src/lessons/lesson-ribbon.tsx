@@ -39,7 +39,12 @@ export function LessonRibbon({
     if (over && over.id !== active.id) onMove(at(active.id), at(over.id));
   };
   const step = (event: React.KeyboardEvent): void => {
-    const moves: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, Home: -boards.length, End: boards.length };
+    const moves: Record<string, number> = {
+      ArrowLeft: -1,
+      ArrowRight: 1,
+      Home: -boards.length,
+      End: boards.length,
+    };
     const move = moves[event.key];
     if (move === undefined) return;
     event.preventDefault();
@@ -111,7 +116,11 @@ function Stretch({
       data-board={board.id}
       aria-label={board.isHidden ? say('boardHidden', { name }) : say('boardMinutes', { name, minutes })}
       className={classes.join(' ')}
-      style={{ flexGrow: board.minutes, transform: CSS.Translate.toString(transform), transition: transition ?? '' }}
+      style={{
+        flexGrow: board.minutes,
+        transform: CSS.Translate.toString(transform),
+        transition: transition ?? '',
+      }}
       onClick={onChoose}
     >
       <b>{name}</b>

@@ -60,7 +60,12 @@ function Remote({ lesson }: { lesson: GivenLesson }) {
         <Button size="lg" disabled={!following} onClick={() => go(1)}>
           {say('next')} <ChevronRight aria-hidden="true" />
         </Button>
-        <Button size="lg" variant="light" aria-pressed={showing.isBlank} onClick={() => change({ isBlank: !showing.isBlank })}>
+        <Button
+          size="lg"
+          variant="light"
+          aria-pressed={showing.isBlank}
+          onClick={() => change({ isBlank: !showing.isBlank })}
+        >
           {showing.isBlank ? <Eye aria-hidden="true" /> : <EyeOff aria-hidden="true" />}{' '}
           {showing.isBlank ? say('showAgain') : say('blank')}
         </Button>
@@ -70,7 +75,9 @@ function Remote({ lesson }: { lesson: GivenLesson }) {
           </Button>
         )}
       </div>
-      <p className="quiet">{following ? say('thenComes', { name: nameOf(following, level) }) : say('thisIsTheLastBoard')}</p>
+      <p className="quiet">
+        {following ? say('thenComes', { name: nameOf(following, level) }) : say('thisIsTheLastBoard')}
+      </p>
       <div className="remote-settings">
         <Form.Control
           type="date"
@@ -78,10 +85,18 @@ function Remote({ lesson }: { lesson: GivenLesson }) {
           value={day}
           onChange={({ target }) => target.value !== '' && change({ day: target.value })}
         />
-        <Button variant="light" aria-label={say('dayBefore', { day: shortDay(day) })} onClick={() => change({ day: addDays(calendarDay(day), -1) })}>
+        <Button
+          variant="light"
+          aria-label={say('dayBefore', { day: shortDay(day) })}
+          onClick={() => change({ day: addDays(calendarDay(day), -1) })}
+        >
           −
         </Button>
-        <Button variant="light" aria-label={say('dayAfter', { day: shortDay(day) })} onClick={() => change({ day: addDays(calendarDay(day), 1) })}>
+        <Button
+          variant="light"
+          aria-label={say('dayAfter', { day: shortDay(day) })}
+          onClick={() => change({ day: addDays(calendarDay(day), 1) })}
+        >
           +
         </Button>
         <Form.Select

@@ -68,7 +68,8 @@ function useLessonKeys({ go, change, showing }: GivenLesson): void {
       const isOnControl = event.key === ' ' && at.closest('button, a, input, select, textarea');
       const isTyping = at.closest('input, select, textarea');
       const what = KEYS[event.key];
-      if (!what || isOnControl || isTyping || event.defaultPrevented || event.ctrlKey || event.metaKey) return;
+      if (!what || isOnControl || isTyping || event.defaultPrevented || event.ctrlKey || event.metaKey)
+        return;
       event.preventDefault();
       if (what === 'blank') change({ isBlank: !showing.isBlank });
       else go(what === 'next' ? 1 : -1);
@@ -91,7 +92,11 @@ function Projected({ lesson }: { lesson: GivenLesson }) {
   if (showing.isBlank) {
     return (
       <main className="show-page is-blank">
-        <button type="button" className="visually-hidden-focusable btn btn-dark" onClick={() => change({ isBlank: false })}>
+        <button
+          type="button"
+          className="visually-hidden-focusable btn btn-dark"
+          onClick={() => change({ isBlank: false })}
+        >
           {say('showAgain')}
         </button>
       </main>
@@ -100,12 +105,7 @@ function Projected({ lesson }: { lesson: GivenLesson }) {
   return (
     <main className={`show-page is-${board.kind}`}>
       <article className="show-board" key={board.id}>
-        <BoardView
-          board={board}
-          now={now}
-          state={showing}
-          onState={(changes) => change(changes)}
-        />
+        <BoardView board={board} now={now} state={showing} onState={(changes) => change(changes)} />
       </article>
       <footer className="show-foot">
         <DayChoice />
@@ -126,7 +126,12 @@ function Projected({ lesson }: { lesson: GivenLesson }) {
         <button type="button" aria-label={say('back')} disabled={at === 0} onClick={() => go(-1)}>
           <ChevronLeft size={26} aria-hidden="true" />
         </button>
-        <button type="button" aria-label={say('next')} disabled={at === boards.length - 1} onClick={() => go(1)}>
+        <button
+          type="button"
+          aria-label={say('next')}
+          disabled={at === boards.length - 1}
+          onClick={() => go(1)}
+        >
           <ChevronRight size={26} aria-hidden="true" />
         </button>
         <button type="button" aria-label={say('blank')} onClick={() => change({ isBlank: true })}>
@@ -147,7 +152,10 @@ function DayChoice() {
     () => [...new Set([experiment.sowOn, ...readings.map(({ observedOn }) => observedOn)])].sort(),
     [experiment.sowOn, readings],
   );
-  const at = Math.max(0, days.findLastIndex((one) => one <= day));
+  const at = Math.max(
+    0,
+    days.findLastIndex((one) => one <= day),
+  );
   if (days.length < 2) return null;
   return (
     <label className="show-day">

@@ -19,10 +19,14 @@ export function TakeHome({ now }: { now: LessonNow }) {
           wanted.set('paper', paper);
           return (
             <li key={paper}>
-              <Link to={{ pathname: `/experiments/${experiment.id}/lesson/papers`, search: wanted.toString() }}>
+              <Link
+                to={{ pathname: `/experiments/${experiment.id}/lesson/papers`, search: wanted.toString() }}
+              >
                 {PAPER_NAMES[paper]}
               </Link>
-              {paper === 'certificates' && passed > 0 && <small> {say('potsPassedTheMark', { passed })}</small>}
+              {paper === 'certificates' && passed > 0 && (
+                <small> {say('potsPassedTheMark', { passed })}</small>
+              )}
             </li>
           );
         })}

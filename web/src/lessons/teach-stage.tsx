@@ -115,10 +115,22 @@ function Lesson({ lesson }: { lesson: OpenLesson }) {
                 </option>
               ))}
             </Form.Select>
-            <Button size="sm" variant="light" disabled={!lesson.undo} onClick={lesson.undo} aria-label={say('undo')}>
+            <Button
+              size="sm"
+              variant="light"
+              disabled={!lesson.undo}
+              onClick={lesson.undo}
+              aria-label={say('undo')}
+            >
               <Undo2 size={17} aria-hidden="true" />
             </Button>
-            <Button size="sm" variant="light" disabled={!lesson.redo} onClick={lesson.redo} aria-label={say('redo')}>
+            <Button
+              size="sm"
+              variant="light"
+              disabled={!lesson.redo}
+              onClick={lesson.redo}
+              aria-label={say('redo')}
+            >
               <Redo2 size={17} aria-hidden="true" />
             </Button>
           </div>
@@ -150,7 +162,8 @@ function BeginLesson({ lesson: { document } }: { lesson: OpenLesson }) {
       });
     }
     // Where a browser does not fill the screen, the page fills its window.
-    void window.document.documentElement.requestFullscreen?.().catch(() => undefined);
+    const page = window.document.documentElement;
+    if (window.document.fullscreenEnabled) void page.requestFullscreen().catch(() => undefined);
     void navigate(`/experiments/${experiment.id}/lesson/show`);
   };
   return (
@@ -163,7 +176,8 @@ function BeginLesson({ lesson: { document } }: { lesson: OpenLesson }) {
         <div className="follow-on-phone">
           <QrCode text={remoteAddress} label={say('openTheRemote')} size={84} />
           <p>
-            {say('followOnPhone')} <Link to={`/experiments/${experiment.id}/lesson/remote`}>{say('openTheRemote')}</Link>
+            {say('followOnPhone')}{' '}
+            <Link to={`/experiments/${experiment.id}/lesson/remote`}>{say('openTheRemote')}</Link>
           </p>
         </div>
       )}

@@ -46,7 +46,6 @@ export function useLessonDocument(): { view: LessonView; document: LessonDocumen
   const values = readings.filter(({ counts, value }) => counts && value != null);
   const treatmentOf = new Map(experiment.units.map((unit) => [unit.id, unit.treatmentId]));
   const comparedGroups = new Set(values.map(({ unitId }) => treatmentOf.get(unitId))).size;
-  let made = 0;
   const { boards } = draftLesson(
     {
       comparedGroups,
@@ -57,7 +56,7 @@ export function useLessonDocument(): { view: LessonView; document: LessonDocumen
       pictures: journal.length,
       isYoungest: level === '5-7',
     },
-    () => uuidOf(`${experiment.id} ${(made += 1)}`, DRAFT),
+    (kind) => uuidOf(`${experiment.id} ${kind}`, DRAFT),
   );
   const chosen = journal.filter(({ kind }) => kind !== 'note').slice(-4);
   return {
@@ -141,7 +140,11 @@ export function useOpenLesson(experimentId: string, view: LessonView, begun: Les
       if (which === 'mine' || !theirs.document) return mutate(now);
       saved.current = theirs.document;
       save.reset();
-      setKept((before) => ({ past: [...before.past, before.now], now: theirs.document as LessonDocument, future: [] }));
+      setKept((before) => ({
+        past: [...before.past, before.now],
+        now: theirs.document as LessonDocument,
+        future: [],
+      }));
     });
   };
   return {

@@ -1,4 +1,9 @@
-import { type LessonView, lessonRoutes, type ShowingRequest, type ShowingView } from '@bright-sprout/contract/lessons';
+import {
+  type LessonView,
+  lessonRoutes,
+  type ShowingRequest,
+  type ShowingView,
+} from '@bright-sprout/contract/lessons';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call, lessonQuery } from '../shared/api/index.ts';
 

@@ -1,3 +1,4 @@
+import { lessonRoutes } from '@bright-sprout/contract/lessons';
 import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import { type StudentPotView, studentRoutes } from '@bright-sprout/contract/student';
@@ -53,6 +54,13 @@ function potsOfOthers(
 export const sowingQuery = queryOptions({
   queryKey: keys.ofDevice('sowing'),
   queryFn: () => call(studentRoutes.sowing, {}),
+  refetchInterval: ASK_AGAIN_MS,
+});
+
+/** What the class is asked now: none or one. It is told when that changes. */
+export const pollsQuery = queryOptions({
+  queryKey: keys.ofDevice('poll'),
+  queryFn: () => call(lessonRoutes.studentPoll, {}),
   refetchInterval: ASK_AGAIN_MS,
 });
 

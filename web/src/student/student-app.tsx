@@ -21,11 +21,12 @@ import { hearOfClass } from './hear-changes.ts';
 import { PotsScreen } from './pots-screen.tsx';
 import { deviceQuery } from './queries.ts';
 import { AvatarsScreen } from './avatars-screen.tsx';
+import { VoteSheet } from './vote-sheet.tsx';
 import { makerOf } from './use-keep-own.ts';
 import './student.scss';
 
 /** What depends on who is at the device. */
-const OF_STUDENT = ['pots', 'sowing', 'ideas'] as const;
+const OF_STUDENT = ['pots', 'sowing', 'ideas', 'poll'] as const;
 
 const CHANGES = addressOf(liveRoutes.classChanges, {});
 
@@ -87,6 +88,7 @@ export default function StudentApp() {
           value={makerOf({ device: shown, studentId: student.id, displayName: student.displayName })}
         >
           <FailureNote error={leave.error} />
+          <VoteSheet studentId={student.id} displayName={student.displayName} />
           <PotsScreen
             device={shown}
             student={student}

@@ -66,8 +66,7 @@ export default {
     'A good answer treats a death as a result that is told with the others. Nobody’s pot “failed”. Older classes see that averages of the living can mislead.',
   talkRemoved:
     '{level, select, a5 {{n, plural, one {One plant was} other {# plants were}} taken away. Do we miss {n, plural, one {it} other {them}}?} a8 {{pots} {n, plural, one {was} other {were}} taken out. Why is it important to write that down?} a11 {{pots} {n, plural, one {was} other {were}} removed. Who decided, on what day, and could that have changed the result?} other {{pots} {n, plural, one {was} other {were}} removed. Was the decision independent of the treatment and of the height so far?}}',
-  talkRemovedHint:
-    'A good answer says why it was done and that it is not the same as dead or not up.',
+  talkRemovedHint: 'A good answer says why it was done and that it is not the same as dead or not up.',
   talkPacketKept:
     '{level, select, a5 {We sowed {sown} seeds and {up} came up. Did the packet tell the truth?} a8 {The packet says {rate} of 100. We got {up} of {sown}. Did it keep its word?} a11 {{up} of {sown} came up, and the packet says {rate} %. Why can we not expect exactly that share?} other {{up} of {sown} emerged against a stated {rate} %: not told apart from it. How many seeds would it take to notice 10 points less?}}',
   talkPacketKeptHint:
@@ -78,7 +77,8 @@ export default {
     'A good answer knows that packets are tested on paper at an even warmth. Depth, cold, dry mix and old seed all make a difference.',
   talkLaterThanUsual:
     '{level, select, a5 {Our plants took longer than the packet says. Were they cold?} a8 {Most pots were up by day {age}. The crop usually takes up to {usual, plural, one {# day} other {# days}}. What slowed ours?} a11 {The middle pot emerged on day {age}, later than the usual {usual, plural, one {# day} other {# days}}. Which of our conditions would you measure to find out why?} other {Median emergence was day {age} against a usual maximum of {usual, plural, one {# day} other {# days}}. How would a thermal-time model explain it, and what would test that?}}',
-  talkLaterThanUsualHint: 'A good answer thinks of warmth first, then of depth, water and days without a look.',
+  talkLaterThanUsualHint:
+    'A good answer thinks of warmth first, then of depth, water and days without a look.',
   talkEarlierThanUsual:
     '{level, select, a5 {Our plants were faster than the packet says! What did they like here?} a8 {Most pots were up by day {age}. The crop usually takes at least {usual, plural, one {# day} other {# days}}. What helped ours?} a11 {The middle pot emerged on day {age}, before the usual {usual, plural, one {# day} other {# days}}. Which of our conditions could explain it?} other {Median emergence was day {age} against a usual minimum of {usual, plural, one {# day} other {# days}}. Which conditions would bring that about, and how would you test it?}}',
   talkEarlierThanUsualHint: 'A good answer thinks of a warm room, soaked seed and shallow sowing.',
@@ -92,46 +92,58 @@ export default {
     'A good answer looks for what else was different: place, watering, who measured. The more was the same, the more the difference says.',
   talkFewPots:
     '{level, select, a5 {With {group} we could measure only {n, plural, one {one plant} other {# plants}}. Is that enough to know?} a8 {Only {n, plural, one {one plant} other {# plants}} with {group} could be measured. Why would more be better?} a11 {The average of {group} rests on {n, plural, one {one plant} other {# plants}}. What could one unusual plant do to it?} other {{group} has n = {n}. What happens to the interval, and what would two more pots buy?}}',
-  talkFewPotsHint: 'A good answer sees that one odd plant moves the average of two a long way, and the average of ten only a little.',
+  talkFewPotsHint:
+    'A good answer sees that one odd plant moves the average of two a long way, and the average of ten only a little.',
   talkOnePot:
     '{level, select, a5 {We have one pot. Are all plants like ours?} a8 {We have one pot, number {pot}. What can one plant tell us, and what not?} a11 {Everything here rests on pot {pot}. What can be described, and what cannot be concluded?} other {There is one unit (pot {pot}). Which questions does a series on one unit answer, and which need replication?}}',
   talkOnePotHint: 'A good answer says: one plant can be described day by day, and compared with nothing.',
   talkSpreadDiffers:
     '{level, select, a5 {The plants with {wide} are very mixed. The plants with {narrow} are much alike. Why?} a8 {Plants with {wide} differ from each other a lot, plants with {narrow} only a little. What could mix them up?} a11 {{wide} plants spread more than twice as far as {narrow} plants. What could make a treatment act unevenly?} other {The range of {wide} is more than twice that of {narrow}. Is spread itself an effect here, or is it too few pots to say?}}',
-  talkSpreadDiffersHint: 'A good answer thinks of uneven doses and places. It also sees that with few pots a range is a shaky figure.',
+  talkSpreadDiffersHint:
+    'A good answer thinks of uneven doses and places. It also sees that with few pots a range is a shaky figure.',
   talkMiddleMost:
     '{level, select, a5 {Not the most and not the least: all together, the plants with {group} are the tallest. Is more always better?} a8 {The tallest plants on average got {group}, the amount in the middle. Is more always better?} a11 {The highest average is at {group}, between the extremes. Sketch the curve: where would you try next?} other {The mean peaks at {group}, inside the range. With so few amounts, what could the curve look like, and which amounts would settle it?}}',
-  talkMiddleMostHint: 'A good answer knows that too much of a good thing harms, and that an average in the middle can also be luck: see how sure the answer is.',
+  talkMiddleMostHint:
+    'A good answer knows that too much of a good thing harms, and that an average in the middle can also be luck: see how sure the answer is.',
   talkControlMost:
     '{level, select, a5 {All together, the plants with {group} are the tallest. Did our change help?} a8 {The plants with {group}, which we only compare with, are the tallest on average. What did our change do?} a11 {{group}, our control, has the highest average. Was the idea wrong, was the amount wrong, or could it be luck?} other {The control ({group}) has the highest mean. Which of these fit: harm, an effect too small to see, too little power, a confounder?}}',
-  talkControlMostHint: 'A good answer is glad of a result that was not expected, and looks at how sure it is before it explains it.',
+  talkControlMostHint:
+    'A good answer is glad of a result that was not expected, and looks at how sure it is before it explains it.',
   talkSurvivorsOnly:
     '{level, select, a5 {With {group}, {left} of {of} plants are still there. What about the others?} a8 {With {group}, only {left} of {of} plants are alive. Is it fair to compare only those?} a11 {Only {left} of {of} {group} plants live. If the weak ones died, what happens to the average?} other {{left} of {of} {group} pots survive. How does survivorship bias act on the height comparison, and which outcome should lead instead?}}',
   talkSurvivorsOnlyHint: 'A good answer sees that averages of the living hide the dead, and reports both.',
   talkNearerTheLight:
     '{level, select, a5 {Plants near the window are {more, select, yes {taller} other {shorter}}. Why?} a8 {Pots nearest the bright side have {more, select, yes {taller} other {shorter}} plants than those farthest from it. Why could that be?} a11 {Allowing for treatments, plants nearest the bright side are {more, select, yes {taller} other {shorter}}. How could that mix with what we wanted to know?} other {Within treatments, the row nearest the light differs from the farthest by more than one SD ({more, select, yes {taller} other {shorter}} near it). How do blocks or turning deal with this?}}',
-  talkNearerTheLightHint: 'A good answer knows that plants in too little light stretch and those in more light are sturdier, and proposes to turn or shuffle the pots.',
+  talkNearerTheLightHint:
+    'A good answer knows that plants in too little light stretch and those in more light are sturdier, and proposes to turn or shuffle the pots.',
   talkAgesDiffer:
     '{level, select, a5 {Our plants are not all the same age. Who is the oldest?} a8 {The youngest plant is {youngest, plural, one {# day} other {# days}} old, the oldest {oldest, plural, one {# day} other {# days}}. Can we compare their heights?} a11 {Ages go from {youngest} to {oldest} days. What can a row of ages show that one plant over time also could?} other {Ages go from {youngest} to {oldest} days. Compare a cross-section of ages with following one plant: what does each assume?}}',
-  talkAgesDifferHint: 'A good answer sees that a row of ages shows growth only if the plants would have grown alike.',
+  talkAgesDifferHint:
+    'A good answer sees that a row of ages shows growth only if the plants would have grown alike.',
   talkReadersDiffer:
     '{level, select, a5 {Two people measured pot {pot}: {first} and {second}. Who is right?} a8 {Two people read pot {pot} on {day}: {first} and {second}. How can both have read with care?} a11 {Pot {pot} was read as {first} and {second} on {day}. What should a rule for measuring say so that this happens less?} other {Pot {pot} was read as {first} and {second} on {day}. How large is our measuring error, and is it small against the differences we speak of?}}',
-  talkReadersDifferHint: 'A good answer blames nobody. It finds a rule: zero on the soil, straight stem, which tip counts, eyes level with it.',
+  talkReadersDifferHint:
+    'A good answer blames nobody. It finds a rule: zero on the soil, straight stem, which tip counts, eyes level with it.',
   talkReadersAgree:
     '{level, select, a5 {Two people measured the same plants and said the same. Why is that good?} a8 {{pairs, plural, one {# pot was} other {# pots were}} read by two people, never more than {within} apart. What did they do right?} a11 {{pairs, plural, one {One pot} other {# pots}} read twice, at most {within} apart. Does agreeing mean being right?} other {{pairs, plural, one {One pot} other {# pots}} read twice, at most {within} apart: precision. What would show whether the readings are accurate too?}}',
-  talkReadersAgreeHint: 'A good answer sees that two people can be wrong alike, for instance with the same worn ruler.',
+  talkReadersAgreeHint:
+    'A good answer sees that two people can be wrong alike, for instance with the same worn ruler.',
   talkDaysMissed:
     '{level, select, a5 {On some days nobody looked. What did the plants do then?} a8 {From {from} to {to} nobody read the pots ({days, plural, one {# class day} other {# class days}}). What could have happened that we did not see?} a11 {There are no readings for {days, plural, one {one class day} other {# class days}} ({from} to {to}). Which statements of ours depend on those days?} other {{days, plural, one {One class day} other {# class days}} without readings ({from} to {to}). May we interpolate, and for which question must we not?}}',
-  talkDaysMissedHint: 'A good answer leaves the gap in the chart and says what it hides: for example on which day a pot came up.',
+  talkDaysMissedHint:
+    'A good answer leaves the gap in the chart and says what it hides: for example on which day a pot came up.',
   talkPotsNotRead:
     '{level, select, a5 {{n, plural, one {One pot was} other {# pots were}} not measured today. Does {n, plural, one {it} other {they}} count?} a8 {{pots} {n, plural, one {was} other {were}} not read on this day. May we use the reading of the day before?} a11 {{pots} {n, plural, one {is} other {are}} missing today. When does a missing reading change the answer?} other {{pots} {n, plural, one {is} other {are}} missing today. Missing at random, or for a reason that has to do with the plant?}}',
-  talkPotsNotReadHint: 'A good answer says that missing is not zero, and that an older reading would make a plant look shorter than it is.',
+  talkPotsNotReadHint:
+    'A good answer says that missing is not zero, and that an older reading would make a plant look shorter than it is.',
   talkRoundNumbers:
     '{level, select, a5 {Many of our plants are just on a long line of the ruler. Is that true?} a8 {{round} of {readings} readings are whole numbers. Do plants like whole numbers, or do we?} a11 {{round} of {readings} readings are whole, though our ruler has finer marks. What happened, and what does it do to an average?} other {{round} of {readings} readings are whole units, far more than the scale explains: digit preference. What does rounding cost us?}}',
-  talkRoundNumbersHint: 'A good answer sees that it is the readers who round. Rounding makes small differences vanish or appear.',
+  talkRoundNumbersHint:
+    'A good answer sees that it is the readers who round. Rounding makes small differences vanish or appear.',
   talkGuessOther:
     '{level, select, a5 {Most of us guessed {choice}. The plants say {group}. Is it bad to guess wrong?} a8 {{n} of us guessed {choice}, but the plants with {group} are the tallest on average. What made us think so?} a11 {Most guessed {choice}, the plants say {group}. Which idea about plants has to change?} other {The most frequent prediction was {choice}; the data favour {group}. Which assumption in the reasoning failed, or could the design explain it?}}',
-  talkGuessOtherHint: 'A good answer keeps to reasons. A guess that did not come true is where something is learned.',
+  talkGuessOtherHint:
+    'A good answer keeps to reasons. A guess that did not come true is where something is learned.',
   talkGuessCameTrue:
     '{level, select, a5 {Most of us guessed {choice}, and so it is! How did you know?} a8 {{n} of us guessed {choice}, and the plants agree. Did we know, or were we lucky?} a11 {Most guessed {choice}, and the plants agree. Was it for the right reason? How could we test the reason itself?} other {The most frequent prediction, {choice}, fits the data. Which other explanation predicts the same result?}}',
   talkGuessCameTrueHint: 'A good answer knows that a right guess can come from a wrong reason.',
@@ -183,10 +195,14 @@ export default {
   storyRemoved: 'taken out on day {age}',
   storyOf: 'Pot {number}: {parts}.',
   storySown: 'sown {on}',
-  firstUpIs: '{n, plural, one {Pot {pots} was} other {Pots {pots} were}} found up first, on day {age} after sowing, of {among, plural, one {# pot} other {# pots}}.',
-  tallestIs: '{n, plural, one {Pot {pots} has the tallest plant} other {Pots {pots} share the tallest plants}}: {value}, of {among, plural, one {# plant} other {# plants}} read.',
-  shortestIs: '{n, plural, one {Pot {pots} has the shortest plant} other {Pots {pots} share the shortest plants}}: {value}.',
-  grownMostIs: '{n, plural, one {Pot {pots} has} other {Pots {pots} have}} grown most since last time: {value}.',
+  firstUpIs:
+    '{n, plural, one {Pot {pots} was} other {Pots {pots} were}} found up first, on day {age} after sowing, of {among, plural, one {# pot} other {# pots}}.',
+  tallestIs:
+    '{n, plural, one {Pot {pots} has the tallest plant} other {Pots {pots} share the tallest plants}}: {value}, of {among, plural, one {# plant} other {# plants}} read.',
+  shortestIs:
+    '{n, plural, one {Pot {pots} has the shortest plant} other {Pots {pots} share the shortest plants}}: {value}.',
+  grownMostIs:
+    '{n, plural, one {Pot {pots} has} other {Pots {pots} have}} grown most since last time: {value}.',
   nearestMarkIs: '{n, plural, one {Pot {pots} is} other {Pots {pots} are}} nearest to {mark}: {value} away.',
   onlyOneRead: 'Pot {pots} is the only one that was read: {value}.',
   notUpAre: '{n, plural, one {Pot {pots} is} other {Pots {pots} are}} not up yet. What could be the reason?',
@@ -212,7 +228,8 @@ export default {
   whatWeChanged: 'What we changed',
   whatWeKeptTheSame: 'What we kept the same',
   whatWeMeasured: 'What we measured',
-  variableOfPots: '{variable} in {pots, plural, one {# pot} other {# pots}}{ifCrop, select, yes { ({crop})} other {}}',
+  variableOfPots:
+    '{variable} in {pots, plural, one {# pot} other {# pots}}{ifCrop, select, yes { ({crop})} other {}}',
   whatWeGuessed: 'What we guessed',
   choiceTimes: '{choice} ({guesses})',
   choosePotsToWatch: 'Choose one or two pots to watch, beside this board.',
@@ -230,7 +247,8 @@ export default {
   nextTime: 'Next time',
   startNextPlanWith: 'Start the next plan: {mend}',
   startNextPlan: 'Start the next plan',
-  theSameAgain: 'The check of the design has nothing to mend: grow the same again, and see whether it comes out alike.',
+  theSameAgain:
+    'The check of the design has nothing to mend: grow the same again, and see whether it comes out alike.',
   noDifferenceWeCanSee: 'No difference that we can see',
   whichWillBeTallest: 'Which will be tallest on average?',
   votingIsOnTheProjector: 'The class votes once the lesson is shown: on tablets, or by hands that you count.',
@@ -348,25 +366,25 @@ export default {
   firstSprout: 'First sprout',
   fullRecord: 'Full record kept',
   potPassedTheMark: 'Pot {number} passed {mark}: {value} on {day}.',
-  potWasUpFirst: 'Pot {number} was found up first, on {day}, {age, plural, one {# day} other {# days}} after sowing.',
+  potWasUpFirst:
+    'Pot {number} was found up first, on {day}, {age, plural, one {# day} other {# days}} after sowing.',
   potHasAFullRecord: 'Pot {number} was looked at on every one of {days, plural, one {# day} other {# days}}.',
   wePlantedToFindOut: 'We are finding out: {question}',
-  whatWeGrow:
-    'Our class grows {crop} in {pots, plural, one {# pot} other {# pots}}, sown {sown}.',
+  whatWeGrow: 'Our class grows {crop} in {pots, plural, one {# pot} other {# pots}}, sown {sown}.',
   weAreStillWatching: 'We are still watching what happens.',
   ifAPlantComesHome: 'If a plant comes home ({crop})',
   careLight: 'Light: as bright as you can, out of the hottest noon sun for the first days.',
   careWater: 'Water: about {ml} mL when the top of the mix feels dry; let it run off.',
   careWarmth: 'Warmth: never below {min} °C, best around {best} °C.',
   carePotOn: 'Potting on: into a larger pot when it is about {height} cm tall or roots show below.',
-  carePlantOut:
-    'Planting out: after the last frost, {apart} cm from the next; it can grow {height} cm tall.',
+  carePlantOut: 'Planting out: after the last frost, {apart} cm from the next; it can grow {height} cm tall.',
   careStaysSmall: 'It stays small enough for a window: about {height} cm.',
   careHarvest: 'Flowers or harvest: {min} to {max} days after sowing, as a rule.',
   please: 'Please:',
   familyCaution:
     'nobody eats any part of a plant from class unless the teacher says so; wash hands after touching soil, and tell us of allergies. The rules of your school come first.',
-  wallChartHow: 'A dot for each plant and day, a colour for each treatment; leave a gap on days without a look ({unit}).',
+  wallChartHow:
+    'A dot for each plant and day, a colour for each treatment; leave a gap on days without a look ({unit}).',
   emptyChart: 'An empty chart of {days, plural, one {# day} other {# days}} to fill in by hand',
   drawWhatYouSee: 'Draw what you see',
   howManyAreUp: 'How many are up?  ____ of {pots}',

@@ -1,4 +1,8 @@
 export default {
+  theVote: 'The vote',
+  putTheVoteAway: 'Later',
+  aVoteOf: '{displayName}: a vote',
+  yourVoteIsKept: 'Your vote is kept. You can change it until the vote is over.',
   typeTheClassCode: 'Type the class code',
   classCode: 'Class code',
   goIn: 'Go in',

@@ -66,17 +66,13 @@ export const neverUp: TalkRule = (facts) => {
 /** Pots that died. */
 export const died: TalkRule = (facts) => {
   const found = inState(facts, 'dead');
-  return found.length > 0
-    ? { code: 'died', pots: numbersOf(found.map(({ unit }) => unit)) }
-    : undefined;
+  return found.length > 0 ? { code: 'died', pots: numbersOf(found.map(({ unit }) => unit)) } : undefined;
 };
 
 /** Pots that were taken out. */
 export const removed: TalkRule = (facts) => {
   const found = inState(facts, 'removed');
-  return found.length > 0
-    ? { code: 'removed', pots: numbersOf(found.map(({ unit }) => unit)) }
-    : undefined;
+  return found.length > 0 ? { code: 'removed', pots: numbersOf(found.map(({ unit }) => unit)) } : undefined;
 };
 
 const LEAST_SEEDS = 10;

@@ -41,7 +41,9 @@ const TIMES = 2;
 function twoWeeks(facts: TalkFacts): { before: number; now: number; pots: number } | undefined {
   const { day, histories } = facts;
   const near = (unitId: string, on: CalendarDay): { day: CalendarDay; value: number } | undefined => {
-    const found = (histories.get(unitId) ?? []).findLast((finding) => finding.day <= on && finding.value !== null);
+    const found = (histories.get(unitId) ?? []).findLast(
+      (finding) => finding.day <= on && finding.value !== null,
+    );
     return found?.value == null || daysBetween(found.day, on) > NEAR_DAYS
       ? undefined
       : { day: found.day, value: found.value };

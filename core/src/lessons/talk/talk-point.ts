@@ -64,10 +64,20 @@ export type TalkPoint =
       readonly day: CalendarDay;
     }
   | { readonly code: 'readers_agree'; readonly pairs: number; readonly within: number }
-  | { readonly code: 'days_missed'; readonly days: number; readonly from: CalendarDay; readonly to: CalendarDay }
+  | {
+      readonly code: 'days_missed';
+      readonly days: number;
+      readonly from: CalendarDay;
+      readonly to: CalendarDay;
+    }
   | { readonly code: 'pots_not_read'; readonly pots: readonly number[] }
   | { readonly code: 'round_numbers'; readonly round: number; readonly readings: number }
-  | { readonly code: 'guess_other'; readonly choice: string; readonly guesses: number; readonly groupId: string }
+  | {
+      readonly code: 'guess_other';
+      readonly choice: string;
+      readonly guesses: number;
+      readonly groupId: string;
+    }
   | { readonly code: 'guess_came_true'; readonly choice: string; readonly guesses: number }
   | { readonly code: 'guess_split'; readonly guesses: number; readonly most: number };
 

@@ -2,9 +2,11 @@ import { describe, expect, test } from '@jest/globals';
 import { evenPot, type MadePot, madeClass } from '../testing.ts';
 import { type TalkCode, talkPoints } from '../index.ts';
 
-const repeat = (count: number, pot: (index: number) => MadePot): MadePot[] => Array.from({ length: count }, (_, i) => pot(i));
-const codes = (...args: Parameters<typeof madeClass>): TalkCode[] => talkPoints(madeClass(...args)).map(({ code }) => code);
-const point = <Code extends TalkCode>(code: Code, ...args: Parameters<typeof madeClass>) =>
+const repeat = (count: number, pot: (index: number) => MadePot): MadePot[] =>
+  Array.from({ length: count }, (_, i) => pot(i));
+const codes = (...args: Parameters<typeof madeClass>): TalkCode[] =>
+  talkPoints(madeClass(...args)).map(({ code }) => code);
+const point = (code: TalkCode, ...args: Parameters<typeof madeClass>) =>
   talkPoints(madeClass(...args)).find((one) => one.code === code);
 
 /** Six pots that grow alike but for a little. */
@@ -54,20 +56,47 @@ const CASES: readonly (readonly [TalkCode, Parameters<typeof madeClass>, Paramet
   ],
   [
     'same_height_apart',
-    [[{ group: 'a', looks: { 9: 50 } }, { group: 'b', looks: { 9: 50 } }], 9],
-    [[{ group: 'a', looks: { 9: 50 } }, { group: 'b', looks: { 9: 51 } }], 9],
+    [
+      [
+        { group: 'a', looks: { 9: 50 } },
+        { group: 'b', looks: { 9: 50 } },
+      ],
+      9,
+    ],
+    [
+      [
+        { group: 'a', looks: { 9: 50 } },
+        { group: 'b', looks: { 9: 51 } },
+      ],
+      9,
+    ],
   ],
   ['mark_passed', [CALM, 20, { mark: 40 }], [CALM, 20, { mark: 400 }]],
   ['mark_not_passed', [CALM, 20, { mark: 400 }], [CALM, 20, { mark: 40 }]],
   [
     'none_up',
     [repeat(3, () => ({ group: 'a', looks: { 4: 'not_emerged' } })), 4],
-    [[...repeat(3, (): MadePot => ({ group: 'a', looks: { 4: 'not_emerged' } })), { group: 'a', looks: { 4: 2 } }], 4],
+    [
+      [
+        ...repeat(3, (): MadePot => ({ group: 'a', looks: { 4: 'not_emerged' } })),
+        { group: 'a', looks: { 4: 2 } },
+      ],
+      4,
+    ],
   ],
   [
     'up_together',
-    [repeat(4, (i) => ({ group: 'a', looks: { 4: 'not_emerged', 5: i === 0 ? 3 : 'not_emerged', 6: 5 } })), 6],
-    [[...repeat(4, (): MadePot => ({ group: 'a', looks: { 6: 5 } })), { group: 'a', looks: { 6: 'not_emerged' } }], 6],
+    [
+      repeat(4, (i) => ({ group: 'a', looks: { 4: 'not_emerged', 5: i === 0 ? 3 : 'not_emerged', 6: 5 } })),
+      6,
+    ],
+    [
+      [
+        ...repeat(4, (): MadePot => ({ group: 'a', looks: { 6: 5 } })),
+        { group: 'a', looks: { 6: 'not_emerged' } },
+      ],
+      6,
+    ],
   ],
   [
     'up_spread',
@@ -91,43 +120,138 @@ const CASES: readonly (readonly [TalkCode, Parameters<typeof madeClass>, Paramet
     [CALM, 20, { packet: { up: 10, sown: 40, rate: 0.8, isUnlike: true } }],
     [CALM, 20, { packet: { up: 30, sown: 40, rate: 0.8, isUnlike: false } }],
   ],
-  ['later_than_usual', [CALM, 20, { usualDays: { min: 2, max: 5 } }], [CALM, 20, { usualDays: { min: 2, max: 6 } }]],
-  ['earlier_than_usual', [CALM, 20, { usualDays: { min: 7, max: 9 } }], [CALM, 20, { usualDays: { min: 6, max: 9 } }]],
+  [
+    'later_than_usual',
+    [CALM, 20, { usualDays: { min: 2, max: 5 } }],
+    [CALM, 20, { usualDays: { min: 2, max: 6 } }],
+  ],
+  [
+    'earlier_than_usual',
+    [CALM, 20, { usualDays: { min: 7, max: 9 } }],
+    [CALM, 20, { usualDays: { min: 6, max: 9 } }],
+  ],
   [
     'overlap',
-    [[10, 20, 30].flatMap((value) => [{ group: 'a', looks: { 9: value } }, { group: 'b', looks: { 9: value + 5 } }]), 9],
-    [[10, 12, 14].flatMap((value) => [{ group: 'a', looks: { 9: value } }, { group: 'b', looks: { 9: value + 9 } }]), 9],
+    [
+      [10, 20, 30].flatMap((value) => [
+        { group: 'a', looks: { 9: value } },
+        { group: 'b', looks: { 9: value + 5 } },
+      ]),
+      9,
+    ],
+    [
+      [10, 12, 14].flatMap((value) => [
+        { group: 'a', looks: { 9: value } },
+        { group: 'b', looks: { 9: value + 9 } },
+      ]),
+      9,
+    ],
   ],
   [
     'apart',
-    [[10, 12, 14].flatMap((value) => [{ group: 'a', looks: { 9: value } }, { group: 'b', looks: { 9: value + 9 } }]), 9],
-    [[10, 14].flatMap((value) => [{ group: 'a', looks: { 9: value } }, { group: 'b', looks: { 9: value + 9 } }]), 9],
+    [
+      [10, 12, 14].flatMap((value) => [
+        { group: 'a', looks: { 9: value } },
+        { group: 'b', looks: { 9: value + 9 } },
+      ]),
+      9,
+    ],
+    [
+      [10, 14].flatMap((value) => [
+        { group: 'a', looks: { 9: value } },
+        { group: 'b', looks: { 9: value + 9 } },
+      ]),
+      9,
+    ],
   ],
   [
     'few_pots',
-    [[...repeat(4, (i) => ({ group: 'a', looks: { 9: 20 + i } })), ...repeat(2, (i) => ({ group: 'b', looks: { 9: 30 + i } }))], 9],
-    [[...repeat(4, (i) => ({ group: 'a', looks: { 9: 20 + i } })), ...repeat(3, (i) => ({ group: 'b', looks: { 9: 30 + i } }))], 9],
+    [
+      [
+        ...repeat(4, (i) => ({ group: 'a', looks: { 9: 20 + i } })),
+        ...repeat(2, (i) => ({ group: 'b', looks: { 9: 30 + i } })),
+      ],
+      9,
+    ],
+    [
+      [
+        ...repeat(4, (i) => ({ group: 'a', looks: { 9: 20 + i } })),
+        ...repeat(3, (i) => ({ group: 'b', looks: { 9: 30 + i } })),
+      ],
+      9,
+    ],
   ],
-  ['one_pot', [[{ group: 'a', looks: { 9: 20 } }], 9], [repeat(2, () => ({ group: 'a', looks: { 9: 20 } })), 9]],
+  [
+    'one_pot',
+    [[{ group: 'a', looks: { 9: 20 } }], 9],
+    [repeat(2, () => ({ group: 'a', looks: { 9: 20 } })), 9],
+  ],
   [
     'spread_differs',
-    [[...[20, 30, 60].map((value) => ({ group: 'a', looks: { 9: value } })), ...[20, 25, 30].map((value) => ({ group: 'b', looks: { 9: value } }))], 9],
-    [[...[20, 30, 40].map((value) => ({ group: 'a', looks: { 9: value } })), ...[20, 25, 30].map((value) => ({ group: 'b', looks: { 9: value } }))], 9],
+    [
+      [
+        ...[20, 30, 60].map((value) => ({ group: 'a', looks: { 9: value } })),
+        ...[20, 25, 30].map((value) => ({ group: 'b', looks: { 9: value } })),
+      ],
+      9,
+    ],
+    [
+      [
+        ...[20, 30, 40].map((value) => ({ group: 'a', looks: { 9: value } })),
+        ...[20, 25, 30].map((value) => ({ group: 'b', looks: { 9: value } })),
+      ],
+      9,
+    ],
   ],
   [
     'middle_most',
-    [[['a', 20], ['b', 40], ['c', 10]].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })), 9, { isOrdered: true }],
-    [[['a', 20], ['b', 40], ['c', 50]].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })), 9, { isOrdered: true }],
+    [
+      [
+        ['a', 20],
+        ['b', 40],
+        ['c', 10],
+      ].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })),
+      9,
+      { isOrdered: true },
+    ],
+    [
+      [
+        ['a', 20],
+        ['b', 40],
+        ['c', 50],
+      ].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })),
+      9,
+      { isOrdered: true },
+    ],
   ],
   [
     'control_most',
-    [[['a', 40], ['b', 20]].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })), 9],
-    [[['a', 20], ['b', 40]].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })), 9],
+    [
+      [
+        ['a', 40],
+        ['b', 20],
+      ].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })),
+      9,
+    ],
+    [
+      [
+        ['a', 20],
+        ['b', 40],
+      ].map(([group, value]) => ({ group: String(group), looks: { 9: Number(value) } })),
+      9,
+    ],
   ],
   [
     'survivors_only',
     [[{ group: 'a', looks: { 9: 'dead' } }, { group: 'a', looks: { 9: 20 } }, ...CALM.slice(3)], 9],
-    [[{ group: 'a', looks: { 9: 'dead' } }, ...repeat(3, (): MadePot => ({ group: 'a', looks: { 9: 20 } })), ...CALM.slice(3)], 9],
+    [
+      [
+        { group: 'a', looks: { 9: 'dead' } },
+        ...repeat(3, (): MadePot => ({ group: 'a', looks: { 9: 20 } })),
+        ...CALM.slice(3),
+      ],
+      9,
+    ],
   ],
   [
     'nearer_the_light',
@@ -136,8 +260,20 @@ const CASES: readonly (readonly [TalkCode, Parameters<typeof madeClass>, Paramet
   ],
   [
     'ages_differ',
-    [[{ group: 'a', looks: { 9: 20 } }, { group: 'b', looks: { 9: 20 }, sownAt: 3 }], 9],
-    [[{ group: 'a', looks: { 9: 20 } }, { group: 'b', looks: { 9: 20 } }], 9],
+    [
+      [
+        { group: 'a', looks: { 9: 20 } },
+        { group: 'b', looks: { 9: 20 }, sownAt: 3 },
+      ],
+      9,
+    ],
+    [
+      [
+        { group: 'a', looks: { 9: 20 } },
+        { group: 'b', looks: { 9: 20 } },
+      ],
+      9,
+    ],
   ],
   [
     'readers_differ',
@@ -154,11 +290,7 @@ const CASES: readonly (readonly [TalkCode, Parameters<typeof madeClass>, Paramet
     [[{ group: 'a', looks: { 8: 20, 9: 20, 12: 25 } }], 12],
     [[{ group: 'a', looks: { 8: 20, 9: 20, 12: 25 } }], 12, { classDays: [] }],
   ],
-  [
-    'pots_not_read',
-    [[...CALM, { group: 'a', looks: { 18: 20 } }], 20],
-    [CALM, 20],
-  ],
+  ['pots_not_read', [[...CALM, { group: 'a', looks: { 18: 20 } }], 20], [CALM, 20]],
   [
     'round_numbers',
     [repeat(20, (i) => ({ group: 'a', looks: { 9: i % 3 === 0 ? 13 : 20 } })), 9],
@@ -166,8 +298,26 @@ const CASES: readonly (readonly [TalkCode, Parameters<typeof madeClass>, Paramet
   ],
   [
     'guess_split',
-    [CALM, 20, { guesses: [{ choice: 'a', guesses: 2 }, { choice: 'b', guesses: 2 }] }],
-    [CALM, 20, { guesses: [{ choice: 'a', guesses: 3 }, { choice: 'b', guesses: 1 }] }],
+    [
+      CALM,
+      20,
+      {
+        guesses: [
+          { choice: 'a', guesses: 2 },
+          { choice: 'b', guesses: 2 },
+        ],
+      },
+    ],
+    [
+      CALM,
+      20,
+      {
+        guesses: [
+          { choice: 'a', guesses: 3 },
+          { choice: 'b', guesses: 1 },
+        ],
+      },
+    ],
   ],
 ];
 
@@ -195,14 +345,20 @@ describe('talking points', () => {
   });
 
   test('each is raised once at most, and every code is held above', () => {
-    const found = codes([...CALM, ...repeat(4, (i) => ({ group: 'a', looks: { 9: 5 + i, 20: 'dead' } }) as MadePot)], 20);
+    const found = codes(
+      [...CALM, ...repeat(4, (i) => ({ group: 'a', looks: { 9: 5 + i, 20: 'dead' } }))],
+      20,
+    );
     expect(new Set(found).size).toBe(found.length);
     const held = new Set([...CASES.map(([code]) => code), 'guess_other', 'guess_came_true']);
     expect(held.size).toBe(39);
   });
 
   test.each([
-    ['all dead in one treatment', [...repeat(3, (): MadePot => ({ group: 'a', looks: { 9: 'dead' } })), ...CALM.slice(3)]],
+    [
+      'all dead in one treatment',
+      [...repeat(3, (): MadePot => ({ group: 'a', looks: { 9: 'dead' } })), ...CALM.slice(3)],
+    ],
     ['one pot', [evenPot('a', 6, 3)]],
     ['no pot was ever read', repeat(4, (): MadePot => ({ group: 'a', looks: {} }))],
     ['two hundred pots', repeat(200, (i) => evenPot(i % 2 ? 'a' : 'b', 4 + (i % 5), 3 + (i % 7) / 10))],
@@ -215,7 +371,11 @@ describe('talking points', () => {
 
   test('nothing about height is said of what is no height', () => {
     const found = codes(CLEAR, 9, { isHeight: false, ...most('a') });
-    expect(found.filter((code) => ['overlap', 'apart', 'guess_other', 'control_most', 'tie_tallest'].includes(code))).toEqual([]);
+    expect(
+      found.filter((code) =>
+        ['overlap', 'apart', 'guess_other', 'control_most', 'tie_tallest'].includes(code),
+      ),
+    ).toEqual([]);
   });
 
   test('a shrunk plant is named with what it was and is', () => {

@@ -123,13 +123,20 @@ function Tally({
             <span className="tally-name">{choice}</span>
             <span className="tally-bars" aria-hidden="true">
               <i style={{ width: `${(100 * (votes[at] ?? 0)) / most}%` }} />
-              {hasBefore && <i className="is-before" style={{ width: `${(100 * (before[at] ?? 0)) / most}%` }} />}
+              {hasBefore && (
+                <i className="is-before" style={{ width: `${(100 * (before[at] ?? 0)) / most}%` }} />
+              )}
             </span>
             <b>{say('votesNow', { votes: votes[at] ?? 0 })}</b>
             {hasBefore && <small>{say('votesBefore', { votes: before[at] ?? 0 })}</small>}
             {isCounting && place === 'room' && !isRevealed && (
               <span className="tally-hands">
-                <button type="button" className="pill" aria-label={say('oneMoreHand', { choice })} onClick={() => count(at, 1)}>
+                <button
+                  type="button"
+                  className="pill"
+                  aria-label={say('oneMoreHand', { choice })}
+                  onClick={() => count(at, 1)}
+                >
                   <Plus size={20} aria-hidden="true" />
                 </button>
                 <button
@@ -147,7 +154,12 @@ function Tally({
         ))}
       </ul>
       {place === 'room' && !isRevealed && (
-        <button type="button" className="link-button" aria-pressed={isCounting} onClick={() => setIsCounting(!isCounting)}>
+        <button
+          type="button"
+          className="link-button"
+          aria-pressed={isCounting}
+          onClick={() => setIsCounting(!isCounting)}
+        >
           {isCounting ? say('handsAreCounted') : say('countHands')}
         </button>
       )}

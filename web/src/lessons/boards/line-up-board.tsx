@@ -1,5 +1,11 @@
 import { say } from '@bright-sprout/words/lessons';
-import { LINE_UP_ORDERS, lineUp, type LineUpOrder, type PlantOnDay, plantStory } from '@bright-sprout/core/lessons';
+import {
+  LINE_UP_ORDERS,
+  lineUp,
+  type LineUpOrder,
+  type PlantOnDay,
+  plantStory,
+} from '@bright-sprout/core/lessons';
 import { lineUpCounts, lineUpTitle, ORDER_WORDS, plantText, storyText } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Eye, EyeOff, Pause, Play } from 'lucide-react';
@@ -37,7 +43,8 @@ export function LineUpBoard({
   const { order, hidesTreatments } = choice;
   const row = useMemo(() => lineUp(plants, order, groups), [plants, order, groups]);
   const most = useMemo(
-    () => Math.max(0, ...[...histories.values()].flatMap((history) => history.map(({ value }) => value ?? 0))),
+    () =>
+      Math.max(0, ...[...histories.values()].flatMap((history) => history.map(({ value }) => value ?? 0))),
     [histories],
   );
   const scale = useMemo(() => drawingScale(most, style), [most, style]);
@@ -112,7 +119,11 @@ export function LineUpBoard({
                 })
               }
             >
-              {hidesTreatments ? <Eye size={18} aria-hidden="true" /> : <EyeOff size={18} aria-hidden="true" />}{' '}
+              {hidesTreatments ? (
+                <Eye size={18} aria-hidden="true" />
+              ) : (
+                <EyeOff size={18} aria-hidden="true" />
+              )}{' '}
               {hidesTreatments ? say('showTreatments') : say('hideTreatments')}
             </button>
           )}
@@ -135,9 +146,17 @@ function Columns({
   onOpen: (id: string) => void;
 }) {
   const { slot, x } = slotsOf(row.length);
-  const at = Math.max(0, row.findIndex(({ unit }) => unit.id === openId));
+  const at = Math.max(
+    0,
+    row.findIndex(({ unit }) => unit.id === openId),
+  );
   const step = (event: React.KeyboardEvent<HTMLDivElement>): void => {
-    const moves: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, Home: -row.length, End: row.length };
+    const moves: Record<string, number> = {
+      ArrowLeft: -1,
+      ArrowRight: 1,
+      Home: -row.length,
+      End: row.length,
+    };
     const move = moves[event.key];
     const buttons = [...event.currentTarget.querySelectorAll('button')];
     const from = buttons.findIndex((button) => button === document.activeElement);
@@ -171,7 +190,8 @@ function Story({ now, one }: { now: LessonNow; one: PlantOnDay }) {
   const { unit } = one;
   const journal = useQuery(journalQuery(experiment.id)).data;
   const photo = journal?.findLast(
-    (entry) => entry.unitId === unit.id && entry.happenedOn === day && entry.kind === 'photo' && entry.hasPicture,
+    (entry) =>
+      entry.unitId === unit.id && entry.happenedOn === day && entry.kind === 'photo' && entry.hasPicture,
   );
   const story = plantStory(unit, histories.get(unit.id) ?? [], day);
   return (

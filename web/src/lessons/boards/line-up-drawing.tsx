@@ -18,6 +18,8 @@ const WIDEST_POT = 56;
 const LABEL_SLOT = 44;
 const MARK_SLOT = 26;
 const NUMBER_SLOT = 20;
+/** Below this a plant is a stem with leaves in one stroke: hundreds of them move at once. */
+const NARROW_SLOT = 22;
 
 /** Where each plant of a row stands. */
 export function slotsOf(count: number): { slot: number; x: (index: number) => number } {
@@ -147,14 +149,25 @@ const LineUpPlant = memo(function LineUpPlant({
   return (
     <g className="line-up-plant" style={{ transform: `translate(${x}px, ${SOIL}px)` }}>
       {value !== null && (
-        <g opacity={isOfDay ? 1 : 0.42} transform={`scale(${Math.min(1, slot / 90)} 1)`}>
-          <MemoPlant height={height} habit={habit} />
+        <g
+          opacity={isOfDay ? 1 : 0.42}
+          transform={slot < NARROW_SLOT ? undefined : `scale(${Math.min(1, slot / 90)} 1)`}
+        >
+          {slot < NARROW_SLOT ? (
+            <NarrowPlant height={height} slot={slot} />
+          ) : (
+            <MemoPlant height={height} habit={habit} />
+          )}
         </g>
       )}
       {plant.state === 'emerged' && value === null && <Sprout />}
-      <g opacity={isGone ? 0.45 : 1}>
-        <PotFromSide width={pot} depth={Math.min(50, pot * 0.95)} />
-      </g>
+      {slot < NARROW_SLOT ? (
+        <rect x={-pot / 2} width={pot} height="40" fill={COLOURS.terracotta} opacity={isGone ? 0.45 : 1} />
+      ) : (
+        <g opacity={isGone ? 0.45 : 1}>
+          <PotFromSide width={pot} depth={Math.min(50, pot * 0.95)} />
+        </g>
+      )}
       {plant.state === 'dead' && (
         <path
           d="M-3 0c2 -20 8 -26 15 -20m-6 -4c5 0 8 4 7 9"
@@ -186,6 +199,16 @@ const LineUpPlant = memo(function LineUpPlant({
 });
 
 const MemoPlant = memo(PlantFromSide);
+
+/** A plant among hundreds: one shape, as tall as the others to the same scale. */
+const NarrowPlant = memo(function NarrowPlant({ height, slot }: { height: number; slot: number }) {
+  const reach = Math.max(2, slot * 0.42);
+  const leaves = [0.5, 0.78, 0.98].map((share) => {
+    const y = -height * share;
+    return `M0 ${y}l${-reach} -3l${reach} 6l${reach} -6Z`;
+  });
+  return <path d={`M-1 0V${-height}H1V0Z${leaves.join('')}`} fill={COLOURS.leaf} />;
+});
 
 /** A state over its pot, in as many lines as it has words, from the bottom up. */
 function StateText({ text, y }: { text: string; y: number }) {

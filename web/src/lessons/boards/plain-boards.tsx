@@ -39,46 +39,48 @@ export function QuestionBoard({ now }: BoardProps) {
 export function QuestionFacts({ now }: { now: LessonNow }) {
   const { experiment, variable } = useExperiment();
   const { plan } = experiment;
-  const changed = experiment.factors.map(({ name, levels }) => say('changedLevels', { name, levels: allOf(levels) }));
+  const changed = experiment.factors.map(({ name, levels }) =>
+    say('changedLevels', { name, levels: allOf(levels) }),
+  );
   const most = [...now.guesses].sort((a, b) => b.guesses - a.guesses);
   return (
-      <dl className="question-facts">
-        {changed.length > 0 && (
-          <div>
-            <dt>{say('whatWeChanged')}</dt>
-            <dd>{changed.join('; ')}</dd>
-          </div>
-        )}
-        {plan && plan.constants.length > 0 && (
-          <div>
-            <dt>{say('whatWeKeptTheSame')}</dt>
-            <dd>{allOf(plan.constants)}</dd>
-          </div>
-        )}
+    <dl className="question-facts">
+      {changed.length > 0 && (
         <div>
-          <dt>{say('whatWeMeasured')}</dt>
-          <dd>
-            {say('variableOfPots', {
-              variable: variable.name,
-              pots: experiment.units.length,
-              ifCrop: experiment.cropName === '' ? 'no' : 'yes',
-              crop: experiment.cropName,
-            })}
-          </dd>
+          <dt>{say('whatWeChanged')}</dt>
+          <dd>{changed.join('; ')}</dd>
         </div>
-        {most.length > 0 && (
-          <div>
-            <dt>{say('whatWeGuessed')}</dt>
-            <dd>{most.map(({ choice, guesses }) => say('choiceTimes', { choice, guesses })).join(', ')}</dd>
-          </div>
-        )}
-        {most.length === 0 && experiment.hypothesis !== '' && (
-          <div>
-            <dt>{say('whatWeGuessed')}</dt>
-            <dd>{experiment.hypothesis}</dd>
-          </div>
-        )}
-      </dl>
+      )}
+      {plan && plan.constants.length > 0 && (
+        <div>
+          <dt>{say('whatWeKeptTheSame')}</dt>
+          <dd>{allOf(plan.constants)}</dd>
+        </div>
+      )}
+      <div>
+        <dt>{say('whatWeMeasured')}</dt>
+        <dd>
+          {say('variableOfPots', {
+            variable: variable.name,
+            pots: experiment.units.length,
+            ifCrop: experiment.cropName === '' ? 'no' : 'yes',
+            crop: experiment.cropName,
+          })}
+        </dd>
+      </div>
+      {most.length > 0 && (
+        <div>
+          <dt>{say('whatWeGuessed')}</dt>
+          <dd>{most.map(({ choice, guesses }) => say('choiceTimes', { choice, guesses })).join(', ')}</dd>
+        </div>
+      )}
+      {most.length === 0 && experiment.hypothesis !== '' && (
+        <div>
+          <dt>{say('whatWeGuessed')}</dt>
+          <dd>{experiment.hypothesis}</dd>
+        </div>
+      )}
+    </dl>
   );
 }
 
@@ -111,7 +113,9 @@ export function WatchBoard({ board, now }: BoardProps) {
                     <tr key={day}>
                       <th scope="row">{shortDay(day)}</th>
                       <td>{value === null ? STATE_WORDS[state] : readText(value, now.style)}</td>
-                      <td>{change === null ? '' : `${change > 0 ? '+' : ''}${readText(change, now.style)}`}</td>
+                      <td>
+                        {change === null ? '' : `${change > 0 ? '+' : ''}${readText(change, now.style)}`}
+                      </td>
                     </tr>
                   ))}
                 </tbody>
@@ -129,7 +133,9 @@ export function FirstsBoard({ now }: BoardProps) {
   const { experiment } = useExperiment();
   const { firsts, style, level, mark } = now;
   const { crop, plan } = experiment;
-  const ages = now.plants.filter(({ plant }) => plant.state === 'not_emerged').flatMap(({ age }) => age ?? []);
+  const ages = now.plants
+    .filter(({ plant }) => plant.state === 'not_emerged')
+    .flatMap(({ age }) => age ?? []);
   const facts = {
     age: Math.min(...ages),
     usual: crop?.daysToEmergence ?? null,
@@ -172,7 +178,10 @@ export function PicturesBoard({ board, now }: BoardProps) {
       <ul className="board-pictures">
         {chosen.map((entry) => {
           const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
-          const about = number === undefined ? shortDay(entry.happenedOn) : say('potAndDay', { number, day: shortDay(entry.happenedOn) });
+          const about =
+            number === undefined
+              ? shortDay(entry.happenedOn)
+              : say('potAndDay', { number, day: shortDay(entry.happenedOn) });
           return (
             <li key={entry.id}>
               {entry.hasPicture && (

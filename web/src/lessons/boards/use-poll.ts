@@ -29,16 +29,22 @@ export function useClassPoll(
   const poll = data ?? null;
   const save = useMutation({
     scope: { id: `poll-${pollId}` },
-    mutationFn: (body: PollRequest) => call(lessonRoutes.keepPoll, { params: { experimentId, pollId }, body }),
+    mutationFn: (body: PollRequest) =>
+      call(lessonRoutes.keepPoll, { params: { experimentId, pollId }, body }),
     onSuccess: (kept) => queries.setQueryData(query.queryKey, kept),
   });
   return {
     poll,
     error: save.error ?? (isNew ? null : error),
     keep: (changes) => {
-      const now = { ...asked, isOpen: poll?.isOpen ?? false, hands: [...(poll?.hands ?? asked.choices.map(() => 0))] };
+      const now = {
+        ...asked,
+        isOpen: poll?.isOpen ?? false,
+        hands: [...(poll?.hands ?? asked.choices.map(() => 0))],
+      };
       const next = { ...now, ...changes, choices: [...(poll?.choices ?? asked.choices)] };
-      if (poll) queries.setQueryData<PollView>(query.queryKey, { ...poll, hands: next.hands, isOpen: next.isOpen });
+      if (poll)
+        queries.setQueryData<PollView>(query.queryKey, { ...poll, hands: next.hands, isOpen: next.isOpen });
       save.mutate(next);
     },
   };

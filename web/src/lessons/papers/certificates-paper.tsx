@@ -12,7 +12,9 @@ const MOST_READERS = 60;
 
 /** Certificates for what was done, as the teacher ticks. Nobody is ranked: all that did it get one. */
 export function CertificatesPaper({ now, hasNames }: PaperProps) {
-  const [kinds, setKinds] = useState<ReadonlySet<Certificate['kind']>>(new Set(['mark', 'first_sprout', 'full_record']));
+  const [kinds, setKinds] = useState<ReadonlySet<Certificate['kind']>>(
+    new Set(['mark', 'first_sprout', 'full_record']),
+  );
   const [readers, setReaders] = useState(0);
   const found = [...marksPassed(now), ...firstSprouts(now), ...fullRecords(now)];
   const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set());
@@ -33,7 +35,10 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
             key={kind}
             id={`certificate-${kind}`}
             type="checkbox"
-            label={say('kindTimes', { kind: KIND_NAMES[kind], times: found.filter((one) => one.kind === kind).length })}
+            label={say('kindTimes', {
+              kind: KIND_NAMES[kind],
+              times: found.filter((one) => one.kind === kind).length,
+            })}
             checked={kinds.has(kind)}
             onChange={() => setKinds(toggle(kinds, kind))}
           />
@@ -46,7 +51,9 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
             min={0}
             max={MOST_READERS}
             value={readers}
-            onChange={({ target }) => setReaders(Math.max(0, Math.min(MOST_READERS, Math.round(Number(target.value)))))}
+            onChange={({ target }) =>
+              setReaders(Math.max(0, Math.min(MOST_READERS, Math.round(Number(target.value)))))
+            }
           />
         </label>
         <div className="certificate-pots">
@@ -101,7 +108,15 @@ function CertificateText({ one, now }: { one: Certificate; now: LessonNow }) {
   }
 }
 
-function CertificateCard({ title, name, children }: { title: string; name: string; children: React.ReactNode }) {
+function CertificateCard({
+  title,
+  name,
+  children,
+}: {
+  title: string;
+  name: string;
+  children: React.ReactNode;
+}) {
   const { experiment } = useExperiment();
   return (
     <section className="certificate">

@@ -17,7 +17,17 @@ export function marksPassed({ plants, histories, mark, day }: LessonNow): Certif
     );
     return first?.value == null
       ? []
-      : [{ kind: 'mark' as const, id: unit.id, number: unit.number, team: unit.team, day: first.day, value: first.value, mark }];
+      : [
+          {
+            kind: 'mark' as const,
+            id: unit.id,
+            number: unit.number,
+            team: unit.team,
+            day: first.day,
+            value: first.value,
+            mark,
+          },
+        ];
   });
 }
 
@@ -50,10 +60,20 @@ export function fullRecords({ plants, histories, day }: LessonNow): Certificate[
   return plants.flatMap(({ unit }) => {
     const own = (histories.get(unit.id) ?? []).filter((finding) => finding.day <= day);
     const end = own.find(({ state }) => state === 'dead' || state === 'removed')?.day;
-    const due = readDays.filter((one) => (end === undefined || one <= end) && (unit.sownOn === null || one > unit.sownOn));
+    const due = readDays.filter(
+      (one) => (end === undefined || one <= end) && (unit.sownOn === null || one > unit.sownOn),
+    );
     const read = new Set(own.filter(({ state }) => state !== 'not_read').map((finding) => finding.day));
     return due.length > 0 && due.every((one) => read.has(one))
-      ? [{ kind: 'full_record' as const, id: unit.id, number: unit.number, team: unit.team, days: due.length }]
+      ? [
+          {
+            kind: 'full_record' as const,
+            id: unit.id,
+            number: unit.number,
+            team: unit.team,
+            days: due.length,
+          },
+        ]
       : [];
   });
 }

@@ -2,7 +2,15 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { lineUp, plantOnDay } from '@bright-sprout/core/lessons';
 import { calendarDay } from '@bright-sprout/core/shared';
-import { computedText, lineUpCounts, lineUpTitle, plantText, pText, TEST_NAMES, undefinedWords } from '@bright-sprout/core/words';
+import {
+  computedText,
+  lineUpCounts,
+  lineUpTitle,
+  plantText,
+  pText,
+  TEST_NAMES,
+  undefinedWords,
+} from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { conclusionsQuery, journalQuery } from '../../shared/api/index.ts';
@@ -93,7 +101,11 @@ function DrawnSill() {
   const { experiment } = useExperiment();
   const styles = new Map(experiment.treatments.map(({ id, style }) => [id, style]));
   return (
-    <div className="drawn-sill" role="img" aria-label={say('potsInTheirPlaces', { pots: experiment.units.length })}>
+    <div
+      className="drawn-sill"
+      role="img"
+      aria-label={say('potsInTheirPlaces', { pots: experiment.units.length })}
+    >
       {experiment.containers.map((container) => (
         <div
           key={container.id}
@@ -127,7 +139,10 @@ function threeDays(now: LessonNow): string[] {
 function ThreeDays({ now }: { now: LessonNow }) {
   const { experiment } = useExperiment();
   const days = useMemo(() => threeDays(now), [now]);
-  const most = Math.max(0, ...[...now.histories.values()].flatMap((history) => history.map(({ value }) => value ?? 0)));
+  const most = Math.max(
+    0,
+    ...[...now.histories.values()].flatMap((history) => history.map(({ value }) => value ?? 0)),
+  );
   const scale = drawingScale(most, now.style);
   const styles = new Map(now.groups.map((group) => [group.id, group.style]));
   return days.map((one) => {
@@ -139,7 +154,8 @@ function ThreeDays({ now }: { now: LessonNow }) {
     return (
       <figure key={one} className="report-line-up">
         <figcaption>
-          <b>{lineUpTitle('treatment', ages.size === 1 ? (age ?? null) : null, shortDay(one))}</b> {lineUpCounts(plants)}
+          <b>{lineUpTitle('treatment', ages.size === 1 ? (age ?? null) : null, shortDay(one))}</b>{' '}
+          {lineUpCounts(plants)}
         </figcaption>
         <LineUpDrawing
           row={row}
@@ -151,7 +167,14 @@ function ThreeDays({ now }: { now: LessonNow }) {
           texts={new Map(plants.map((plant) => [plant.unit.id, plantText(plant, now.style, shortDay)]))}
         />
         <p className="visually-hidden">
-          {allOf(row.map((plant) => say('plantLabelHidden', { number: plant.unit.number, state: plantText(plant, now.style, shortDay) })))}
+          {allOf(
+            row.map((plant) =>
+              say('plantLabelHidden', {
+                number: plant.unit.number,
+                state: plantText(plant, now.style, shortDay),
+              }),
+            ),
+          )}
         </p>
       </figure>
     );
@@ -162,7 +185,9 @@ function ChosenPictures({ hasNames }: { hasNames: boolean }) {
   const { experiment } = useExperiment();
   const found = useLessonDocument();
   const entries = useQuery(journalQuery(experiment.id)).data ?? [];
-  const chosen = new Set(found?.document.boards.flatMap(({ kind, entryIds }) => (kind === 'pictures' ? entryIds : [])));
+  const chosen = new Set(
+    found?.document.boards.flatMap(({ kind, entryIds }) => (kind === 'pictures' ? entryIds : [])),
+  );
   return <EntryList entries={entries.filter(({ id }) => chosen.has(id))} hasNames={hasNames} />;
 }
 
@@ -173,7 +198,8 @@ function Methods({ now }: { now: LessonNow }) {
   if (!shown) return null;
   const { comparison } = shown;
   const nameOf = (id: string): string => now.groups.find((group) => group.id === id)?.name ?? '';
-  const countOf = (id: string): number => comparison.groups.find(({ groupId }) => groupId === id)?.points.length ?? 0;
+  const countOf = (id: string): number =>
+    comparison.groups.find(({ groupId }) => groupId === id)?.points.length ?? 0;
   return (
     <>
       <h3>{say('methods')}</h3>
@@ -206,7 +232,11 @@ function Methods({ now }: { now: LessonNow }) {
             <tr key={`${firstId} ${secondId}`}>
               <th scope="row">{say('minus', { second: nameOf(secondId), first: nameOf(firstId) })}</th>
               <td>{say('nOfBoth', { second: countOf(secondId), first: countOf(firstId) })}</td>
-              <td>{difference.defined ? computedText(difference.value, now.style) : undefinedWords(difference.reason)}</td>
+              <td>
+                {difference.defined
+                  ? computedText(difference.value, now.style)
+                  : undefinedWords(difference.reason)}
+              </td>
               <td>
                 {test.defined && test.value.interval
                   ? say('fromToInterval', {
@@ -243,7 +273,8 @@ function OurWords({ hasNames }: { hasNames: boolean }) {
         {conclusions.map(({ id, claim, evidence, reasoning, observer }) => (
           <li key={id} className={leftOut.has(id) ? 'is-left-out' : ''}>
             <label className="not-printed">
-              <input type="checkbox" checked={!leftOut.has(id)} onChange={() => toggle(id)} /> {say('inTheReport')}
+              <input type="checkbox" checked={!leftOut.has(id)} onChange={() => toggle(id)} />{' '}
+              {say('inTheReport')}
             </label>
             <blockquote>
               <p>{claim}</p>

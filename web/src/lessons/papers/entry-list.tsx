@@ -23,7 +23,11 @@ export function EntryList({ entries, hasNames }: { entries: readonly EntryView[]
               />
             )}
             {entry.note !== '' && <p>{entry.note}</p>}
-            <small>{hasNames && entry.observer !== '' ? say('aboutBy', { about, observer: entry.observer }) : about}</small>
+            <small>
+              {hasNames && entry.observer !== ''
+                ? say('aboutBy', { about, observer: entry.observer })
+                : about}
+            </small>
           </li>
         );
       })}

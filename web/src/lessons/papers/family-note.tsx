@@ -10,7 +10,8 @@ const POT_ON_MM = 80;
 export function FamilyNote({ now }: PaperProps) {
   const { experiment } = useExperiment();
   const { crop } = experiment;
-  const words = now.shown?.comparison.readDays.includes(now.day) === true ? now.shown.comparison.words : undefined;
+  const words =
+    now.shown?.comparison.readDays.includes(now.day) === true ? now.shown.comparison.words : undefined;
   const care = [
     say('careLight'),
     say('careWater', { ml: experiment.plan?.conditions.waterMl ?? 10 }),
@@ -19,7 +20,10 @@ export function FamilyNote({ now }: PaperProps) {
     ...(crop?.matureHeightMm
       ? [
           crop.matureHeightMm > SMALL_MM
-            ? say('carePlantOut', { height: Math.round(crop.matureHeightMm / 10), apart: Math.round((crop.spacingMm ?? crop.matureHeightMm / 3) / 10) })
+            ? say('carePlantOut', {
+                height: Math.round(crop.matureHeightMm / 10),
+                apart: Math.round((crop.spacingMm ?? crop.matureHeightMm / 3) / 10),
+              })
             : say('careStaysSmall', { height: Math.round(crop.matureHeightMm / 10) }),
         ]
       : []),
@@ -30,7 +34,11 @@ export function FamilyNote({ now }: PaperProps) {
       <p className="sheet-kicker">{say('noteToFamilies')}</p>
       <h1>{say('wePlantedToFindOut', { question: experiment.question })}</h1>
       <p>
-        {say('whatWeGrow', { crop: experiment.cropName, pots: experiment.units.length, sown: longDay(experiment.sowOn) })}{' '}
+        {say('whatWeGrow', {
+          crop: experiment.cropName,
+          pots: experiment.units.length,
+          sown: longDay(experiment.sowOn),
+        })}{' '}
         {words ? words.headline : say('weAreStillWatching')}
       </p>
       <h2>{say('ifAPlantComesHome', { crop: experiment.cropName })}</h2>

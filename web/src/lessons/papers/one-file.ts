@@ -1,5 +1,6 @@
 /** Selectors of styles that a page on its own needs. */
-const OWN_STYLES = /\.(sheet|report|curves|line-up|our-words|drawn|mark-key|treatment-mark|next-plan|question-facts|visually-hidden)/;
+const OWN_STYLES =
+  /\.(sheet|report|curves|line-up|our-words|drawn|mark-key|treatment-mark|next-plan|question-facts|visually-hidden)/;
 
 /** Saves what is shown as one file that needs neither this application nor a network: styles and pictures within. */
 export async function downloadPage(shown: HTMLElement, title: string): Promise<void> {
@@ -12,7 +13,10 @@ export async function downloadPage(shown: HTMLElement, title: string): Promise<v
   const address = URL.createObjectURL(new Blob([html], { type: 'text/html' }));
   const link = document.createElement('a');
   link.href = address;
-  link.download = `${title.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-').replaceAll(/^-|-$/g, '')}.html`;
+  link.download = `${title
+    .toLowerCase()
+    .replaceAll(/[^a-z0-9]+/g, '-')
+    .replaceAll(/^-|-$/g, '')}.html`;
   link.click();
   setTimeout(() => URL.revokeObjectURL(address), 10_000);
 }
@@ -23,7 +27,7 @@ async function embed(image: HTMLImageElement): Promise<void> {
   const blob = await answer.blob();
   const bytes = await new Promise<string>((resolve, reject) => {
     const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
+    reader.onload = () => resolve(reader.result as string);
     reader.onerror = () => reject(reader.error ?? new Error('a picture could not be read'));
     reader.readAsDataURL(blob);
   });
@@ -42,7 +46,9 @@ function styles(): string {
   });
   return rules
     .filter(
-      (rule) => rule instanceof CSSStyleRule && (rule.selectorText.includes(':root') || OWN_STYLES.test(rule.selectorText)),
+      (rule) =>
+        rule instanceof CSSStyleRule &&
+        (rule.selectorText.includes(':root') || OWN_STYLES.test(rule.selectorText)),
     )
     .map((rule) => rule.cssText)
     .join('');

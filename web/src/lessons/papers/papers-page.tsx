@@ -83,19 +83,32 @@ function Papers({ level, setLevel }: { level: ReadingLevel; setLevel: (level: Re
             {PAPER_NAMES[one]}
           </Button>
         ))}
-        <Link className="btn btn-light btn-sm" to={{ pathname: `/experiments/${experiment.id}/teach`, search: search.toString() }}>
+        <Link
+          className="btn btn-light btn-sm"
+          to={{ pathname: `/experiments/${experiment.id}/teach`, search: search.toString() }}
+        >
           {say('toTheLesson')}
         </Link>
       </div>
       <div className="print-tools">
-        <Form.Select size="sm" aria-label={say('readingLevel')} value={level} onChange={({ target }) => setLevel(target.value as ReadingLevel)}>
+        <Form.Select
+          size="sm"
+          aria-label={say('readingLevel')}
+          value={level}
+          onChange={({ target }) => setLevel(target.value as ReadingLevel)}
+        >
           {READING_LEVELS.map((one) => (
             <option key={one} value={one}>
               {say('ages', { level: one })}
             </option>
           ))}
         </Form.Select>
-        <Form.Select size="sm" aria-label={say('paperSize')} value={size} onChange={({ target }) => setSize(target.value === 'letter' ? 'letter' : 'A4')}>
+        <Form.Select
+          size="sm"
+          aria-label={say('paperSize')}
+          value={size}
+          onChange={({ target }) => setSize(target.value === 'letter' ? 'letter' : 'A4')}
+        >
           <option value="A4">A4</option>
           <option value="letter">{say('usLetter')}</option>
         </Form.Select>

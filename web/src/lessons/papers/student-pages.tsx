@@ -29,8 +29,11 @@ export function StudentPages({ now, hasNames }: PaperProps) {
   const [only, setOnly] = useState('');
   const teams = [...new Set(now.plants.map(({ unit }) => unit.team))].sort();
   const plantsOf = (team: string): PlantOnDay[] =>
-    teams.length > 1 || teams[0] !== '' ? now.plants.filter(({ unit }) => unit.team === team) : [...now.plants];
-  const teamName = (teamId: string | null): string => schoolClass?.teams.find(({ id }) => id === teamId)?.name ?? '';
+    teams.length > 1 || teams[0] !== ''
+      ? now.plants.filter(({ unit }) => unit.team === team)
+      : [...now.plants];
+  const teamName = (teamId: string | null): string =>
+    schoolClass?.teams.find(({ id }) => id === teamId)?.name ?? '';
   const owners: Owner[] =
     hasNames && schoolClass && schoolClass.students.length > 0
       ? schoolClass.students.map(({ id, displayName, teamId }) => ({

@@ -1,7 +1,6 @@
 import { say } from '@bright-sprout/words/lessons';
-import { toMillimetres } from '@bright-sprout/core/shared';
 import { isClassDay } from '@bright-sprout/core/calendar';
-import { calendarDay, daysFromTo } from '@bright-sprout/core/shared';
+import { calendarDay, daysFromTo, toMillimetres } from '@bright-sprout/core/shared';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { COLOURS, shortDay } from '../../shared/ui/index.ts';
 import { drawingScale } from '../drawing-scale.ts';
@@ -23,14 +22,21 @@ export function WallChart({ now }: PaperProps) {
       !plan ||
       isClassDay(day, {
         ...plan.calendar,
-        holidays: plan.calendar.holidays.map((one) => ({ ...one, from: calendarDay(one.from), to: calendarDay(one.to) })),
+        holidays: plan.calendar.holidays.map((one) => ({
+          ...one,
+          from: calendarDay(one.from),
+          to: calendarDay(one.to),
+        })),
       }),
   );
   const most = Math.max(
     (experiment.crop?.heightAtDay21Mm ?? USUAL_MM) * ROOM,
     ...[...now.histories.values()].flatMap((history) => history.map(({ value }) => value ?? 0)),
   );
-  const scale = drawingScale(now.isHeight ? most : toMillimetres(10, 'cm'), now.isHeight ? now.style : { kind: 'count' });
+  const scale = drawingScale(
+    now.isHeight ? most : toMillimetres(10, 'cm'),
+    now.isHeight ? now.style : { kind: 'count' },
+  );
   const x = (at: number): number => LEFT + ((WIDE - LEFT - 10) * at) / Math.max(1, days.length - 1);
   const y = (value: number): number => FLOOR - ((FLOOR - 20) * value) / scale.top;
   return (

@@ -1,0 +1,315 @@
+import { randomUUID } from 'node:crypto';
+import type { Browser, Page } from '@playwright/test';
+import { dayFromToday, expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
+
+const BOARDS = [
+  'Our question',
+  'Guess',
+  'Line-up',
+  'Two to watch',
+  'Firsts',
+  'The answer',
+  'Is it luck',
+  'Not known',
+  'Talk about',
+  'Our pictures',
+];
+
+/** A class that has read its two treatments twice, so that there is something to teach from. */
+async function prepare(page: Page): Promise<{ code: string; id: string; names: readonly string[] }> {
+  const put = async (path: string, data: object) => {
+    const answer = await page.request.put(`${new URL(page.url()).origin}/api${path}`, { data });
+    expect([path, answer.status()]).toEqual([path, 200]);
+    return answer.json();
+  };
+  const names = ['Quilla', 'Rowen', 'Sorrel'];
+  const classId = randomUUID();
+  const days = { meetingDays: [1, 2, 3, 4, 5, 6, 7], holidays: [] };
+  const { code } = await put(`/classes/${classId}`, {
+    name: '6a',
+    readingLevel: '8-10',
+    timeZone: 'UTC',
+    ...days,
+  });
+  const students = names.map((displayName, at) => ({
+    id: randomUUID(),
+    displayName,
+    avatar: ['snail', 'fish', 'bug'][at],
+    teamId: null,
+  }));
+  await put(`/classes/${classId}/roster`, { teams: [], students });
+  const id = randomUUID();
+  const draft = await put(`/experiments/${id}`, { question: 'Do oats like a breeze?', cropId: 'oat' });
+  await put(`/experiments/${id}/class`, { classId, units: [] });
+  const sown = await put(`/experiments/${id}/sowing`, { sownOn: dayFromToday(-12) });
+  const variable = sown.variables[0];
+  for (const [at, unit] of draft.units.entries()) {
+    const isFirst = unit.treatmentId === draft.treatments[0].id;
+    for (const [ago, share] of [
+      [6, 0.4],
+      [1, 1],
+    ] as const) {
+      const value = (isFirst ? 60 : 110) * share + at;
+      await put(`/experiments/${id}/readings/${randomUUID()}`, {
+        unitId: unit.id,
+        variableId: variable.id,
+        observedOn: dayFromToday(-ago),
+        state: 'emerged',
+        value,
+        entered: String(value),
+        unitOfMeasure: 'mm',
+        precision: 1,
+      });
+    }
+  }
+  return { code, id, names };
+}
+
+const ribbon = (page: Page) => page.getByRole('radiogroup', { name: /^The lesson/ });
+const names = (page: Page) => ribbon(page).getByRole('radio').locator('b').allInnerTexts();
+
+test('the demo has a lesson ready: every board says something true to its data, and is accessible', async ({
+  demo: page,
+}) => {
+  test.setTimeout(120_000);
+  await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
+  await openStage(page, 'Teach');
+  await ribbon(page).waitFor();
+  for (const board of BOARDS) {
+    await ribbon(page)
+      .getByRole('radio', { name: new RegExp(`^${board}`) })
+      .click();
+    const shown = page.getByRole('article', { name: 'Board' });
+    await expect(shown.locator('[aria-busy="true"]')).toHaveCount(0);
+    await expect(shown).not.toContainText(/NaN|undefined|Infinity|proves|no effect/);
+    await expectAccessible(page);
+  }
+  await ribbon(page)
+    .getByRole('radio', { name: /^Line-up/ })
+    .click();
+  await expect(page.getByRole('heading', { name: /^Shortest to tallest, day \d+$/ })).toBeVisible();
+  const row = page.getByRole('group', { name: 'Plants in a row' }).getByRole('button');
+  await expect(row).toHaveCount(12);
+  await expect(row.last()).toHaveAccessibleName(/dead/);
+  await page.getByRole('button', { name: 'Hide treatments' }).click();
+  await expect(row.first()).not.toHaveAccessibleName(/Plain|Half|Full/);
+  await page.getByRole('button', { name: 'first up' }).click();
+  await row.first().focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Pot \d+: sown .*; first seen up on day/)).toBeVisible();
+});
+
+test('a lesson is put in order by keys, changed, kept over a reload, and taken back', async ({
+  teacher: page,
+}) => {
+  const { id } = await prepare(page);
+  await page.goto(`${new URL(page.url()).origin}/experiments/${id}/teach`);
+  await ribbon(page).waitFor();
+  const before = await names(page);
+  await ribbon(page).getByRole('radio').first().focus();
+  await page.keyboard.press('Alt+ArrowRight');
+  const moved = [before[1], before[0], ...before.slice(2)];
+  await expect.poll(() => names(page)).toEqual(moved);
+  await page.getByLabel('Note for me (never shown)').fill('Bring the tray');
+  await page.getByLabel('Leave out').check();
+  await page.getByRole('button', { name: 'one of your own' }).click();
+  await page.getByLabel('Heading').fill('Water first');
+  const saved = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/lesson'),
+  );
+  await page.getByLabel('Words', { exact: true }).fill('Then sit down.');
+  expect((await saved).status()).toBe(200);
+  await page.waitForTimeout(900);
+  await page.reload();
+  await expect.poll(() => names(page)).toEqual([moved[0], moved[1], 'Water first', ...moved.slice(2)]);
+  await expect(
+    ribbon(page)
+      .getByRole('radio', { name: /left out/ })
+      .first(),
+  ).toHaveAccessibleName(/Our question/);
+  await ribbon(page)
+    .getByRole('radio', { name: /Water first/ })
+    .click();
+  await page.getByRole('button', { name: 'Remove this board' }).click();
+  await expect.poll(() => names(page)).toEqual(moved);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(() => names(page)).toContain('Water first');
+});
+
+test('two devices that change one lesson: the second is asked, and nothing is lost', async ({
+  teacher: page,
+}) => {
+  const { id } = await prepare(page);
+  const address = `${new URL(page.url()).origin}/experiments/${id}/teach`;
+  const other = await page.context().newPage();
+  await page.goto(address);
+  await other.goto(address);
+  await ribbon(page).waitFor();
+  await ribbon(other).waitFor();
+  await page.getByRole('spinbutton', { name: 'Minutes' }).fill('7');
+
+  await page.waitForTimeout(1500);
+  await other.getByLabel('Note for me (never shown)').fill('From the other device');
+  await other.getByText('This lesson was changed on another device.').waitFor();
+  await other.getByRole('button', { name: 'Take what is there' }).click();
+  await expect(other.getByRole('spinbutton', { name: 'Minutes' })).toHaveValue('7');
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expect(other.getByLabel('Note for me (never shown)')).toHaveValue('From the other device');
+});
+
+async function tabletOf(browser: Browser, origin: string, code: string, name: string): Promise<Page> {
+  const context = await otherContext(browser, { viewport: { width: 820, height: 1180 }, hasTouch: true });
+  const tablet = await context.newPage();
+  await tablet.goto(`${origin}/join?code=${code}`);
+  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name }).click();
+  await tablet.getByRole('heading', { name: /your pots today/ }).waitFor();
+  return tablet;
+}
+
+test('a lesson is given: projector, remote and two tablets, one of them without network in the middle of the vote', async ({
+  teacher: page,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const {
+    code,
+    id,
+    names: [first = '', second = ''],
+  } = await prepare(page);
+  const { origin } = new URL(page.url());
+  const tablets = [
+    await tabletOf(browser, origin, code, first),
+    await tabletOf(browser, origin, code, second),
+  ] as const;
+  await page.goto(`${origin}/experiments/${id}/teach`);
+  await ribbon(page).waitFor();
+  await page.getByLabel('Note for me (never shown)').fill('Ask Rowen first');
+  await page.waitForTimeout(1200);
+  await page.getByRole('button', { name: 'Begin the lesson' }).click();
+  const at = page.locator('.show-at');
+  await expect(at).toHaveText(/^1 of/);
+  await expect(page.getByText('Ask Rowen first')).toHaveCount(0);
+  const phone = await page.context().newPage();
+  await phone.setViewportSize({ width: 390, height: 844 });
+  await phone.goto(`${origin}/experiments/${id}/lesson/remote`);
+  await expect(phone.getByText('Ask Rowen first')).toBeVisible();
+  await expect(phone.getByRole('timer')).toHaveText(/0 min gone/);
+  await expectAccessible(phone);
+  await phone.getByRole('button', { name: 'Next' }).click();
+  await expect(at).toHaveText(/^2 of/);
+  await expect(page.getByRole('heading', { name: 'Guess, then see' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Ask the tablets' }).click();
+  await expect(tablets[0].getByRole('region', { name: 'The vote' })).toBeVisible();
+  await expectAccessible(tablets[0]);
+  const choose = (tablet: Page) =>
+    tablet.getByRole('region', { name: 'The vote' }).getByRole('group').getByRole('button').first().click();
+  await choose(tablets[0]);
+  await expect(page.getByText('1 vote', { exact: true })).toBeVisible();
+  await tablets[1].getByRole('region', { name: 'The vote' }).waitFor();
+  await tablets[1].context().setOffline(true);
+  await choose(tablets[1]);
+  await expect(tablets[1].getByText(/Your vote is kept/)).toBeVisible();
+  await page.reload();
+  await expect(at).toHaveText(/^2 of/);
+  await expect(page.getByText('1 vote', { exact: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Close the vote' }).click();
+  await expect(tablets[0].getByRole('region', { name: 'The vote' })).toHaveCount(0);
+  await tablets[1].context().setOffline(false);
+  await expect(page.getByText('2 votes', { exact: true })).toBeVisible({ timeout: 20_000 });
+  await expect(page.locator('body')).not.toContainText(new RegExp(`${first}|${second}`));
+
+  await page.getByRole('button', { name: 'Let us see' }).click();
+  await expect(page.locator('.appears-last')).toContainText(/taller|shorter/);
+  await expectAccessible(page);
+  await page.keyboard.press('b');
+  await expect(page.locator('.show-page.is-blank')).toBeVisible();
+  await phone.getByRole('button', { name: 'Show again' }).click();
+  await expect(page.locator('.show-page.is-blank')).toHaveCount(0);
+  await page.keyboard.press('PageDown');
+  await expect(at).toHaveText(/^3 of/);
+  await page.getByRole('slider', { name: 'Day shown' }).press('ArrowLeft');
+  await expect(page.getByRole('heading', { name: /Shortest to tallest, day 6/ })).toBeVisible();
+  await expect(phone.getByLabel('Day shown')).toHaveValue(dayFromToday(-6));
+  for (const size of [
+    { width: 1920, height: 1080 },
+    { width: 1024, height: 768 },
+  ]) {
+    await page.setViewportSize(size);
+    const [wide, tall] = await page.evaluate(() => [
+      document.documentElement.scrollWidth,
+      document.documentElement.scrollHeight,
+    ]);
+    expect([wide <= size.width, tall <= size.height]).toEqual([true, true]);
+    await expectAccessible(page);
+  }
+  await phone.getByRole('button', { name: 'End the lesson' }).click();
+  await expect(page.getByText('No lesson is given just now.')).toBeVisible();
+  for (const tablet of tablets) await tablet.context().close();
+});
+
+/** Pages of a PDF, as its objects say. */
+async function pagesOf(page: Page): Promise<number> {
+  const bytes = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
+  return bytes.match(/\/Type\s*\/Page\b(?!s)/g)?.length ?? 0;
+}
+
+test('five papers are made to take home, with no name of a child unless it is ticked', async ({
+  demo: page,
+}) => {
+  test.setTimeout(120_000);
+  const children = /\b(Arlo|Bea|Cosmo|Daria|Ezra|Fenna|Hana|Kofi|Ottilie)\b/;
+  await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
+  await openStage(page, 'Teach');
+  await page.getByRole('link', { name: 'Class report' }).click();
+  const sheet = page.locator('article.sheet');
+  const pages: Record<string, number> = {};
+  for (const [paper, words] of [
+    ['Class report', /What we did[\s\S]*What we saw[\s\S]*What we found[\s\S]*What we cannot say/],
+    ['A page for each team or child', /Pots of Team Otter[\s\S]*Name:/],
+    ['Certificates', /First sprout[\s\S]*Full record kept/],
+    ['Note to families', /If a plant comes home[\s\S]*allergies/],
+    ['Wall chart', /Draw what you see/],
+  ] as const) {
+    await page.getByRole('button', { name: paper }).click();
+    await expect(sheet).toContainText(words);
+    await expect(sheet).not.toContainText(/NaN|undefined|Infinity/);
+    await expect(sheet).not.toContainText(children);
+    await expectAccessible(page);
+    pages[paper] = await pagesOf(page);
+  }
+  expect(pages['Class report']).toBeGreaterThanOrEqual(2);
+  expect(pages['A page for each team or child']).toBeGreaterThanOrEqual(3);
+  expect(pages['Certificates']).toBeGreaterThanOrEqual(5);
+  expect(pages['Note to families']).toBe(1);
+  expect(pages['Wall chart']).toBe(2);
+
+  await page.getByRole('button', { name: 'A page for each team or child' }).click();
+  await page.getByLabel('With names of children').check();
+  await expect(page.getByText(/Names of children are on this paper/)).toBeVisible();
+  await expect(sheet.locator('.student-page')).toHaveCount(15);
+  await expect(sheet).toContainText('Ottilie');
+});
+
+test('the report as one file needs nothing else, holds its charts, and names nobody', async ({
+  demo: page,
+}) => {
+  await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
+  await openStage(page, 'Teach');
+  await page.getByRole('link', { name: 'Class report' }).click();
+  await page.getByLabel('Reading level').selectOption('14+');
+  await expect(page.locator('article.sheet')).toContainText('Methods');
+  await expect(page.locator('article.sheet img')).toHaveCount(4);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'As one file' }).click(),
+  ]);
+  const html = await (await file.createReadStream()).setEncoding('utf8').toArray();
+  const text = html.join('');
+  expect(text).not.toMatch(/<script|<link|src="(?!data:)|url\((?!data:)[^)]*https?:/);
+  expect(text.match(/<img[^>]+src="data:image\/jpeg/g)).toHaveLength(4);
+  expect(text).toMatch(/<svg[^>]*curves-drawing/);
+  expect(text).not.toMatch(/\bBea\b|Hana/);
+});

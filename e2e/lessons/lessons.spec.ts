@@ -313,3 +313,40 @@ test('the report as one file needs nothing else, holds its charts, and names nob
   expect(text).toMatch(/<svg[^>]*curves-drawing/);
   expect(text).not.toMatch(/\bBea\b|Hana/);
 });
+
+test('the journal is looked through by pot and person, and what is chosen comes onto the board', async ({
+  teacher: page,
+}) => {
+  const { id } = await prepare(page);
+  const { origin } = new URL(page.url());
+  const experiment = await (await page.request.get(`${origin}/api/experiments/${id}`)).json();
+  for (const [at, note] of ['Hooks today.', 'Leaves touch.'].entries()) {
+    const data = {
+      unitId: experiment.units[at].id,
+      happenedOn: dayFromToday(-at),
+      kind: 'note',
+      note,
+      picture: null,
+    };
+    const path = `${origin}/api/experiments/${id}/journal/${randomUUID()}`;
+    expect((await page.request.put(path, { data })).status()).toBe(200);
+  }
+  await page.goto(`${origin}/experiments/${id}/lesson/journal`);
+  await expect(page.getByText('Hooks today.')).toBeVisible();
+  await page.getByLabel('Of which pot').selectOption({ label: 'Pot 2' });
+  await expect(page.getByText('Hooks today.')).toHaveCount(0);
+  const saved = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/lesson'),
+  );
+  // A drafted lesson shows pictures only: sentences are chosen.
+  await page.getByLabel('on the board and in the report').check();
+  await expectAccessible(page);
+  expect((await saved).status()).toBe(200);
+  await page.getByRole('link', { name: 'To the lesson' }).click();
+  await ribbon(page)
+    .getByRole('radio', { name: /^Our pictures/ })
+    .click();
+  const board = page.getByRole('article', { name: 'Board' });
+  await expect(board).toContainText('Leaves touch.');
+  await expect(board).not.toContainText('Hooks today.');
+});

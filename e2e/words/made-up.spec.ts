@@ -152,7 +152,17 @@ test('a made-up language shows on the pages of a teacher that are of no experime
   }
 });
 
-const STAGES = ['plan', 'sow', 'record', 'compare', 'print', 'compare/print', 'teach', 'lesson/papers'];
+const STAGES = [
+  'plan',
+  'sow',
+  'record',
+  'compare',
+  'print',
+  'compare/print',
+  'teach',
+  'lesson/papers',
+  'lesson/journal',
+];
 
 for (const status of ['draft', 'growing', 'finished']) {
   test(`a made-up language shows on every page of an experiment that is ${status}, and nothing is cut`, async ({

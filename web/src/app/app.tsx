@@ -13,6 +13,7 @@ import {
   loadExperiments,
   loadFrame,
   loadInventory,
+  loadJournal,
   loadPapers,
   loadPlan,
   loadPrint,
@@ -39,6 +40,7 @@ const TeachStage = lazy(loadTeach);
 const ShowPage = lazy(loadShow);
 const RemotePage = lazy(loadRemote);
 const PapersPage = lazy(loadPapers);
+const JournalPage = lazy(loadJournal);
 
 /** What is opened from the list of experiments. */
 const OPENED_NEXT = [loadFrame, loadPlan, loadSow, loadRecord] as const;
@@ -133,6 +135,7 @@ function TeacherApp() {
             <Route path="lesson/show" element={<ShowPage />} />
             <Route path="lesson/remote" element={<RemotePage />} />
             <Route path="lesson/papers" element={<PapersPage />} />
+            <Route path="lesson/journal" element={<JournalPage />} />
           </Route>
         </Routes>
       </Suspense>

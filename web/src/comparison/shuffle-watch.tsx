@@ -13,7 +13,10 @@ const PAUSE_MS = 60;
 /** Shuffles of each round: slow at first, so that single ones can be followed. */
 const ROUNDS = [1, 1, 1, 1, 1, 2, 2, 5, 5, 10, 20, 50] as const;
 const LAST_ROUND = 100;
-const STILL = window.matchMedia('(prefers-reduced-motion: reduce)');
+
+function isStill(): boolean {
+  return window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+}
 
 /** The shuffling test watched: labels are mixed again and again while the pile of differences grows. */
 export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
@@ -102,7 +105,7 @@ function useShuffles(key: string) {
       worker.current ??= shufflingWorker();
       let made: readonly number[] = differences.length < MOST ? differences : [];
       for (let round = 0; made.length < MOST && isWanted; round += 1) {
-        const draws = STILL.matches ? MOST - made.length : (ROUNDS[round] ?? LAST_ROUND);
+        const draws = isStill() ? MOST - made.length : (ROUNDS[round] ?? LAST_ROUND);
         const found = await worker.current.ask.draw(first, second, draws, SEED + made.length);
         made = [...made, ...found].slice(0, MOST);
         // React keeps what was true when the effect began; only a stop may end it.

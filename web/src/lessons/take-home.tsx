@@ -30,6 +30,11 @@ export function TakeHome({ now }: { now: LessonNow }) {
             </li>
           );
         })}
+        <li>
+          <Link to={{ pathname: `/experiments/${experiment.id}/lesson/journal`, search: search.toString() }}>
+            {say('seeTheJournal')}
+          </Link>
+        </li>
       </ul>
     </section>
   );

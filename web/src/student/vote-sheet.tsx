@@ -50,20 +50,25 @@ function VoteChoices({
   const waiting = useOutboxItems().findLast(
     (item) => item.route === 'keepOwnVote' && item.studentId === studentId && item.body.pollId === poll.id,
   );
-  const own = waiting?.route === 'keepOwnVote' ? waiting.body.choice : poll.ownChoice;
+  // What was just chosen stays chosen while it goes from this device to the server and back.
+  const [chosen, setChosen] = useState<number>();
+  const own = waiting?.route === 'keepOwnVote' ? waiting.body.choice : (chosen ?? poll.ownChoice);
   const vote = useMutation({
     mutationFn: (choice: number) =>
-      keep({
-        route: 'keepOwnVote',
-        experimentId: poll.experimentId,
-        params: { voteId: uuid() },
-        body: { pollId: poll.id, choice },
-        label: say('aVoteOf', { displayName }),
-      }),
-    onSuccess: (_, choice) =>
-      queries.setQueryData(pollsQuery.queryKey, (polls) =>
-        polls?.map((one) => (one.id === poll.id ? { ...one, ownChoice: choice } : one)),
+      keep(
+        {
+          route: 'keepOwnVote',
+          experimentId: poll.experimentId,
+          params: { voteId: uuid() },
+          body: { pollId: poll.id, choice },
+          label: say('aVoteOf', { displayName }),
+        },
+        () =>
+          queries.setQueryData(pollsQuery.queryKey, (polls) =>
+            polls?.map((one) => (one.id === poll.id ? { ...one, ownChoice: choice } : one)),
+          ),
       ),
+    onError: () => setChosen(undefined),
   });
   return (
     <>
@@ -76,7 +81,10 @@ function VoteChoices({
             variant={at === own ? 'primary' : 'light'}
             aria-pressed={at === own}
             disabled={vote.isPending}
-            onClick={() => vote.mutate(at)}
+            onClick={() => {
+              setChosen(at);
+              vote.mutate(at);
+            }}
           >
             {choice}
           </Button>

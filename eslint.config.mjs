@@ -254,7 +254,7 @@ export default tseslint.config(
     rules: { 'no-restricted-syntax': 'off' },
   },
   {
-    files: ['**/*.test.{ts,tsx}', 'server/src/app/testing/**', 'e2e/**'],
+    files: ['**/*.test.{ts,tsx}', '{web,server}/src/**/testing/**', 'e2e/**'],
     rules: {
       // Server tests drive the whole server; answers are checked by what they are compared with.
       'no-restricted-imports': 'off',

@@ -77,19 +77,19 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.goto(address);
   await open('Does compost tea need lamp light to help marigolds?');
   await page.getByRole('link', { name: /^Compare/ }).click();
-  for (const tab of ['Treatments', 'Teams and classes']) {
-    await openTab(page, tab);
-    await shoot(`compare-${tab.split(' ')[0]?.toLowerCase() ?? ''}`);
-  }
-  await openTab(page, 'Answer');
-  await page.setViewportSize({ width: 1920, height: 1080 });
-  await page.getByRole('button', { name: 'For the projector' }).click();
-  await shoot('compare-projector');
+  await openTab(page, 'Treatments');
+  await shoot('compare-treatments');
+
+  await page.goto(address);
+  await open('Does seaweed feed make zinnias taller?');
+  await teach(page, shoot);
 
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${address}/join?code=${code}`);
   await page.getByRole('button', { name: 'Go in' }).click();
   await page.getByRole('button', { name: 'Arlo' }).click();
+  await page.locator('.pot-card').first().waitFor();
+  await shoot('student-pots');
   await page.locator('.pot-card').first().click();
   await page.getByRole('button', { name: 'Yes', exact: true }).click();
   await page.getByLabel(/How tall/).fill('10.2');
@@ -102,14 +102,37 @@ async function openTab(page: Page, name: string): Promise<void> {
   await page.locator('.figure .main-svg, .plain-table, .guesses').first().waitFor();
 }
 
+/** The lesson at the desk, on paper and on the projector. */
+async function teach(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  await page.getByRole('link', { name: /^Teach/ }).click();
+  await page.getByRole('radio', { name: /^Talk about/ }).click();
+  await shoot('teach');
+  await page.getByRole('link', { name: 'Class report' }).click();
+  await page.getByText('What we found').waitFor();
+  await shoot('class-report');
+  await page.getByRole('link', { name: 'To the lesson' }).click();
+  await page.setViewportSize({ width: 1920, height: 1080 });
+  await page.getByRole('button', { name: 'Begin the lesson' }).click();
+  await page.getByText('1 of 9', { exact: true }).waitFor();
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'Count hands' }).click();
+  for (let hands = 0; hands < 4; hands += 1) {
+    await page.getByRole('button', { name: 'One hand more for Half dose' }).click();
+  }
+  await page.getByRole('button', { name: 'Let us see' }).click();
+  await shoot('guess-then-see');
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: /^Pot 3,/ }).click();
+  await shoot('line-up');
+  await page.getByRole('button', { name: 'Leave the projector' }).click();
+  await page.getByRole('radiogroup', { name: /^The lesson/ }).waitFor();
+}
+
 async function compareTabs(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
   const tabs = {
     Answer: 'answer',
     Growth: 'growth',
     'Coming up': 'coming-up',
-    Crops: 'crops',
-    Predictions: 'predictions',
-    Data: 'data',
   };
   for (const [name, file] of Object.entries(tabs)) {
     await openTab(page, name);

@@ -7,6 +7,7 @@ import { charts } from './charts.ts';
 import { classroom } from './classroom.ts';
 import { ApiClient } from './client.ts';
 import { computation } from './compare.ts';
+import { lesson } from './lesson.ts';
 import { fillTo } from './database.ts';
 import { firstLoad } from './page.ts';
 import { rehearsal } from './rehearsal.ts';
@@ -82,6 +83,7 @@ try {
   const read = await classroom(application, client, connection);
   const pooled = await study(client, connection);
   const drawn = await charts(application, connection);
+  const taught = await lesson(application, connection);
   const rows: Row[] = [];
   for (const size of SIZES) {
     const readings = await fillTo(connection, size);
@@ -92,7 +94,7 @@ try {
     });
     console.log(`measured with ${readings} readings in the database`);
   }
-  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn });
+  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn, taught });
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();

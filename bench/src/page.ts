@@ -74,7 +74,10 @@ function scriptsOf(page: Page): Promise<number>[] {
   const scripts: Promise<number>[] = [];
   page.on('response', (response) => {
     if (response.url().endsWith('.js')) {
-      scripts.push(response.body().then((body) => gzipSync(body).length));
+      const size = response.body().then((body) => gzipSync(body).length);
+      // What is fetched ahead may still be on its way when the page closes; it is not summed.
+      size.catch(() => undefined);
+      scripts.push(size);
     }
   });
   return scripts;

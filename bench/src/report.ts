@@ -1,6 +1,7 @@
 import type { ChartsBench } from './charts.ts';
 import type { ClassroomBench } from './classroom.ts';
 import type { ComputationBench } from './compare.ts';
+import type { LessonBench } from './lesson.ts';
 import type { FirstLoad } from './page.ts';
 import type { RehearsalBench } from './rehearsal.ts';
 import type { StudyBench } from './study.ts';
@@ -22,10 +23,20 @@ export interface Measured {
   readonly computed: ComputationBench;
   readonly pooled: StudyBench;
   readonly drawn: ChartsBench;
+  readonly taught: LessonBench;
 }
 
 /** The measurements as a page. */
-export function reportText({ rows, load, rehearsed, read, computed, pooled, drawn }: Measured): string {
+export function reportText({
+  rows,
+  load,
+  rehearsed,
+  read,
+  computed,
+  pooled,
+  drawn,
+  taught,
+}: Measured): string {
   return `# Measurements
 
 \`npm run bench\` wrote this. Times are medians in ms; both sides took turns in one run on one database, which flushes at every commit.
@@ -77,6 +88,15 @@ Charts of ${drawn.units} pots read on ${drawn.days} days, Chromium without a gra
 | from the answer of the server to both charts drawn | ${drawn.drawnMs.toFixed(0)} ms |
 | the ribbon scrubbed, a day a frame | ${drawn.framesPerSecond.toFixed(0)} frames a second |
 | longest frame | ${drawn.longestFrameMs.toFixed(0)} ms |
+
+Teach, Chromium without a graphics card; ${taught.units} plants in a row:
+
+| | |
+|---|---|
+| the row put in another order, the slowest order | ${taught.reorderFrames.toFixed(0)} frames a second |
+| the days played | ${taught.playFrames.toFixed(0)} frames a second |
+| Teach of the demo’s growing experiment opened | ${taught.teachMs.toFixed(0)} ms |
+| its Compare opened | ${taught.compareMs.toFixed(0)} ms |
 
 A year group at once: ${read.students} students on devices of their own kept ${read.readings} readings in ${read.seconds.toFixed(0)} s, on a database that flushes at every commit; bare INSERTs on one connection went on meanwhile.
 

@@ -1,14 +1,15 @@
 import { plainBoard } from '@bright-sprout/core/lessons';
 import { afterEach, describe, expect, test } from '@jest/globals';
-import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
 import { useState } from 'react';
 import { AnswerBoard, TalkBoard } from './boards/answer-boards.tsx';
 import { LineUpBoard, type LineUpChoice } from './boards/line-up-board.tsx';
 import { FirstsBoard, WatchBoard } from './boards/plain-boards.tsx';
 import { GuessBoard } from './boards/guess-board.tsx';
+import { CurvesDrawing } from './curves-drawing.tsx';
 import { LessonPlaceProvider } from './lesson-place.ts';
 import type { LessonNow } from './lesson-now.ts';
-import { showLesson, WithNow } from './testing.tsx';
+import { showLesson, WithNow } from './testing/show-lesson.tsx';
 
 afterEach(cleanup);
 
@@ -156,5 +157,45 @@ describe('boards', () => {
       isOpen: true,
       choices: ['A', 'B'],
     });
+  });
+});
+
+describe('the drawing of growth', () => {
+  const curve = (points: readonly (readonly [age: number, mean: number, n: number])[]) => ({
+    unitCurves: [{ unitId: 'u', groupId: 'a', points: points.map(([age, mean]) => ({ age, value: mean })) }],
+    treatmentCurves: [
+      {
+        groupId: 'a',
+        points: points.map(([age, mean, n]) => ({
+          age,
+          mean,
+          n,
+          interval: { defined: false, reason: 'one_value' } as const,
+        })),
+      },
+    ],
+    groups: [],
+  });
+
+  test('ends with the day, and leaves out an average of the few pots of a day that has just begun', () => {
+    const points = [
+      [5, 10, 4],
+      [7, 20, 4],
+      [8, 30, 1],
+      [12, 60, 4],
+      [14, 99, 4],
+    ] as const;
+    render(
+      <CurvesDrawing
+        comparison={{ ...curve(points), age: 12 }}
+        groups={[{ id: 'a', name: 'Plain', isControl: true, style: 0 }]}
+        style={{ kind: 'length', scale: { unit: 'cm', step: 0.1 }, isHeight: true }}
+        variableName="height"
+      />,
+    );
+    const [own, mean] = [...document.querySelectorAll('.curves-lines path')].map(
+      (path) => path.getAttribute('d')?.split(/[ML]/).length ?? 0,
+    );
+    expect([own, mean]).toEqual([5, 4]);
   });
 });

@@ -32,7 +32,8 @@ export function CurvesDrawing({
   isOwn?: boolean;
   className?: string;
 }) {
-  const { unitCurves, treatmentCurves, age } = comparison;
+  const { age } = comparison;
+  const { unitCurves, treatmentCurves } = untilDay(comparison);
   const all = unitCurves.flatMap(({ points }) => points);
   if (all.length === 0) return null;
   const scale = drawingScale(Math.max(...all.map(({ value }) => value)), style);
@@ -115,6 +116,26 @@ export function CurvesDrawing({
       </g>
     </svg>
   );
+}
+
+/** Curves until the day, and averages only of days on which at least half as many pots were read as on the fullest. */
+function untilDay({
+  unitCurves,
+  treatmentCurves,
+  age,
+}: Pick<Comparison, 'unitCurves' | 'treatmentCurves' | 'age'>): Pick<
+  Comparison,
+  'unitCurves' | 'treatmentCurves'
+> {
+  const isUntil = (point: { readonly age: number }): boolean => age === null || point.age <= age;
+  return {
+    unitCurves: unitCurves.map((curve) => ({ ...curve, points: curve.points.filter(isUntil) })),
+    treatmentCurves: treatmentCurves.map((curve) => {
+      const points = curve.points.filter(isUntil);
+      const most = Math.max(0, ...points.map(({ n }) => n));
+      return { ...curve, points: points.filter(({ n }) => 2 * n >= most) };
+    }),
+  };
 }
 
 const MOST_LETTERS = 20;

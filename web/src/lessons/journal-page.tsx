@@ -3,7 +3,7 @@ import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
 import type { LessonDocument, LessonView } from '@bright-sprout/contract/lessons';
 import { MOST_BOARD_PICTURES, plainBoard } from '@bright-sprout/core/lessons';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useSearchParams } from 'react-router';
@@ -17,6 +17,9 @@ import './lessons.scss';
 
 /** The class's journal: every drawing, photo and sentence by day, and which of them are on the board and in the report. */
 export default function JournalPage() {
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, []);
   const { experiment } = useExperiment();
   const found = useLessonDocument();
   if (!found) return <div className="panel" aria-busy="true" />;

@@ -3,10 +3,10 @@ import { say } from '@bright-sprout/words/plans';
 import type { LengthScale } from '@bright-sprout/core/shared';
 import { EFFECT_TARGETS, type EffectTarget } from '@bright-sprout/core/rehearsal';
 import { rehearsalWords, undefinedWords } from '@bright-sprout/core/words';
-import { Suspense } from 'react';
+import { Suspense, useEffect } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Charts } from '../shared/charts/index.ts';
+import { Charts, loadCharts } from '../shared/charts/index.ts';
 import { useFindingStyle } from './finding-style.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { ResultDots } from './result-dots.tsx';
@@ -29,6 +29,8 @@ export function RehearseSection() {
   const rehearsal = useRehearsal();
   const { wish, change, progress, result, error } = rehearsal;
   const percent = Math.round(wish.change * 100);
+  // Before the first class is grown: to read in the drawing package holds the page up for a moment.
+  useEffect(() => void loadCharts(), []);
   return (
     <>
       <p>{say('supposeItIsTrueInHowMany')}</p>

@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/lessons';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { Download, Printer } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useSearchParams } from 'react-router';
@@ -33,6 +33,9 @@ export interface PaperProps {
 
 /** Papers to take home, as they will be printed. */
 export default function PapersPage() {
+  useEffect(() => {
+    window.scrollTo(0, 0);
+  }, []);
   const found = useLessonDocument();
   const { experiment } = useExperiment();
   const [level, setLevel] = useState<ReadingLevel>();

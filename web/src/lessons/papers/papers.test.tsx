@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
-import { showLesson, WithNow } from '../testing.tsx';
+import { showLesson, WithNow } from '../testing/show-lesson.tsx';
 import { firstSprouts, fullRecords, marksPassed } from './certificates.ts';
 import { CertificatesPaper } from './certificates-paper.tsx';
 import { ClassReport } from './class-report.tsx';

@@ -15,7 +15,10 @@ export {
   shuffleFigure,
 } from './treatment-figures.ts';
 
+/** Fetches what draws charts before one is shown, where one soon will be. */
+export const loadCharts = () => import('./charts.tsx');
+
 /** Charts bring a large drawing package along, so they are loaded where one is shown. */
 export const ChartCard = lazy(() => import('./chart-card.tsx'));
-export const Charts = lazy(() => import('./charts.tsx'));
+export const Charts = lazy(loadCharts);
 export const RoomChart = lazy(() => import('./room-chart.tsx'));

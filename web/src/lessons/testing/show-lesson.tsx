@@ -4,11 +4,11 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
-import { answering, type Answer, type Asked } from '../app/testing/answering.ts';
-import { compared, experimentOf, READINGS, VARIABLE } from '../comparison/testing/compared.ts';
-import { ExperimentProvider, findingsOf } from '../shared/experiment/index.ts';
-import { LessonChoices } from './lesson-choices.tsx';
-import { type LessonNow, useLessonNow } from './lesson-now.ts';
+import { answering, type Answer, type Asked } from '../../app/testing/answering.ts';
+import { compared, experimentOf, READINGS, VARIABLE } from '../../comparison/testing/compared.ts';
+import { ExperimentProvider, findingsOf } from '../../shared/experiment/index.ts';
+import { LessonChoices } from '../lesson-choices.tsx';
+import { type LessonNow, useLessonNow } from '../lesson-now.ts';
 
 const NO_LESSON: LessonView = { version: 0, document: null, showing: null };
 

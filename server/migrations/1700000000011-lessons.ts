@@ -39,7 +39,7 @@ const TABLES = {
     CONSTRAINT fk_vote_student FOREIGN KEY (student_id) REFERENCES student (id) ON DELETE SET NULL ON UPDATE NO ACTION`,
 } as const;
 
-/** Lessons, what is shown of them, and votes. */
+/** Lessons, what is shown of them, and votes; entries of the journal that only their author still sees. */
 export class Lessons1700000000011 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     for (const [name, columns] of Object.entries(TABLES)) {
@@ -47,9 +47,11 @@ export class Lessons1700000000011 implements MigrationInterface {
         `CREATE TABLE IF NOT EXISTS ${name} (${columns}) ENGINE=InnoDB DEFAULT CHARSET=utf8mb4 COLLATE=utf8mb4_unicode_ci`,
       );
     }
+    await runner.query('ALTER TABLE journal_entry ADD COLUMN IF NOT EXISTS hidden_at datetime(3) NULL');
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.query('ALTER TABLE journal_entry DROP COLUMN IF EXISTS hidden_at');
     for (const name of Object.keys(TABLES).reverse()) await runner.query(`DROP TABLE IF EXISTS ${name}`);
   }
 }

@@ -1,7 +1,7 @@
-import type { EntryRequest, EntryView } from './requests.ts';
+import type { EntryRequest, EntryView, HideEntryRequest } from './requests.ts';
 import { json, request, route } from '../shared/index.ts';
 
-export { EntryRequest, type EntryView } from './requests.ts';
+export { EntryRequest, type EntryView, HideEntryRequest } from './requests.ts';
 
 /** The journal of an experiment. */
 export const journalRoutes = {
@@ -18,6 +18,14 @@ export const journalRoutes = {
     summary: 'Keep an entry under an id made on the device',
     access: 'owner',
     body: request<EntryRequest>('EntryRequest'),
+    answer: json<EntryView>(),
+  }),
+  hideEntry: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/journal/:entryId/hidden',
+    summary: 'Hide an entry from everybody but who made it, or show it again',
+    access: 'owner',
+    body: request<HideEntryRequest>('HideEntryRequest'),
     answer: json<EntryView>(),
   }),
   removeEntry: route({

@@ -1,5 +1,5 @@
 import { ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
-import { IsIn, IsOptional, MaxLength } from 'class-validator';
+import { IsBoolean, IsIn, IsOptional, MaxLength } from 'class-validator';
 import {
   IsCalendarDay,
   IsId,
@@ -32,6 +32,12 @@ export class EntryRequest {
   picture: UploadPart | null;
 }
 
+/** Whether an entry is hidden from everybody but who made it. */
+export class HideEntryRequest {
+  @IsBoolean()
+  isHidden: boolean;
+}
+
 /** An entry without its picture, which has an address of its own. */
 export interface EntryView {
   id: Id;
@@ -40,6 +46,8 @@ export interface EntryView {
   kind: EntryKind;
   note: string;
   hasPicture: boolean;
+  /** Only who made it and the teacher see it. */
+  isHidden: boolean;
   observer: string;
   recordedAt: Instant;
 }

@@ -25,6 +25,7 @@ export { READING_LEVELS, type ReadingLevel } from './reading-level.ts';
 export { type ComparisonSpeech } from './speech.ts';
 export { undefinedWords } from './undefined-words.ts';
 export {
+  changeText,
   computedText,
   contrastWord,
   readText,
@@ -58,7 +59,7 @@ export {
 } from './review-words.ts';
 export { rehearsalWords } from './rehearsal-words.ts';
 export { figuresText, TEST_NAMES, testText } from './test-words.ts';
-export { type StudentWords, studentWords } from './student-words.ts';
+export { allReadText, type StudentWords, studentWords } from './student-words.ts';
 export { LEFT_OUT_WORDS } from './not-known-words.ts';
 export {
   boardTitle,

@@ -12,6 +12,7 @@ import { evenPot, madeClass, SOWN } from '../lessons/testing.ts';
 import { addDays } from '../shared/index.ts';
 import {
   boardTitle,
+  changeText,
   firstsText,
   lineUpCounts,
   lineUpTitle,
@@ -172,5 +173,20 @@ describe('boards in words', () => {
       hasSoil: true,
     };
     for (const reason of NOT_UP_REASONS) expect(notUpReasonText(reason, about)).toMatch(/^[A-Z].*[.?]$/);
+  });
+});
+
+describe('a change beside readings', () => {
+  const INCH = { kind: 'length', scale: { unit: 'in', step: 0.25 }, isHeight: true } as const;
+
+  test.each([
+    [12, STYLE, '+1.2 cm'],
+    [-5, STYLE, '−0.5 cm'],
+    [0, STYLE, '0.0 cm'],
+    [-63.5, INCH, '−2½ in'],
+    [-6.35, INCH, '−¼ in'],
+    [3, { kind: 'count' }, '+3'],
+  ] as const)('of %p', (change, style, words) => {
+    expect(changeText(change, style)).toBe(words);
   });
 });

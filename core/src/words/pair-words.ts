@@ -23,7 +23,7 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   const [first, second] = [nameOf(said.groups, pair.firstId), nameOf(said.groups, pair.secondId)];
   const pots = comparison.fates.groups.some((fate) => fate.dead.length > 0)
     ? [say('livingPots'), say('livingPots2')]
-    : [say('pots2'), 'pots'];
+    : [say('pots2'), say('potsWithin')];
   const rest = say('whenAndOver', {
     ifWithDay: said.withDay ? 'yes' : 'no',
     whenText: whenText(speech),

@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/student';
+import { levelKey } from './level-key.ts';
 import type { ReadingLevel } from './reading-level.ts';
 
 /** What a student is asked, one question at a time, in words of an age. */
@@ -15,7 +16,6 @@ export interface StudentWords {
   readonly howManyLeaves: string;
   /** Asks for a score, by variable. */
   readonly score: Readonly<Record<'stage' | 'colour' | 'vigour', string>>;
-  readonly allDone: string;
   /** Opens the page for a photo, a drawing or a sentence. */
   readonly showIt: string;
 }
@@ -40,7 +40,6 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       colour: say('whatColourAreTheLeaves'),
       vigour: say('howDoesItStand'),
     },
-    allDone: say('allDoneWellLooked'),
     showIt: say('makeAPictureOfIt'),
   },
   '8-10': {
@@ -62,7 +61,6 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       colour: say('whatColourAreTheLeaves'),
       vigour: say('howStrongDoesItLook'),
     },
-    allDone: say('allYourPotsAreReadThankYou'),
     showIt: say('photoDrawingOrSentence'),
   },
   '11-13': {
@@ -88,7 +86,6 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       colour: say('colourOfTheLeaves'),
       vigour: say('vigourOfThePlant'),
     },
-    allDone: say('allYourPotsAreRead'),
     showIt: say('photoDrawingOrNote'),
   },
   '14+': {
@@ -110,10 +107,14 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     howMany: say('numberOfSeedlingsEmerged'),
     howManyLeaves: say('numberOfTrueLeaves'),
     score: { stage: say('developmentalStageReached'), colour: say('leafColour'), vigour: say('vigour') },
-    allDone: say('allUnitsOfYourTeamAreRead'),
     showIt: say('photoDrawingOrNote'),
   },
 };
+
+/** Says that a student has read every own pot, with thanks by name. */
+export function allReadText(level: ReadingLevel, pots: number, displayName: string): string {
+  return say('allReadThankYou', { level: levelKey(level), count: pots, displayName });
+}
 
 /** The words for an age. The level changes vocabulary, never what is asked. */
 export function studentWords(level: ReadingLevel): StudentWords {

@@ -136,6 +136,12 @@ export function readText(value: number, style: ValueStyle): string {
   }
 }
 
+/** A change as it is written beside readings: `+1.2 cm`, `−2½ in`, `0 cm`. */
+export function changeText(change: number, style: ValueStyle): string {
+  const size = readText(Math.abs(change), style);
+  return change === 0 ? size : `${change > 0 ? '+' : '−'}${size}`;
+}
+
 /** "taller" or "shorter" for heights, "more" or "fewer" for counts, else "higher" or "lower". */
 export function contrastWord(difference: number, style: ValueStyle): string {
   const up = difference > 0;

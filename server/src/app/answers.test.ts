@@ -170,7 +170,8 @@ test('a class at work', async () => {
     note: 'Hooks',
     picture: null,
   });
-  await get(teacher, `${path}/journal`);
+  const [entry] = (await get(teacher, `${path}/journal`)).body as { id: string }[];
+  await put(teacher, `${path}/journal/${entry!.id}/hidden`, { isHidden: true });
 });
 
 test('a tablet', async () => {

@@ -50,6 +50,10 @@ export class JournalEntry {
   @JoinColumn({ name: 'student_id', foreignKeyConstraintName: 'fk_journal_entry_student' })
   student: Relation<Student> | null;
 
+  /** Since when only who made it still sees it, beside the teacher; `null` while everybody does. */
+  @Column('datetime', { precision: 3, nullable: true })
+  hiddenAt: Date | null;
+
   @Index('ix_journal_entry_recorded')
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   recordedAt: Date;

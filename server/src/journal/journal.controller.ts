@@ -1,4 +1,9 @@
-import { EntryRequest, type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
+import {
+  EntryRequest,
+  type EntryView,
+  HideEntryRequest,
+  journalRoutes,
+} from '@bright-sprout/contract/journal';
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
@@ -11,7 +16,7 @@ export class JournalController {
 
   @Operation(journalRoutes.entries)
   all(@Param('experimentId') experimentId: string): Promise<EntryView[]> {
-    return this.journal.all({ experimentId });
+    return this.journal.all(experimentId);
   }
 
   @Operation(journalRoutes.keepEntry)
@@ -22,6 +27,15 @@ export class JournalController {
     @CurrentTeacher() { id, displayName, timeZone }: KnownTeacher,
   ): Promise<EntryView> {
     return this.journal.keep(experimentId, entryId, body, { displayName, timeZone }, id);
+  }
+
+  @Operation(journalRoutes.hideEntry)
+  hide(
+    @Param('experimentId') experimentId: string,
+    @Param('entryId') entryId: string,
+    @Body() { isHidden }: HideEntryRequest,
+  ): Promise<EntryView> {
+    return this.journal.hide(experimentId, entryId, isHidden);
   }
 
   @Operation(journalRoutes.removeEntry)

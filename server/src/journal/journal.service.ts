@@ -2,7 +2,7 @@ import { say } from '@bright-sprout/words/refusals';
 import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type FindOptionsWhere, Not } from 'typeorm';
+import { DataSource, type FindOptionsWhere, IsNull, Not } from 'typeorm';
 import { Unit } from '../plans/index.ts';
 import type { Observer } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
@@ -22,8 +22,33 @@ export class JournalService {
     private readonly uploads: UploadsService,
   ) {}
 
-  /** The entries of an experiment or of one unit, the newest last. */
-  async all(where: { experimentId: string } | { unitId: string }): Promise<EntryView[]> {
+  /** The entries of one unit as a student sees them: the own, and those of others that are not hidden. */
+  async ofUnit(unitId: string, studentId: string | null): Promise<EntryView[]> {
+    const seen: FindOptionsWhere<JournalEntry>[] = [{ unitId, hiddenAt: IsNull() }];
+    if (studentId !== null) seen.push({ unitId, studentId });
+    return this.#found(seen);
+  }
+
+  /** The entries of an experiment, the newest last. */
+  all(experimentId: string): Promise<EntryView[]> {
+    return this.#found({ experimentId });
+  }
+
+  /**
+   * Hides an entry from everybody but who made it, or shows it again.
+   * @throws ApiError `not_found`
+   */
+  async hide(experimentId: string, id: string, isHidden: boolean): Promise<EntryView> {
+    const entries = this.source.getRepository(JournalEntry);
+    await entries.update({ id, experimentId }, { hiddenAt: isHidden ? this.clock.now() : null });
+    const entry = await entries.findOneBy({ id, experimentId });
+    if (!entry) throw notFound();
+    return entryView(entry);
+  }
+
+  async #found(
+    where: FindOptionsWhere<JournalEntry> | FindOptionsWhere<JournalEntry>[],
+  ): Promise<EntryView[]> {
     const entries = await this.source
       .getRepository(JournalEntry)
       .find({ where, order: { happenedOn: 'ASC', recordedAt: 'ASC' } });
@@ -64,6 +89,7 @@ export class JournalService {
       note,
       observer: observer.displayName,
       studentId: observer.studentId ?? null,
+      hiddenAt: null,
       recordedAt: this.clock.now(),
     };
     if (kind !== 'note') await this.#refuseTooMany(experimentId);
@@ -91,7 +117,7 @@ export class JournalService {
    * The picture of an entry, as a JPEG.
    * @throws ApiError `not_found`
    */
-  async picture(where: FindOptionsWhere<JournalEntry>): Promise<Buffer> {
+  async picture(where: FindOptionsWhere<JournalEntry> | FindOptionsWhere<JournalEntry>[]): Promise<Buffer> {
     const entry = await this.source
       .getRepository(JournalEntry)
       .findOne({ where, select: { id: true, picture: true } });
@@ -119,6 +145,7 @@ function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' |
     kind,
     note,
     hasPicture: kind !== 'note',
+    isHidden: entry.hiddenAt !== null,
     observer,
     recordedAt: entry.recordedAt.toISOString(),
   };

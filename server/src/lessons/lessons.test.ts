@@ -212,3 +212,31 @@ describe('a vote', () => {
     expect((await teacher.put(`${path}/polls/${id}`).send(poll())).body.code).toBe('id_in_use');
   });
 });
+
+describe('an entry of the journal that is hidden', () => {
+  test('is seen by who made it and the teacher, and by nobody else', async () => {
+    const [unit] = experiment.units;
+    const [ada, ben] = [await tablet(IDS.ada), await tablet(IDS.ben)];
+    const id = uuid();
+    const entry = {
+      unitId: unit!.id,
+      happenedOn: dayFromToday(0),
+      kind: 'note',
+      note: 'Mine',
+      picture: null,
+    };
+    const address = `/api/device/units/${unit!.id}/journal`;
+    await ada
+      .put(`/api/device/journal/${id}`)
+      .send({ ...entry, experimentId: experiment.id })
+      .expect(200);
+    const seen = async (who: Client) => ((await who.get(address).expect(200)).body as unknown[]).length;
+    expect([await seen(ada), await seen(ben)]).toEqual([1, 1]);
+    const hidden = await teacher.put(`${path}/journal/${id}/hidden`).send({ isHidden: true }).expect(200);
+    expect(hidden.body).toMatchObject({ id, isHidden: true });
+    expect([await seen(ada), await seen(ben)]).toEqual([1, 0]);
+    await teacher.put(`${path}/journal/${id}/hidden`).send({ isHidden: false }).expect(200);
+    expect(await seen(ben)).toBe(1);
+    await teacher.put(`${path}/journal/${uuid()}/hidden`).send({ isHidden: true }).expect(404);
+  });
+});

@@ -11,6 +11,7 @@ import {
   StudentTickRequest,
 } from '@bright-sprout/contract/student';
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
+import { IsNull } from 'typeorm';
 import { CareService } from '../care/index.ts';
 import { JournalService } from '../journal/index.ts';
 import { notFound, Operation } from '../shared/index.ts';
@@ -64,7 +65,7 @@ export class StudentWorkController {
   ): Promise<EntryView[]> {
     const student = await this.work.student(device, undefined);
     await this.work.unit(device, student, unitId);
-    return this.journal.all({ unitId });
+    return this.journal.ofUnit(unitId, student.id);
   }
 
   @Operation(studentRoutes.keepOwnEntry)
@@ -97,8 +98,10 @@ export class StudentWorkController {
     @CurrentDevice() device: JoinedDevice,
     @Param('entryId') entryId: string,
   ): Promise<StreamableFile> {
-    const where = { id: entryId, experiment: { classId: device.classId } };
-    return new StreamableFile(await this.journal.picture(where), { type: 'image/jpeg' });
+    const ofClass = { id: entryId, experiment: { classId: device.classId } };
+    const own = device.studentId === null ? [] : [{ ...ofClass, studentId: device.studentId }];
+    const picture = await this.journal.picture([{ ...ofClass, hiddenAt: IsNull() }, ...own]);
+    return new StreamableFile(picture, { type: 'image/jpeg' });
   }
 
   @Operation(studentRoutes.keepPractice)

@@ -14,6 +14,7 @@ let own: ClassView;
 let sown: ExperimentView;
 
 const IDS_IN_PATHS = {
+  voteId: uuid(),
   predictionId: uuid(),
   conclusionId: uuid(),
   readingId: uuid(),

@@ -126,7 +126,7 @@ function WatchFields({ board, now, onChange }: FieldsProps & { now: LessonNow })
 
 function PictureFields({ board, onChange }: FieldsProps) {
   const { experiment } = useExperiment();
-  const entries = useQuery(journalQuery(experiment.id)).data ?? [];
+  const entries = (useQuery(journalQuery(experiment.id)).data ?? []).filter(({ isHidden }) => !isHidden);
   const toggle = (id: string): void => {
     const has = board.entryIds.includes(id);
     if (!has && board.entryIds.length >= MOST_BOARD_PICTURES) return;

@@ -134,6 +134,7 @@ function Entry({
   const { experiment } = useExperiment();
   const params = { experimentId: experiment.id, entryId: entry.id };
   const remove = useAct(() => call(journalRoutes.removeEntry, { params }));
+  const hide = useAct(() => call(journalRoutes.hideEntry, { params, body: { isHidden: !entry.isHidden } }));
   const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
   const about = number === undefined ? say('allPots') : say('potNumber', { number });
   return (
@@ -142,16 +143,22 @@ function Entry({
         <img src={addressOf(journalRoutes.picture, params)} alt={entry.note || about} loading="lazy" />
       )}
       {entry.note !== '' && <p>{entry.note}</p>}
-      <small>{say('aboutBy', { about, observer: entry.observer })}</small>
+      <small>
+        {say('aboutBy', { about, observer: entry.observer })}
+        {entry.isHidden && <b> {say('isHidden')}</b>}
+      </small>
       <div className="journal-acts">
         <Form.Check
           type="switch"
           id={`chosen-${entry.id}`}
           label={say('onTheBoard')}
           checked={isChosen}
-          disabled={!isChosen && isFull}
+          disabled={(!isChosen && isFull) || entry.isHidden}
           onChange={onChoose}
         />
+        <Button size="sm" variant="light" onClick={() => hide.mutate()}>
+          {entry.isHidden ? say('showEntry') : say('hideEntry')}
+        </Button>
         <Button
           size="sm"
           variant="light"
@@ -160,7 +167,7 @@ function Entry({
           {say('remove')}
         </Button>
       </div>
-      <FailureNote error={remove.error} />
+      <FailureNote error={remove.error ?? hide.error} />
     </>
   );
 }

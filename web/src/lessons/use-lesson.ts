@@ -10,6 +10,10 @@ import { useExperiment } from '../shared/experiment/index.ts';
 const SAVE_AFTER_MS = 700;
 const MOST_UNDO = 100;
 
+/** So many pictures and sentences stand on a board that nobody chose. */
+const MOST_DRAFTED_PICTURES = 4;
+const MOST_DRAFTED_NOTES = 2;
+
 /** Namespace of the ids of drafted boards: two devices that draft the same experiment make the same boards. */
 const DRAFT = '6d2c1f0e-5b0f-4b7e-9a53-8c1f3d7e2a10';
 
@@ -58,7 +62,11 @@ export function useLessonDocument(): { view: LessonView; document: LessonDocumen
     },
     (kind) => uuidOf(`${experiment.id} ${kind}`, DRAFT),
   );
-  const chosen = journal.filter(({ kind }) => kind !== 'note').slice(-4);
+  const seen = journal.filter(({ isHidden }) => !isHidden);
+  const chosen = [
+    ...seen.filter(({ hasPicture }) => hasPicture).slice(-MOST_DRAFTED_PICTURES),
+    ...seen.filter(({ hasPicture }) => !hasPicture).slice(-MOST_DRAFTED_NOTES),
+  ];
   return {
     view,
     document: {

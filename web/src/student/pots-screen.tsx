@@ -2,7 +2,7 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/student';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
-import { studentWords } from '@bright-sprout/core/words';
+import { allReadText, studentWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Droplets, Lightbulb, Ruler, Sprout } from 'lucide-react';
 import { useState } from 'react';
@@ -104,7 +104,7 @@ export function PotsScreen({
           {pots?.length === 0 && sowings.length === 0 && <p>{say('thereIsNoPotForYouTo')}</p>}
           {pots && pots.length > 0 && left.length === 0 && (
             <p className="note-change">
-              {words.allDone} {secondReadText(pots)}
+              {allReadText(device.readingLevel, pots.length, student.displayName)} {secondReadText(pots)}
             </p>
           )}
           <ul className="pot-cards">

@@ -16,6 +16,8 @@ const TALL = 480;
 const SOIL = 440;
 const RULER_X = 150;
 const RULER_WIDTH = 84;
+/** Where leaves sit along the stem, below the tip that is read. */
+const LEAVES_AT = [0.35, 0.68, 0.9] as const;
 const LARGEST_SEED = 4_294_967_295;
 
 const HINTS: Record<PracticeTask['kind'], string> = {
@@ -167,7 +169,16 @@ function PracticePicture({ task }: { task: PracticeTask }) {
       </text>
       <rect x="20" y={SOIL} width="130" height="40" fill={COLOURS.seedCoat} />
       <polyline points={points} fill="none" stroke={COLOURS.leaf} strokeWidth="6" strokeLinecap="round" />
-      <circle cx={90 + tip.x * perMm} cy={SOIL - tip.y * perMm} r="7" fill={COLOURS.leafDark} />
+      {LEAVES_AT.map((share) => {
+        const at = task.stem[Math.round(share * (task.stem.length - 1))] ?? tip;
+        return (
+          <g key={share} transform={`translate(${90 + at.x * perMm} ${SOIL - at.y * perMm})`}>
+            <path d="M0 0c-8 -14 -26 -15 -38 -6c12 9 28 10 38 6Z" fill={COLOURS.leafLight} />
+            <path d="M0 0c8 -14 22 -15 30 -8c-8 9 -20 11 -30 8Z" fill={COLOURS.leaf} />
+          </g>
+        );
+      })}
+      <circle cx={90 + tip.x * perMm} cy={SOIL - tip.y * perMm} r="6" fill={COLOURS.leafDark} />
     </svg>
   );
 }

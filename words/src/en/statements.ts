@@ -114,6 +114,7 @@ export default {
   livingPots: 'Living pots',
   livingPots2: 'living pots',
   pots2: 'Pots',
+  potsWithin: 'pots',
   whenAndOver: '{ifWithDay, select, yes { {whenText}} other {}}{over}',
   withAndWithHadTheSameAverage: '{pot} with {second} and {pot2} with {first} had the same average{rest}.',
   withThanWith: '{pot} with {second} {gap} than {pot2} with {first}{rest}',

@@ -1,4 +1,6 @@
 export default {
+  allReadThankYou:
+    '{level, select, a5 {All done. Thank you, {displayName}!} other {{count, plural, one {Your pot is read.} =2 {Both are read.} other {All # are read.}} Thank you, {displayName}.}}',
   theVote: 'The vote',
   putTheVoteAway: 'Later',
   aVoteOf: '{displayName}: a vote',
@@ -138,7 +140,6 @@ export default {
   howManyLeavesWithoutTheFirstTwo: 'How many leaves, without the first two?',
   whatIsTheNewestThingOnIt: 'What is the newest thing on it?',
   howDoesItStand: 'How does it stand?',
-  allDoneWellLooked: 'All done. Well looked!',
   makeAPictureOfIt: 'Make a picture of it',
   canYouSeeASprout: 'Can you see a sprout?',
   yes2: 'Yes',
@@ -154,7 +155,6 @@ export default {
   howManyLeavesWithoutTheSeedLeaves: 'How many leaves, without the seed leaves?',
   whatIsTheNewestPartYouCan: 'What is the newest part you can see?',
   howStrongDoesItLook: 'How strong does it look?',
-  allYourPotsAreReadThankYou: 'All your pots are read. Thank you!',
   photoDrawingOrSentence: 'Photo, drawing or sentence',
   hasASeedlingEmerged: 'Has a seedling emerged?',
   itIsDead: 'It is dead',
@@ -169,7 +169,6 @@ export default {
   howManyTrueLeaves: 'How many true leaves?',
   whichStageHasItReached: 'Which stage has it reached?',
   vigourOfThePlant: 'Vigour of the plant',
-  allYourPotsAreRead: 'All your pots are read.',
   photoDrawingOrNote: 'Photo, drawing or note',
   notEmerged: 'Not emerged',
   dead: 'Dead',
@@ -184,7 +183,6 @@ export default {
   numberOfTrueLeaves: 'Number of true leaves',
   developmentalStageReached: 'Developmental stage reached',
   vigour: 'Vigour',
-  allUnitsOfYourTeamAreRead: 'All units of your team are read.',
   whatColourAreTheLeaves: 'What colour are the leaves?',
   colourOfTheLeaves: 'Colour of the leaves',
   leafColour: 'Leaf colour',

@@ -361,6 +361,18 @@ describe('talking points', () => {
     ],
     ['one pot', [evenPot('a', 6, 3)]],
     ['no pot was ever read', repeat(4, (): MadePot => ({ group: 'a', looks: {} }))],
+    [
+      'two crossed factors',
+      repeat(18, (i) =>
+        evenPot(`${['dry', 'wet', 'soaked'][i % 3]} · ${i % 2 ? 'sun' : 'shade'}`, 5 + (i % 2), 3 + (i % 3)),
+      ),
+    ],
+    ['an age ladder', repeat(6, (i) => evenPot(`sown ${i}`, 6 + i, 3, 20, { sownAt: i }))],
+    ['two pots a treatment', repeat(4, (i) => evenPot(i < 2 ? 'a' : 'b', 6, 3 + i))],
+    [
+      'every pot read by two',
+      repeat(6, (i): MadePot => ({ group: i < 3 ? 'a' : 'b', looks: { 9: [20 + i, 21 + i], 20: [60, 61] } })),
+    ],
     ['two hundred pots', repeat(200, (i) => evenPot(i % 2 ? 'a' : 'b', 4 + (i % 5), 3 + (i % 7) / 10))],
   ])('%s: nothing fails, and no figure is other than a number', (_, pots) => {
     for (const age of [0, 9, 20]) {

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/lessons';
-import { boardTitle, talkWords } from '@bright-sprout/core/words';
+import { boardTitle, lineUpCounts, talkWords } from '@bright-sprout/core/words';
 import { ShuffleWatch, type ShownComparison } from '../../comparison/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../../shared/ui/index.ts';
@@ -55,6 +55,7 @@ export function AnswerBoard({ now }: BoardProps) {
           <p className="board-sure">
             <b>{say('howSure')}</b> {capital(comparison.words.howSure)}
           </p>
+          <p className="board-n quiet">{lineUpCounts(now.plants)}</p>
           <CurvesDrawing
             comparison={comparison}
             groups={now.groups}

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/lessons';
-import { boardTitle } from '@bright-sprout/core/words';
+import { boardTitle, lineUpCounts } from '@bright-sprout/core/words';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -53,6 +53,7 @@ export function GuessBoard({
                 variableName={variable.name}
               />
               <p className="board-headline appears-last">{comparison.words.headline}</p>
+              <p className="board-n quiet appears-last">{lineUpCounts(now.plants)}</p>
             </div>
           )}
         </WithComparison>

@@ -3,6 +3,7 @@ import { say } from '@bright-sprout/words/lessons';
 import { type Board, notUpReasons, watchedRows } from '@bright-sprout/core/lessons';
 import {
   boardTitle,
+  changeText,
   firstsText,
   notUpReasonText,
   notUpText,
@@ -113,9 +114,7 @@ export function WatchBoard({ board, now }: BoardProps) {
                     <tr key={day}>
                       <th scope="row">{shortDay(day)}</th>
                       <td>{value === null ? STATE_WORDS[state] : readText(value, now.style)}</td>
-                      <td>
-                        {change === null ? '' : `${change > 0 ? '+' : ''}${readText(change, now.style)}`}
-                      </td>
+                      <td>{change === null ? '' : changeText(change, now.style)}</td>
                     </tr>
                   ))}
                 </tbody>
@@ -170,7 +169,7 @@ export function FirstsBoard({ now }: BoardProps) {
 export function PicturesBoard({ board, now }: BoardProps) {
   const { experiment } = useExperiment();
   const entries = useQuery(journalQuery(experiment.id)).data ?? [];
-  const chosen = entries.filter(({ id }) => board.entryIds.includes(id));
+  const chosen = entries.filter(({ id, isHidden }) => !isHidden && board.entryIds.includes(id));
   return (
     <>
       <h2>{boardTitle('pictures', now.level)}</h2>

@@ -188,7 +188,12 @@ function ChosenPictures({ hasNames }: { hasNames: boolean }) {
   const chosen = new Set(
     found?.document.boards.flatMap(({ kind, entryIds }) => (kind === 'pictures' ? entryIds : [])),
   );
-  return <EntryList entries={entries.filter(({ id }) => chosen.has(id))} hasNames={hasNames} />;
+  return (
+    <EntryList
+      entries={entries.filter(({ id, isHidden }) => !isHidden && chosen.has(id))}
+      hasNames={hasNames}
+    />
+  );
 }
 
 /** For readers who know statistics: how it was done, and every pair with n and exact p. */

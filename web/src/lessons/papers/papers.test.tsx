@@ -28,6 +28,7 @@ const ENTRY = {
   kind: 'note',
   note: 'Two leaves.',
   hasPicture: false,
+  isHidden: false,
   observer: 'Perilla',
   recordedAt: '2026-05-20T09:00:00Z',
 };

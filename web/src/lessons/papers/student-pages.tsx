@@ -1,7 +1,7 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { type PlantOnDay, watchedRows } from '@bright-sprout/core/lessons';
-import { readText, STATE_WORDS } from '@bright-sprout/core/words';
+import { changeText, readText, STATE_WORDS } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
@@ -75,7 +75,11 @@ function StudentPage({ owner, now, hasNames }: { owner: Owner; now: LessonNow; h
   const guesses = useQuery(predictionsQuery(experiment.id)).data ?? [];
   const guess = name === '' ? undefined : guesses.findLast(({ observer }) => observer === name)?.choice;
   const mine = entries.filter(
-    (entry) => entry.unitId !== null && own.has(entry.unitId) && (name === '' || entry.observer === name),
+    (entry) =>
+      !entry.isHidden &&
+      entry.unitId !== null &&
+      own.has(entry.unitId) &&
+      (name === '' || entry.observer === name),
   );
   const words = now.shown?.comparison.words;
   return (
@@ -138,7 +142,7 @@ function GrowthTable({ unitId, now }: { unitId: string; now: LessonNow }) {
           <tr key={day}>
             <th scope="row">{shortDay(day)}</th>
             <td>{value === null ? STATE_WORDS[state] : readText(value, now.style)}</td>
-            <td>{change === null ? '' : `${change > 0 ? '+' : ''}${readText(change, now.style)}`}</td>
+            <td>{change === null ? '' : changeText(change, now.style)}</td>
           </tr>
         ))}
       </tbody>

@@ -1,0 +1,13 @@
+import { describe, expect, test } from '@jest/globals';
+import { allReadText } from './index.ts';
+
+describe('the end of reading', () => {
+  test.each([
+    ['5-7', 4, 'All done. Thank you, Bea!'],
+    ['8-10', 4, 'All 4 are read. Thank you, Bea.'],
+    ['11-13', 2, 'Both are read. Thank you, Bea.'],
+    ['14+', 1, 'Your pot is read. Thank you, Bea.'],
+  ] as const)('at %s thanks by name for %p pots', (level, pots, words) => {
+    expect(allReadText(level, pots, 'Bea')).toBe(words);
+  });
+});

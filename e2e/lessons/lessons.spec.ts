@@ -351,3 +351,26 @@ test('the journal is looked through by pot and person, and what is chosen comes 
   await expect(board).toContainText('Hooks today.');
   await expect(board).not.toContainText('Leaves touch.');
 });
+
+test('a question of many words widens no stage, on a desk and on a phone', async ({ teacher: page }) => {
+  const { origin } = new URL(page.url());
+  const id = randomUUID();
+  const question = 'Do oats beside the radiator of the classroom grow as tall as those at the window? '
+    .repeat(3)
+    .trim();
+  const draft = await page.request.put(`${origin}/api/experiments/${id}`, {
+    data: { question, cropId: 'oat' },
+  });
+  expect(draft.status()).toBe(200);
+  await page.request.put(`${origin}/api/experiments/${id}/sowing`, { data: { sownOn: dayFromToday(-5) } });
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 844 });
+    for (const stage of ['plan', 'sow', 'record', 'compare', 'teach', 'lesson/papers', 'lesson/journal']) {
+      await page.goto(`${origin}/experiments/${id}/${stage}`);
+      await page.locator('main').first().waitFor();
+      await page.waitForTimeout(300);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([stage, width, wide <= 0]).toEqual([stage, width, true]);
+    }
+  }
+});

@@ -89,7 +89,7 @@ function Frame({
             <Logo />
           </Link>
           <div className="frame-title">
-            <h1>{experiment.question}</h1>
+            <h1 title={experiment.question}>{experiment.question}</h1>
             <p>
               {say('potsBrightSprout', {
                 cropName: experiment.cropName && `${experiment.cropName}, `,

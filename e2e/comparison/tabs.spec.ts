@@ -89,10 +89,15 @@ test('setting a reading aside changes the answer, side by side, and putting it b
   await openTab(page, 'Data');
   const table = page.getByRole('region', { name: 'All readings' });
   await table.getByLabel('Filter readings').fill('pot 4 ');
-  const [first] = await table.locator('tbody tr:not([aria-hidden])').all();
-  await first!.getByRole('button', { name: 'Set aside' }).click();
-  await first!.getByLabel('Reason for setting it aside').fill('the stem was broken');
-  await first!.getByRole('button', { name: 'Set aside' }).click();
+  const first = table.locator('tbody tr:not([aria-hidden])').first();
+  const reason = first.getByLabel('Reason for setting it aside');
+  // Rows are made anew while the table takes in the filter.
+  await expect(async () => {
+    if (!(await reason.isVisible())) await first.getByRole('button', { name: 'Set aside' }).click();
+    await expect(reason).toBeVisible({ timeout: 2000 });
+  }).toPass();
+  await reason.fill('the stem was broken');
+  await first.getByRole('button', { name: 'Set aside' }).click();
   const left = page.getByRole('region', { name: 'What is left out' });
   await expect(left).toContainText('1 reading is set aside.');
   await expect(left.getByRole('columnheader', { name: 'with it', exact: true })).toBeVisible();

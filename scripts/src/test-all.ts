@@ -33,10 +33,10 @@ export async function testAll(root: string): Promise<number> {
   const alone = await jestTests(root, [ALONE], BUILT_THREADS);
   const build = await builtForBrowser(root);
   const browsers = await browserTests(root);
-  // Trials that watch the clock go alone.
+  // Trials watch the clock: each goes alone.
   const faults = await trial(root, FAULTS);
   const tallies: Tally[] = [...types, ...checks, units, alone, build, browsers, faults];
-  tallies.push(...(await Promise.all([trial(root, FUZZ), trial(root, DATES)])), await trial(root, HOSTILE));
+  for (const args of [FUZZ, DATES, HOSTILE]) tallies.push(await trial(root, args));
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,

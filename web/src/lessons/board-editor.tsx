@@ -8,6 +8,7 @@ import Form from 'react-bootstrap/Form';
 import { addressOf, journalQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { shortDay } from '../shared/ui/index.ts';
+import { entryAbout } from './entry-about.ts';
 import type { LessonNow } from './lesson-now.ts';
 import { chosenTalk } from './talk-choice.ts';
 
@@ -138,11 +139,7 @@ function PictureFields({ board, onChange }: FieldsProps) {
       <legend>{say('picturesToShow', { chosen: board.entryIds.length, most: MOST_BOARD_PICTURES })}</legend>
       <ul>
         {entries.toReversed().map((entry) => {
-          const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
-          const about =
-            number === undefined
-              ? shortDay(entry.happenedOn)
-              : say('potAndDay', { number, day: shortDay(entry.happenedOn) });
+          const about = entryAbout(entry, experiment);
           return (
             <li key={entry.id}>
               <label>

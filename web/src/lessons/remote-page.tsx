@@ -1,5 +1,4 @@
 import { say } from '@bright-sprout/words/lessons';
-import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { ChevronLeft, ChevronRight, Eye, EyeOff } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -12,6 +11,7 @@ import { LessonChoices } from './lesson-choices.tsx';
 import { useLessonNow } from './lesson-now.ts';
 import { nameOf } from './lesson-ribbon.tsx';
 import { type GivenLesson, useGivenLesson, useSecondsSince } from './use-given-lesson.ts';
+import { LevelSelect } from './level-select.tsx';
 import './lessons.scss';
 
 /** A second device of the teacher: notes, what comes next, time gone, and the buttons. */
@@ -99,17 +99,7 @@ function Remote({ lesson }: { lesson: GivenLesson }) {
         >
           +
         </Button>
-        <Form.Select
-          aria-label={say('readingLevel')}
-          value={level}
-          onChange={({ target }) => change({ level: target.value as ReadingLevel })}
-        >
-          {READING_LEVELS.map((one) => (
-            <option key={one} value={one}>
-              {say('ages', { level: one })}
-            </option>
-          ))}
-        </Form.Select>
+        <LevelSelect level={level} onChange={(next) => change({ level: next })} />
       </div>
       <Asking board={board} now={now} />
       <FailureNote error={error} />

@@ -1,5 +1,4 @@
 import { say } from '@bright-sprout/words/lessons';
-import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { ChevronLeft, ChevronRight, Square, X } from 'lucide-react';
 import { useEffect, useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -10,6 +9,7 @@ import { LessonChoices } from './lesson-choices.tsx';
 import { useLessonNow } from './lesson-now.ts';
 import { LessonPlaceProvider } from './lesson-place.ts';
 import { type GivenLesson, useGivenLesson } from './use-given-lesson.ts';
+import { LevelSelect } from './level-select.tsx';
 import './lessons.scss';
 
 /** The projector: the board and nothing else, with what is needed at its foot. */
@@ -109,17 +109,7 @@ function Projected({ lesson }: { lesson: GivenLesson }) {
       </article>
       <footer className="show-foot">
         <DayChoice />
-        <select
-          aria-label={say('readingLevel')}
-          value={showing.level}
-          onChange={({ target }) => change({ level: target.value as ReadingLevel })}
-        >
-          {READING_LEVELS.map((one) => (
-            <option key={one} value={one}>
-              {say('ages', { level: one })}
-            </option>
-          ))}
-        </select>
+        <LevelSelect level={showing.level} onChange={(next) => change({ level: next })} />
         <span className="show-at" aria-live="polite">
           {say('boardAt', { at: at + 1, boards: boards.length })}
         </span>

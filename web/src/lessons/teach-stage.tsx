@@ -1,12 +1,10 @@
 import { say } from '@bright-sprout/words/lessons';
 import type { LessonDocument, LessonView } from '@bright-sprout/contract/lessons';
 import { lessonMinutes, MOST_BOARDS, plainBoard } from '@bright-sprout/core/lessons';
-import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { arrayMove } from '@dnd-kit/sortable';
 import { Play, Plus, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useExperiment } from '../shared/experiment/index.ts';
@@ -20,6 +18,7 @@ import { LessonRibbon } from './lesson-ribbon.tsx';
 import { TakeHome } from './take-home.tsx';
 import { type OpenLesson, sendable, useLessonDocument, useOpenLesson } from './use-lesson.ts';
 import { useShowing } from './use-showing.ts';
+import { LevelSelect } from './level-select.tsx';
 import './lessons.scss';
 
 /** Teach: a lesson made of this class's own plants, as a ribbon of minutes. */
@@ -103,18 +102,7 @@ function Lesson({ lesson }: { lesson: OpenLesson }) {
             </Button>
           )}
           <div className="lesson-tools">
-            <Form.Select
-              size="sm"
-              aria-label={say('readingLevel')}
-              value={level}
-              onChange={({ target }) => change({ ...document, level: target.value as ReadingLevel })}
-            >
-              {READING_LEVELS.map((one) => (
-                <option key={one} value={one}>
-                  {say('ages', { level: one })}
-                </option>
-              ))}
-            </Form.Select>
+            <LevelSelect level={level} onChange={(next) => change({ ...document, level: next })} />
             <Button
               size="sm"
               variant="light"

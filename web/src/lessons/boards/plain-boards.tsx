@@ -1,22 +1,15 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { type Board, notUpReasons, watchedRows } from '@bright-sprout/core/lessons';
-import {
-  boardTitle,
-  changeText,
-  firstsText,
-  notUpReasonText,
-  notUpText,
-  plantText,
-  readText,
-  STATE_WORDS,
-} from '@bright-sprout/core/words';
+import { boardTitle, firstsText, notUpReasonText, notUpText, plantText } from '@bright-sprout/core/words';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useQuery } from '@tanstack/react-query';
 import Table from 'react-bootstrap/Table';
 import { addressOf, journalQuery } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { shortDay } from '../../shared/ui/index.ts';
+import { entryAbout } from '../entry-about.ts';
+import { GrowthRows } from '../growth-rows.tsx';
 import type { LessonNow } from '../lesson-now.ts';
 
 /** What a board is drawn from. */
@@ -102,22 +95,7 @@ export function WatchBoard({ board, now }: BoardProps) {
                 <small>{plantText(one, now.style, shortDay)}</small>
               </h3>
               <Table size="sm" className="watch-table">
-                <thead>
-                  <tr>
-                    <th scope="col">{say('date')}</th>
-                    <th scope="col">{say('reading')}</th>
-                    <th scope="col">{say('change')}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map(({ day, state, value, change }) => (
-                    <tr key={day}>
-                      <th scope="row">{shortDay(day)}</th>
-                      <td>{value === null ? STATE_WORDS[state] : readText(value, now.style)}</td>
-                      <td>{change === null ? '' : changeText(change, now.style)}</td>
-                    </tr>
-                  ))}
-                </tbody>
+                <GrowthRows rows={rows} style={now.style} />
               </Table>
             </section>
           );
@@ -176,11 +154,7 @@ export function PicturesBoard({ board, now }: BoardProps) {
       {chosen.length === 0 && <p>{say('choosePictures')}</p>}
       <ul className="board-pictures">
         {chosen.map((entry) => {
-          const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
-          const about =
-            number === undefined
-              ? shortDay(entry.happenedOn)
-              : say('potAndDay', { number, day: shortDay(entry.happenedOn) });
+          const about = entryAbout(entry, experiment);
           return (
             <li key={entry.id}>
               {entry.hasPicture && (

@@ -2,7 +2,7 @@ import { say } from '@bright-sprout/words/lessons';
 import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
 import { addressOf } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
-import { shortDay } from '../../shared/ui/index.ts';
+import { entryAbout } from '../entry-about.ts';
 
 /** Drawings, photos and sentences on paper; whose they are only where names are wanted. */
 export function EntryList({ entries, hasNames }: { entries: readonly EntryView[]; hasNames: boolean }) {
@@ -11,9 +11,7 @@ export function EntryList({ entries, hasNames }: { entries: readonly EntryView[]
   return (
     <ul className="sheet-entries">
       {entries.map((entry) => {
-        const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
-        const day = shortDay(entry.happenedOn);
-        const about = number === undefined ? day : say('potAndDay', { number, day });
+        const about = entryAbout(entry, experiment);
         return (
           <li key={entry.id}>
             {entry.hasPicture && (

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/lessons';
-import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
+import type { ReadingLevel } from '@bright-sprout/core/words';
 import { Download, Printer } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -19,6 +19,7 @@ import { type Paper, PAPER_NAMES, PAPERS } from './paper-kinds.ts';
 import { StudentPages } from './student-pages.tsx';
 import { WallChart } from './wall-chart.tsx';
 import '../lessons.scss';
+import { LevelSelect } from '../level-select.tsx';
 import './papers.scss';
 
 const SIZES = ['A4', 'letter'] as const;
@@ -94,18 +95,7 @@ function Papers({ level, setLevel }: { level: ReadingLevel; setLevel: (level: Re
         </Link>
       </div>
       <div className="print-tools">
-        <Form.Select
-          size="sm"
-          aria-label={say('readingLevel')}
-          value={level}
-          onChange={({ target }) => setLevel(target.value as ReadingLevel)}
-        >
-          {READING_LEVELS.map((one) => (
-            <option key={one} value={one}>
-              {say('ages', { level: one })}
-            </option>
-          ))}
-        </Form.Select>
+        <LevelSelect level={level} onChange={(next) => setLevel(next)} />
         <Form.Select
           size="sm"
           aria-label={say('paperSize')}

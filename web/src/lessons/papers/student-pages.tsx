@@ -1,15 +1,14 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { type PlantOnDay, watchedRows } from '@bright-sprout/core/lessons';
-import { changeText, readText, STATE_WORDS } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { classesQuery, journalQuery, predictionsQuery } from '../../shared/api/index.ts';
 import { treatmentOf, useExperiment } from '../../shared/experiment/index.ts';
 import { TreatmentMark } from '../../shared/plants/index.ts';
-import { shortDay } from '../../shared/ui/index.ts';
 import { CurvesDrawing } from '../curves-drawing.tsx';
+import { GrowthRows } from '../growth-rows.tsx';
 import type { LessonNow } from '../lesson-now.ts';
 import { EntryList } from './entry-list.tsx';
 import type { PaperProps } from './papers-page.tsx';
@@ -130,22 +129,7 @@ function GrowthTable({ unitId, now }: { unitId: string; now: LessonNow }) {
         <TreatmentMark style={treatment.style} size={13} />{' '}
         {allOf([say('potNumber', { number: unit.number }), treatment.name])}
       </caption>
-      <thead>
-        <tr>
-          <th scope="col">{say('date')}</th>
-          <th scope="col">{say('reading')}</th>
-          <th scope="col">{say('change')}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.map(({ day, state, value, change }) => (
-          <tr key={day}>
-            <th scope="row">{shortDay(day)}</th>
-            <td>{value === null ? STATE_WORDS[state] : readText(value, now.style)}</td>
-            <td>{change === null ? '' : changeText(change, now.style)}</td>
-          </tr>
-        ))}
-      </tbody>
+      <GrowthRows rows={rows} style={now.style} />
     </table>
   );
 }

@@ -137,6 +137,38 @@ test('a lesson is put in order by keys, changed, kept over a reload, and taken b
   await expect.poll(() => names(page)).toContain('Water first');
 });
 
+test('what is typed is there after leaving at once, and after leaving without network', async ({
+  teacher: page,
+}) => {
+  const { id } = await prepare(page);
+  await page.goto(`${new URL(page.url()).origin}/experiments/${id}/compare`);
+  await page.locator('.headline').first().waitFor();
+  const note = page.getByLabel('Note for me (never shown)');
+  const leaveAndReturn = async (): Promise<void> => {
+    await openStage(page, 'Compare');
+    await page.locator('.headline').first().waitFor();
+    await openStage(page, 'Teach');
+  };
+  await openStage(page, 'Teach');
+  await note.fill('Left at once');
+  await leaveAndReturn();
+  await expect(note).toHaveValue('Left at once');
+  await page.context().setOffline(true);
+  await note.fill('No network');
+  await page.getByRole('button', { name: 'Save again' }).waitFor();
+  await leaveAndReturn();
+  await expect(note).toHaveValue('No network');
+  const saved = page.waitForResponse(
+    (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/lesson'),
+  );
+  await page.context().setOffline(false);
+  await note.fill('Network again');
+  expect((await saved).status()).toBe(200);
+  await page.reload();
+  await expect(note).toHaveValue('Network again');
+  await expect(page.getByText('This lesson was changed on another device.')).toHaveCount(0);
+});
+
 test('two devices that change one lesson: the second is asked, and nothing is lost', async ({
   teacher: page,
 }) => {

@@ -6,6 +6,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { v5 as uuidOf } from 'uuid';
 import { ApiFailure, call, classesQuery, journalQuery, lessonQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { forgetUnsavedLesson, keepUnsavedLesson, unsavedLessonOf } from './unsaved-lesson.ts';
 
 const SAVE_AFTER_MS = 700;
 const MOST_UNDO = 100;
@@ -92,21 +93,27 @@ export function sendable(board: Board): LessonDocument['boards'][number] {
   };
 }
 
+/** The version of each lesson that this page saved last: a page that is left still saves when the next is open. */
+const savedHere = new Map<string, number>();
+
 /** Opens a lesson for changes: each is saved by itself a moment later, and can be taken back. */
 export function useOpenLesson(experimentId: string, view: LessonView, begun: LessonDocument): OpenLesson {
   const queries = useQueryClient();
-  const [kept, setKept] = useState<Kept>({ past: [], now: begun, future: [] });
-  const version = useRef(view.version);
+  const [unsaved] = useState(() => unsavedLessonOf(experimentId));
+  const [kept, setKept] = useState<Kept>({ past: [], now: unsaved?.document ?? begun, future: [] });
+  const version = useRef(unsaved?.version ?? view.version);
   const saved = useRef(view.document ?? begun);
   const save = useMutation({
     scope: { id: `lesson-${experimentId}` },
     mutationFn: async (document: LessonDocument) => {
       const answer = await call(lessonRoutes.saveLesson, {
         params: { experimentId },
-        body: { ...document, version: version.current },
+        body: { ...document, version: Math.max(version.current, savedHere.get(experimentId) ?? 0) },
       });
+      savedHere.set(experimentId, answer.version);
       version.current = answer.version;
       saved.current = document;
+      forgetUnsavedLesson(experimentId, document);
       queries.setQueryData(lessonQuery(experimentId).queryKey, answer);
     },
   });
@@ -114,9 +121,10 @@ export function useOpenLesson(experimentId: string, view: LessonView, begun: Les
   const { now } = kept;
   useEffect(() => {
     if (now === saved.current) return;
+    keepUnsavedLesson(experimentId, { version: version.current, document: now });
     const timer = setTimeout(() => mutate(now), SAVE_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [now, mutate]);
+  }, [experimentId, now, mutate]);
   // Leaving the page at once still saves.
   const last = useRef(now);
   useEffect(() => {
@@ -128,6 +136,14 @@ export function useOpenLesson(experimentId: string, view: LessonView, begun: Les
     },
     [mutate],
   );
+  // What this device kept of the last visit is shown first; what the server answers then takes its place.
+  useEffect(() => {
+    const { document } = view;
+    if (view.version <= version.current || !document || last.current !== saved.current) return;
+    version.current = view.version;
+    saved.current = document;
+    setKept({ past: [], now: document, future: [] });
+  }, [view]);
   const change = useCallback(
     (next: LessonDocument) =>
       setKept((before) => ({ past: [...before.past, before.now].slice(-MOST_UNDO), now: next, future: [] })),
@@ -147,6 +163,7 @@ export function useOpenLesson(experimentId: string, view: LessonView, begun: Les
       version.current = theirs.version;
       if (which === 'mine' || !theirs.document) return mutate(now);
       saved.current = theirs.document;
+      forgetUnsavedLesson(experimentId, now);
       save.reset();
       setKept((before) => ({
         past: [...before.past, before.now],

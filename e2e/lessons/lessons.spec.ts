@@ -253,7 +253,10 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
   await expect(page.getByText('2 votes', { exact: true })).toBeVisible({ timeout: 20_000 });
   await expect(page.locator('body')).not.toContainText(new RegExp(`${first}|${second}`));
 
-  await page.getByRole('button', { name: 'Let us see' }).click();
+  await page.getByRole('button', { name: 'Open the vote again' }).click();
+  await expect(tablets[0].getByRole('region', { name: 'The vote' })).toBeVisible();
+  await phone.getByRole('button', { name: 'Let us see' }).click();
+  await expect(tablets[0].getByRole('region', { name: 'The vote' })).toHaveCount(0);
   await expect(page.locator('.board-headline.appears-last')).toContainText(/taller|shorter/);
   await expectAccessible(page);
   await page.keyboard.press('b');

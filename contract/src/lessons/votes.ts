@@ -1,7 +1,11 @@
 import 'reflect-metadata';
+import { MOST_TREATMENTS } from '@bright-sprout/core/design';
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, Length, Max, Min } from 'class-validator';
 import { IsId, NestedOrNull, Trimmed, type Id, type Instant } from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
+
+/** Every treatment, and that they do not differ. */
+const MOST_CHOICES = MOST_TREATMENTS + 1;
 
 /** A question asked of the whole class at once. Kept again it is changed: closed, or hands counted. */
 export class PollRequest {
@@ -11,7 +15,7 @@ export class PollRequest {
 
   @IsArray()
   @ArrayMinSize(2, { message: 'Give two answers at least.' })
-  @ArrayMaxSize(9, { message: 'At most nine answers.' })
+  @ArrayMaxSize(MOST_CHOICES, { message: 'That is more answers than a plan has treatments.' })
   @Trimmed()
   @Length(1, 120, { each: true, message: 'Write each answer in up to 120 characters.' })
   choices: string[];
@@ -21,7 +25,7 @@ export class PollRequest {
 
   /** Hands counted in the room for each choice, beside the votes of tablets. */
   @IsArray()
-  @ArrayMaxSize(9)
+  @ArrayMaxSize(MOST_CHOICES)
   @Min(0, { each: true, message: 'Count hands from 0.' })
   @Max(400, { each: true, message: 'That is more hands than a year group has.' })
   @IsInt({ each: true, message: 'Count whole hands.' })
@@ -46,7 +50,7 @@ export class VoteRequest {
   pollId: string;
 
   @Min(0)
-  @Max(8)
+  @Max(MOST_CHOICES - 1)
   @IsInt()
   choice: number;
 

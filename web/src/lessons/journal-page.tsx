@@ -9,9 +9,10 @@ import Form from 'react-bootstrap/Form';
 import { Link, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useAct } from '../readings/index.ts';
-import { addressOf, call, journalQuery } from '../shared/api/index.ts';
+import { call, journalQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, longDay } from '../shared/ui/index.ts';
+import { EntryFigure } from './entry-figure.tsx';
 import { sendable, useLessonDocument, useOpenLesson } from './use-lesson.ts';
 import './lessons.scss';
 
@@ -135,18 +136,10 @@ function Entry({
   const params = { experimentId: experiment.id, entryId: entry.id };
   const remove = useAct(() => call(journalRoutes.removeEntry, { params }));
   const hide = useAct(() => call(journalRoutes.hideEntry, { params, body: { isHidden: !entry.isHidden } }));
-  const number = experiment.units.find(({ id }) => id === entry.unitId)?.number;
-  const about = number === undefined ? say('allPots') : say('potNumber', { number });
   return (
     <>
-      {entry.hasPicture && (
-        <img src={addressOf(journalRoutes.picture, params)} alt={entry.note || about} loading="lazy" />
-      )}
-      {entry.note !== '' && <p>{entry.note}</p>}
-      <small>
-        {say('aboutBy', { about, observer: entry.observer })}
-        {entry.isHidden && <b> {say('isHidden')}</b>}
-      </small>
+      <EntryFigure entry={entry} hasNames />
+      {entry.isHidden && <b> {say('isHidden')}</b>}
       <div className="journal-acts">
         <Form.Check
           type="switch"

@@ -94,11 +94,7 @@ function classDaysOf({ experiment, readings }: OpenExperiment, day: CalendarDay)
   const [first] = readings.map(({ observedOn }) => observedOn).sort();
   const rules = experiment.plan?.calendar;
   if (first === undefined || !rules || first > day) return [];
-  const days = {
-    ...rules,
-    holidays: rules.holidays.map((one) => ({ ...one, from: calendarDay(one.from), to: calendarDay(one.to) })),
-  };
-  return daysFromTo(calendarDay(first), day).filter((one) => isClassDay(one, days));
+  return daysFromTo(calendarDay(first), day).filter((one) => isClassDay(one, rules));
 }
 
 /** What the boards show on the day that is open, at a reading level; inside a comparison's choices. */
@@ -118,7 +114,7 @@ export function useLessonNow(level: ReadingLevel): LessonNow {
   const groups = useMemo(() => groupsOf(experiment), [experiment]);
   const style = useMemo(() => styleOf(variable), [variable]);
   const { step, wholeUnit, isHeight } = measureOf(style, variable.step);
-  const mark = markOf(experiment);
+  const mark = experiment.plan?.referenceMm ?? null;
   const firsts = useMemo(
     () => firstsOf(plants, histories, day, step, mark),
     [plants, histories, day, step, mark],
@@ -206,12 +202,6 @@ function measureOf(style: ValueStyle, step: number): { step: number; wholeUnit: 
   if (style.kind !== 'length') return { step, wholeUnit: 1, isHeight: false };
   const { unit } = style.scale;
   return { step: toMillimetres(step, unit), wholeUnit: toMillimetres(1, unit), isHeight: style.isHeight };
-}
-
-/** The height to pass: of a challenge, else of the plan's lesson day. */
-function markOf({ plan }: ExperimentView): number | null {
-  if (!plan) return null;
-  return plan.referenceMm;
 }
 
 function ageOf(plants: readonly PlantOnDay[], { sowOn }: ExperimentView, day: CalendarDay): number | null {

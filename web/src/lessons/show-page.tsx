@@ -33,11 +33,7 @@ export default function ShowPage() {
 function Shown({ lesson }: { lesson: GivenLesson }) {
   const open = useExperiment();
   const { showing, change } = lesson;
-  const value = useMemo(
-    () => ({ ...open, day: showing.day, setDay: (day: string) => change({ day }) }),
-    // `change` is new at each render and only its newest is called.
-    [open, showing.day, change],
-  );
+  const value = { ...open, day: showing.day, setDay: (day: string) => change({ day }) };
   return (
     <ExperimentProvider value={value}>
       <LessonPlaceProvider value="room">

@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/lessons';
 import { boardTitle, lineUpCounts } from '@bright-sprout/core/words';
 import { Minus, Plus } from 'lucide-react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { FailureNote } from '../../shared/ui/index.ts';
@@ -31,6 +31,7 @@ export function GuessBoard({
   const choices = prompt && prompt.choices.length > 1 ? prompt.choices : usual;
   const asked = { prompt: (prompt?.prompt ?? '') || say('whichWillBeTallest'), choices: [...choices] };
   const poll = useClassPoll(experiment.id, board.id, begunAt, asked);
+  useClosedOnceSeen(poll, isRevealed && place === 'room');
   return (
     <div className={isRevealed ? 'guess-board is-revealed' : 'guess-board'}>
       <h2>{boardTitle('guess', now.level)}</h2>
@@ -62,6 +63,14 @@ export function GuessBoard({
   );
 }
 
+/** Nobody votes on what is seen, whichever device showed it. */
+function useClosedOnceSeen({ poll, keep }: ClassPoll, isSeen: boolean): void {
+  const isToClose = isSeen && poll?.isOpen === true;
+  useEffect(() => {
+    if (isToClose) keep({ isOpen: false });
+  }, [isToClose, keep]);
+}
+
 function VoteButtons({
   poll,
   isRevealed,
@@ -79,13 +88,7 @@ function VoteButtons({
           {isOpen ? say('closeTheVote') : poll.poll ? say('openTheVoteAgain') : say('askTheTablets')}
         </Button>
       )}
-      <Button
-        variant={isRevealed ? 'light' : 'primary'}
-        onClick={() => {
-          if (isOpen) poll.keep({ isOpen: false });
-          onReveal(!isRevealed);
-        }}
-      >
+      <Button variant={isRevealed ? 'light' : 'primary'} onClick={() => onReveal(!isRevealed)}>
         {isRevealed ? say('backToTheVote') : say('letUsSee')}
       </Button>
     </div>

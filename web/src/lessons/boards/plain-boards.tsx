@@ -2,13 +2,12 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { type Board, notUpReasons, watchedRows } from '@bright-sprout/core/lessons';
 import { boardTitle, firstsText, notUpReasonText, notUpText, plantText } from '@bright-sprout/core/words';
-import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useQuery } from '@tanstack/react-query';
 import Table from 'react-bootstrap/Table';
-import { addressOf, journalQuery } from '../../shared/api/index.ts';
+import { journalQuery } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { shortDay } from '../../shared/ui/index.ts';
-import { entryAbout } from '../entry-about.ts';
+import { EntryFigure } from '../entry-figure.tsx';
 import { GrowthRows } from '../growth-rows.tsx';
 import type { LessonNow } from '../lesson-now.ts';
 
@@ -153,21 +152,11 @@ export function PicturesBoard({ board, now }: BoardProps) {
       <h2>{boardTitle('pictures', now.level)}</h2>
       {chosen.length === 0 && <p>{say('choosePictures')}</p>}
       <ul className="board-pictures">
-        {chosen.map((entry) => {
-          const about = entryAbout(entry, experiment);
-          return (
-            <li key={entry.id}>
-              {entry.hasPicture && (
-                <img
-                  src={addressOf(journalRoutes.picture, { experimentId: experiment.id, entryId: entry.id })}
-                  alt={entry.note === '' ? about : entry.note}
-                />
-              )}
-              {entry.note !== '' && <p className="board-note">{entry.note}</p>}
-              <small>{about}</small>
-            </li>
-          );
-        })}
+        {chosen.map((entry) => (
+          <li key={entry.id}>
+            <EntryFigure entry={entry} hasNames={false} />
+          </li>
+        ))}
       </ul>
     </>
   );

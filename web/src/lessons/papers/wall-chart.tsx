@@ -18,16 +18,7 @@ export function WallChart({ now }: PaperProps) {
   const { experiment } = useExperiment();
   const plan = experiment.plan;
   const days = daysFromTo(calendarDay(experiment.sowOn), calendarDay(experiment.lessonOn)).filter(
-    (day) =>
-      !plan ||
-      isClassDay(day, {
-        ...plan.calendar,
-        holidays: plan.calendar.holidays.map((one) => ({
-          ...one,
-          from: calendarDay(one.from),
-          to: calendarDay(one.to),
-        })),
-      }),
+    (day) => !plan || isClassDay(day, plan.calendar),
   );
   const most = Math.max(
     (experiment.crop?.heightAtDay21Mm ?? USUAL_MM) * ROOM,

@@ -11,6 +11,7 @@ const SOURCES = [
   'demo/src',
   'server/src',
   'server/migrations',
+  'server/rolldown.config.ts',
   'web/src',
   'web/public',
   'web/index.html',
@@ -59,6 +60,7 @@ export async function buildIfChanged(root: string): Promise<string> {
   console.log('building …');
   await step(root, 'the server', ['node_modules/typescript/bin/tsc', '-b', 'server']);
   await Promise.all([
+    packServer(root),
     describeAnswers(root),
     step(root, 'the interface', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']),
   ]);
@@ -67,7 +69,18 @@ export async function buildIfChanged(root: string): Promise<string> {
   return stamp;
 }
 
-async function step(root: string, what: string, args: readonly string[]): Promise<void> {
-  const code = await runToEnd(process.execPath, args, { cwd: root });
+/** Puts the compiled server into the few files that are run. */
+export async function packServer(root: string): Promise<void> {
+  const packing = ['node_modules/rolldown/bin/cli.mjs', '-c', 'server/rolldown.config.ts'];
+  await step(root, 'the server', packing, 'ignore');
+}
+
+async function step(
+  root: string,
+  what: string,
+  args: readonly string[],
+  said: 'inherit' | 'ignore' = 'inherit',
+): Promise<void> {
+  const code = await runToEnd(process.execPath, args, { cwd: root, stdio: ['ignore', said, 'inherit'] });
   if (code !== 0) throw new Trouble(`Building ${what} failed; the lines above say why.`);
 }

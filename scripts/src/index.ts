@@ -3,6 +3,7 @@ export { buildIfChanged } from './build.ts';
 export { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
 export { freePort, runToEnd } from './processes.ts';
 export {
+  built,
   type RunningServer,
   runLoadDemo,
   runMigrations,

@@ -50,8 +50,9 @@ function environment(settings: ServerSettings): NodeJS.ProcessEnv {
   };
 }
 
-function built(root: string, name: string): string {
-  return join(root, 'server', 'dist', 'src', 'app', name);
+/** A program of the built server. */
+export function built(root: string, name: string): string {
+  return join(root, 'server', 'dist', 'packed', name);
 }
 
 /** Brings the database up to date. */

@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildIfChanged, describeAnswers } from './build.ts';
+import { buildIfChanged, describeAnswers, packServer } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
 import { runAndCollect, runToEnd, stopCommands, watchParent } from './processes.ts';
 import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
@@ -26,6 +26,7 @@ export async function testAll(root: string): Promise<number> {
   const looks = sourceChecks(root, ['lint', 'format']);
   // The threads of the server's tests run what is built.
   const types = await sourceChecks(root, ['types']);
+  await packServer(root);
   const [checks, units] = await Promise.all([
     looks,
     jestTests(root, ['--testPathIgnorePatterns', ...IGNORED, ALONE], BUILT_THREADS),

@@ -8,7 +8,8 @@ const settings = readSettings(process.env);
 outliveErrors(process);
 const app = await createApp(settings);
 stopInTime(app, process);
-await app.get(HeavyWork).warm();
 await app.listen(settings.port, settings.host);
 process.on('message', (message) => app.get(StorageGuard).hear(message));
 process.send?.('listening');
+// Whoever asks for figures meanwhile waits for a thread, not for the whole server.
+await app.get(HeavyWork).warm();

@@ -14,6 +14,6 @@ export const WORKER_FILE: WorkerFile =
         execArgv: ['--import=@swc-node/register/esm-register', '--conditions=brightsprout-src'],
       }
     : {
-        url: new URL(isSource ? '../../dist/src/app/heavy-worker.js' : './heavy-worker.js', import.meta.url),
+        url: new URL(isSource ? '../../dist/packed/heavy-worker.js' : './heavy-worker.js', import.meta.url),
         execArgv: [],
       };

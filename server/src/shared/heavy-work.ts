@@ -63,20 +63,25 @@ export interface WorkerFile {
 export class HeavyWork implements OnModuleDestroy {
   readonly #log = new Logger('HeavyWork');
   readonly #pools = new Map<string, Piscina<WorkerJob, WorkerAnswer>>();
+  #isEnding = false;
 
   constructor(
     @Inject(SETTINGS) private readonly settings: Settings,
     @Inject(WORKER_FILE) private readonly file: WorkerFile,
   ) {}
 
-  /** Starts all threads and waits until they can work: nobody who asks has to wait for one to start. */
+  /** Starts all threads and waits until they can work, or until they are not wanted any more. */
   async warm(): Promise<void> {
     for (const task of Object.values(READY)) this.#pool(task.pool, POOLS[task.pool].maxThreads);
-    await Promise.all(
-      Object.values(READY).flatMap((task) =>
-        Array.from({ length: POOLS[task.pool].maxThreads }, () => this.bytes(task, undefined)),
-      ),
-    );
+    try {
+      await Promise.all(
+        Object.values(READY).flatMap((task) =>
+          Array.from({ length: POOLS[task.pool].maxThreads }, () => this.bytes(task, undefined)),
+        ),
+      );
+    } catch (thrown) {
+      if (!this.#isEnding) throw thrown;
+    }
   }
 
   /**
@@ -109,6 +114,7 @@ export class HeavyWork implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
+    this.#isEnding = true;
     await Promise.all([...this.#pools.values()].map((pool) => pool.destroy()));
   }
 

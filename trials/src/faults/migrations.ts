@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { type PrivateDatabase, ROOT, startPrivateDatabase } from '@bright-sprout/scripts';
+import { built, type PrivateDatabase, ROOT, startPrivateDatabase } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import type { Outcome } from '../report.ts';
 
@@ -123,7 +123,7 @@ class Trial {
     return new Promise((resolve) => {
       const child = spawn(
         process.execPath,
-        ['--import', killer, join(ROOT, 'server', 'dist', 'src', 'app', 'run-migrate.js')],
+        ['--import', killer, built(ROOT, 'run-migrate.js')],
         {
           env: {
             ...process.env,

@@ -26,6 +26,7 @@ import {
   layoutPlaceOf,
   type TreatmentEffect,
 } from '@bright-sprout/core/simulate';
+import type { DemoPhoto } from './photographed.ts';
 import { DEMO_TEAMS } from './school.ts';
 
 /** One experiment of the made-up school. */
@@ -34,6 +35,8 @@ export interface DemoExperiment {
   readonly hypothesis: string;
   readonly plan: Plan;
   readonly experiment: ExchangedExperiment;
+  /** Draws its container from above, day by day, where it is photographed; such an experiment has no class. */
+  readonly drawPhotos?: () => readonly DemoPhoto[];
 }
 
 /** A plan of the made-up school, before anything is grown. */

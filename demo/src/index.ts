@@ -12,7 +12,9 @@ import {
   plannedExperiment,
   wholePlan,
 } from './experiments.ts';
+import { photographed } from './photographed.ts';
 
+export { type DemoPhoto } from './photographed.ts';
 export { demoCare, demoSamples } from './care.ts';
 export { DEMO_ENTRIES, demoDrawing, type DemoEntry, type DemoPicture } from './drawings.ts';
 export { DEMO_CONCLUSIONS, demoGuesses } from './ideas.ts';
@@ -23,7 +25,7 @@ const READ_DAYS = 18;
 
 /**
  * The experiments of the made-up school, dated from `today`: one in full growth with a day missed and two
- * pots still to read, one just planned, one finished, one with crossed factors, and last year's run of the finished
+ * pots still to read, one just planned, one finished, one with crossed factors, one that is photographed, and last year's run of the finished
  * one. The same day gives the same school.
  */
 export function demoExperiments(today: CalendarDay): DemoExperiment[] {
@@ -32,6 +34,7 @@ export function demoExperiments(today: CalendarDay): DemoExperiment[] {
     planned(today),
     finished(today),
     crossed(today),
+    photographed(today),
     finished(addDays(today, -364), LAST_YEAR_SEED),
   ];
 }

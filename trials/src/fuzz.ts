@@ -13,7 +13,7 @@ import {
   operationsOf,
   requestsOf,
 } from './requests.ts';
-import { makeSchool, type School } from './school.ts';
+import { makeSchool, type School, warm } from './school.ts';
 
 const REQUESTS = 100_000;
 const ROUND = 2000;
@@ -45,6 +45,7 @@ export async function tryRequests(args: readonly string[]): Promise<Outcome[]> {
     let levelMb = 0;
     for (let round = 0; tally.sent < wanted; round += 1) {
       const school = await makeSchool(application.address, 1);
+      if (round === 0) await warm(school);
       const requests = made(
         operations,
         description,

@@ -4,7 +4,7 @@ import type { Answer, Client } from './client.ts';
 import { type HostileFile, hostileFiles } from './hostile-files.ts';
 import { memoryMb } from './machine.ts';
 import type { Outcome } from './report.ts';
-import { dayFromToday, makeSchool, type School } from './school.ts';
+import { dayFromToday, makeSchool, type School, warm } from './school.ts';
 
 const MOST_MS = 3000;
 const MOST_MB = 400;
@@ -35,7 +35,7 @@ export async function tryHostileFiles(args: readonly string[] = []): Promise<Out
   try {
     const school = await makeSchool(application.address, 1);
     const outcomes: Outcome[] = [];
-    await warm(school.teacher);
+    await warm(school);
     for (const file of files) outcomes.push(await tryFile(application, school, file));
     return outcomes;
   } finally {
@@ -120,10 +120,4 @@ function send(
         picture: upload,
       });
   }
-}
-
-/** Has the threads started, as they are in a school that is open. */
-async function warm(teacher: Client): Promise<void> {
-  const upload = await teacher.sendFile(Buffer.from('unit,treatment\n1,x'));
-  await teacher.send('PUT', `/files/${uuid()}`, { fileName: 'a', ...upload });
 }

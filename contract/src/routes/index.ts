@@ -7,6 +7,7 @@ import { lessonRoutes } from '../lessons/index.ts';
 import { liveRoutes } from '../live/index.ts';
 import { accountRoutes } from '../accounts/index.ts';
 import { inventoryRoutes } from '../inventory/index.ts';
+import { photoRoutes } from '../photos/index.ts';
 import { predictionRoutes } from '../predictions/index.ts';
 import { planRoutes } from '../plans/index.ts';
 import { readingRoutes } from '../readings/index.ts';
@@ -39,6 +40,7 @@ export const ROUTES = {
   ...readingRoutes,
   ...careRoutes,
   ...journalRoutes,
+  ...photoRoutes,
   ...studentRoutes,
   ...liveRoutes,
   ...comparisonRoutes,

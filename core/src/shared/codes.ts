@@ -30,3 +30,14 @@ export type ChangedThing = (typeof CHANGED_THINGS)[number];
 
 /** Why a reading is set aside that arrives long after its day was closed. */
 export const LATE_WORDS = 'arrived after this day was closed';
+
+/** From where a photo of plants is taken. */
+export const PHOTO_VIEWS = ['above', 'side'] as const;
+export type PhotoView = (typeof PHOTO_VIEWS)[number];
+
+/** What is measured on a photo. */
+export const MEASURE_KINDS = ['green_cover', 'length'] as const;
+export type MeasureKind = (typeof MEASURE_KINDS)[number];
+
+/** Who reads what is measured on a photo. */
+export const PICTURE_OBSERVER = 'picture';

@@ -37,7 +37,14 @@ export type UndefinedReason =
   | 'ordered_scores'
   | 'too_many_pairs'
   | 'nobody_read_twice'
-  | 'one_class';
+  | 'one_class'
+  | 'corners_cross'
+  | 'too_oblique'
+  | 'too_dark'
+  | 'too_bright'
+  | 'coloured_light'
+  | 'no_two_humps'
+  | 'marks_too_close';
 
 /** A figure that is defined, or the reason why it is not. Never NaN, never a stand-in 0. */
 export type Outcome<T> =

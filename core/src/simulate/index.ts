@@ -1,3 +1,4 @@
+export { type CameraSetting, drawScene, type Scene } from './camera.ts';
 export {
   growExperiment,
   type GrownReading,

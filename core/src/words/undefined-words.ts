@@ -39,6 +39,13 @@ const WORDS: Record<UndefinedReason, string> = {
   nobody_read_twice: say('noPotWasReadByTwoPeople'),
   one_class: say('onlyOneClassHasValues'),
   ordered_scores: say('orderedStepsHaveNoDistanceBetween'),
+  corners_cross: say('theCornersDoNotGoRound'),
+  too_oblique: say('thePictureIsTakenTooFarFromTheSide'),
+  too_dark: say('thePictureIsTooDark'),
+  too_bright: say('thePictureIsTooBright'),
+  coloured_light: say('theLightIsColoured'),
+  no_two_humps: say('greenCannotBeToldFromTheRest'),
+  marks_too_close: say('theTwoMarksAreTooClose'),
   seeds_share_pots: say('severalSeedsShareAPotAndSeeds'),
 };
 

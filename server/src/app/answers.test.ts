@@ -13,6 +13,7 @@ import {
   startDraft,
   startSown,
 } from './testing/experiments.ts';
+import { pictureOf } from '../journal/index.ts';
 import { jsonOperations } from './testing/hold-answers.ts';
 import { bytesOf, type Client, sendFile, startTestServer, type TestServer } from './testing/server.ts';
 
@@ -172,6 +173,17 @@ test('a class at work', async () => {
   });
   const [entry] = (await get(teacher, `${path}/journal`)).body as { id: string }[];
   await put(teacher, `${path}/journal/${entry!.id}/hidden`, { isHidden: true });
+  const photo = `${path}/photos/${uuid()}`;
+  await put(teacher, photo, {
+    ...{ view: 'side', containerId: null, unitId: unit!.id, takenOn: today },
+    picture: await sendFile(teacher, await pictureOf({ width: 1, height: 1, pixels: new Uint8Array(3) })),
+  });
+  await put(teacher, `${photo}/frame`, { corners: null, greyPatch: [0, 0, 0.1, 0.1] });
+  await put(teacher, `${photo}/measures/${uuid()}`, {
+    reading: { ...readingOf(sown, 1), observedOn: today },
+    method: { kind: 'length', low: 1, high: 2, pixels: 300, apartMm: 50, marks: [0, 0, 0, 1] },
+  });
+  await get(teacher, `${path}/photos`);
 });
 
 test('a tablet', async () => {

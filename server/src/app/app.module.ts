@@ -12,6 +12,7 @@ import { JournalModule } from '../journal/index.ts';
 import { LessonsModule } from '../lessons/index.ts';
 import { LiveModule } from '../live/index.ts';
 import { AccountsModule } from '../accounts/index.ts';
+import { PhotosModule } from '../photos/index.ts';
 import { PlansModule } from '../plans/index.ts';
 import { ReadingsModule } from '../readings/index.ts';
 import {
@@ -59,6 +60,7 @@ export class AppModule {
         ReadingsModule,
         CareModule,
         JournalModule,
+        PhotosModule,
         SowingModule,
         StudentModule,
         LiveModule,

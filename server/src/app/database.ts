@@ -11,12 +11,14 @@ import { CareUnits1700000000008 } from '../../migrations/1700000000008-care-unit
 import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts';
 import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
 import { Lessons1700000000011 } from '../../migrations/1700000000011-lessons.ts';
+import { Photos1700000000012 } from '../../migrations/1700000000012-photos.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { LessonRow, Poll, Vote } from '../lessons/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { Session, SignInAttempts, Teacher } from '../accounts/index.ts';
 import { JournalEntry } from '../journal/index.ts';
+import { Measure, Photo } from '../photos/index.ts';
 import { ContainerSize, Crop, SeedLot } from '../inventory/index.ts';
 import {
   ClosedDay,
@@ -67,6 +69,8 @@ const ENTITIES = [
   Logger,
   LoggerSample,
   JournalEntry,
+  Photo,
+  Measure,
   SowingTick,
   PracticeReading,
   Prediction,
@@ -96,6 +100,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       Emerged1700000000009,
       WhoAndWhen1700000000010,
       Lessons1700000000011,
+      Photos1700000000012,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -13,6 +13,7 @@ import {
   demoGuesses,
   demoSamples,
   demoSeedLots,
+  type DemoPhoto,
 } from '@bright-sprout/demo';
 import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
@@ -25,7 +26,8 @@ import { JournalEntry, pictureOf } from '../journal/index.ts';
 import { ImportsService } from '../imports/index.ts';
 import { type KnownTeacher, Teacher, TeachersService } from '../accounts/index.ts';
 import { SeedLot } from '../inventory/index.ts';
-import { Experiment, Unit } from '../plans/index.ts';
+import { Photo } from '../photos/index.ts';
+import { Container, Experiment, Unit } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** Number of teachers there are. */
@@ -55,9 +57,15 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
   for (const { cropId, name, ...figures } of demoSeedLots(today)) {
     await source.getRepository(SeedLot).save({ id: uuid(), teacherId: teacher.id, cropId, name, figures });
   }
-  for (const { hypothesis, status, plan, experiment } of demoExperiments(today)) {
+  const classExperiments: string[] = [];
+  for (const { hypothesis, status, plan, experiment, drawPhotos } of demoExperiments(today)) {
     const id = uuid();
     await app.get(ImportsService).insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
+    if (drawPhotos) {
+      await loadPhotos(source, id, drawPhotos());
+      continue;
+    }
+    classExperiments.push(id);
     if (status === 'growing') {
       await loadCare(app, id, experiment.sowOn, today);
       await loadJournal(
@@ -71,7 +79,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     }
     if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
-  await loadClass(app, teacher);
+  await loadClass(app, teacher, classExperiments);
   await source.getRepository(Teacher).update(teacher.id, { isDemo: true });
 }
 
@@ -140,8 +148,38 @@ async function loadJournal(source: DataSource, experimentId: string, lastRead: C
   await source.getRepository(JournalEntry).insert(rows);
 }
 
+/** The photos of a container, as a camera above it would have sent them. */
+async function loadPhotos(
+  source: DataSource,
+  experimentId: string,
+  photos: readonly DemoPhoto[],
+): Promise<void> {
+  const container = await source.getRepository(Container).findOneByOrFail({ experimentId });
+  const rows = await Promise.all(
+    photos.map(async ({ picture: { width, height, data }, takenOn, corners }) => ({
+      ...{ id: uuid(), experimentId, containerId: container.id, unitId: null, view: 'above' as const },
+      ...{ takenOn, width, height, corners: corners && [...corners], greyPatch: null, observer: 'camera' },
+      picture: await pictureOf({ width, height, pixels: withoutOpacity(data) }),
+      recordedAt: new Date(`${takenOn}T08:00:00Z`),
+    })),
+  );
+  await source.getRepository(Photo).insert(rows);
+}
+
+function withoutOpacity(data: Uint8ClampedArray): Uint8Array {
+  const pixels = new Uint8Array((data.length / 4) * 3);
+  for (let from = 0, to = 0; from < data.length; from += 4, to += 3) {
+    pixels.set(data.subarray(from, from + 3), to);
+  }
+  return pixels;
+}
+
 /** Makes the class, and gives it the experiments with the teams that their pots carry. */
-async function loadClass(app: INestApplicationContext, teacher: KnownTeacher): Promise<void> {
+async function loadClass(
+  app: INestApplicationContext,
+  teacher: KnownTeacher,
+  experimentIds: readonly string[],
+): Promise<void> {
   const classes = app.get(ClassesService);
   const classId = uuid();
   const days = { asksPin: false, meetingDays: [...DEMO_CLASS.meetingDays], holidays: [] };
@@ -155,11 +193,11 @@ async function loadClass(app: INestApplicationContext, teacher: KnownTeacher): P
   }));
   await classes.saveRoster(classId, { teams, students });
   const source = app.get<DataSource>(getDataSourceToken());
-  await source.getRepository(Experiment).update({ teacherId: teacher.id }, { classId });
+  await source.getRepository(Experiment).update({ id: In(experimentIds) }, { classId });
   for (const { id, name } of teams) {
     const own = await source
       .getRepository(Unit)
-      .find({ where: { experiment: { teacherId: teacher.id }, team: name }, select: { id: true } });
+      .find({ where: { experimentId: In(experimentIds), team: name }, select: { id: true } });
     if (own.length > 0)
       await source.getRepository(Unit).update({ id: In(own.map((unit) => unit.id)) }, { teamId: id });
   }

@@ -30,6 +30,12 @@ export function pictureKind(bytes: Uint8Array): 'jpeg' | 'png' | 'webp' | 'heic'
   return /^....ftyp(heic|heix|hevc|hevx|heim|heis|mif1|msf1|avif)/s.test(text) ? 'heic' : 'other';
 }
 
+/** Width and height of a picture that was drawn anew. */
+export async function sizeOf(picture: Uint8Array): Promise<{ width: number; height: number }> {
+  const { width, height } = await sharp(picture).metadata();
+  return { width, height };
+}
+
 /** A JPEG of pixels of three bytes each. */
 export function pictureOf({
   width,
@@ -46,12 +52,12 @@ export function pictureOf({
 }
 
 /**
- * Draws a picture anew as a JPEG: upright, on white, 1600 pixels at most, and without place, device or any other
+ * Draws a picture anew as a JPEG: upright, on white, of a longest side at most, and without place, device or any other
  * metadata. Only JPEG, PNG and WebP by their bytes are read, two at a time, none of more than 24 million pixels or for
  * more than 8 seconds. What is not a picture, or hides something behind one, does not survive.
  * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
  */
-export async function cleanPicture(bytes: Uint8Array): Promise<Buffer> {
+export async function cleanPicture(bytes: Uint8Array, longest = LONGEST_SIDE): Promise<Buffer> {
   if (bytes.length > MOST_PICTURE_BYTES) {
     throw new ApiError('too_large', say('thisPictureIsTooLargeTakeIt'));
   }
@@ -68,7 +74,7 @@ export async function cleanPicture(bytes: Uint8Array): Promise<Buffer> {
       .timeout({ seconds: MOST_SECONDS })
       .rotate()
       .flatten({ background: '#ffffff' })
-      .resize({ width: LONGEST_SIDE, height: LONGEST_SIDE, fit: 'inside', withoutEnlargement: true })
+      .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true })
       .jpeg({ quality: QUALITY })
       .toBuffer()
       .catch(() => {

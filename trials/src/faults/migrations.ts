@@ -121,18 +121,14 @@ class Trial {
   #migrate(url: string, env: Readonly<Record<string, string>> = {}): Promise<Ended> {
     const killer = join(ROOT, 'trials', 'cut-statements.mjs');
     return new Promise((resolve) => {
-      const child = spawn(
-        process.execPath,
-        ['--import', killer, built(ROOT, 'run-migrate.js')],
-        {
-          env: {
-            ...process.env,
-            BRIGHT_SPROUT_MIGRATION_DB_URL: url,
-            BRIGHT_SPROUT_LEASE_SECONDS: '1',
-            ...env,
-          },
+      const child = spawn(process.execPath, ['--import', killer, built(ROOT, 'run-migrate.js')], {
+        env: {
+          ...process.env,
+          BRIGHT_SPROUT_MIGRATION_DB_URL: url,
+          BRIGHT_SPROUT_LEASE_SECONDS: '1',
+          ...env,
         },
-      );
+      });
       let output = '';
       for (const stream of [child.stdout, child.stderr])
         stream.on('data', (part: Buffer) => (output += part.toString()));

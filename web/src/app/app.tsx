@@ -15,6 +15,7 @@ import {
   loadInventory,
   loadJournal,
   loadPapers,
+  loadPhotos,
   loadPlan,
   loadPrint,
   loadRecord,
@@ -41,6 +42,7 @@ const ShowPage = lazy(loadShow);
 const RemotePage = lazy(loadRemote);
 const PapersPage = lazy(loadPapers);
 const JournalPage = lazy(loadJournal);
+const PhotosPage = lazy(loadPhotos);
 
 /** What is opened from the list of experiments. */
 const OPENED_NEXT = [loadFrame, loadPlan, loadSow, loadRecord] as const;
@@ -136,6 +138,7 @@ function TeacherApp() {
             <Route path="lesson/remote" element={<RemotePage />} />
             <Route path="lesson/papers" element={<PapersPage />} />
             <Route path="lesson/journal" element={<JournalPage />} />
+            <Route path="pictures" element={<PhotosPage />} />
           </Route>
         </Routes>
       </Suspense>

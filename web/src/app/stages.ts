@@ -13,6 +13,7 @@ export const loadTeach = () => import('../lessons/teach-stage.tsx');
 export const loadShow = () => import('../lessons/show-page.tsx');
 export const loadRemote = () => import('../lessons/remote-page.tsx');
 export const loadJournal = () => import('../lessons/journal-page.tsx');
+export const loadPhotos = () => import('../photos/photos-page.tsx');
 export const loadPapers = () => import('../lessons/papers/papers-page.tsx');
 export const loadPrint = () => import('../print/print-page.tsx');
 

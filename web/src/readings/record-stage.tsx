@@ -169,6 +169,7 @@ function focusRow(unit: UnitView): void {
 }
 
 function ViewLinks({ view }: { view: string }) {
+  const { experiment } = useExperiment();
   const [search, setSearch] = useSearchParams();
   const show = (next: string): void => {
     const wanted = new URLSearchParams(search);
@@ -188,6 +189,12 @@ function ViewLinks({ view }: { view: string }) {
           {one.name}
         </Button>
       ))}
+      <Link
+        className="btn btn-light btn-sm"
+        to={{ pathname: `/experiments/${experiment.id}/pictures`, search: search.toString() }}
+      >
+        {say('picturesOfContainers')}
+      </Link>
     </div>
   );
 }

@@ -79,6 +79,7 @@ export default {
   photoBy: '{ifKind, select, yes {Photo} other {Drawing}} by {observer}',
   removeThisForGoodWithItsPicture: 'Remove this for good, with its picture?',
   remove: 'Remove',
+  picturesOfContainers: 'Pictures',
   progress: 'Progress',
   ofPots: '{day}: {unitsCount} of {unitsCount2, plural, one {# pot} other {# pots}}',
   openThisDayAgain: 'Open this day again',

@@ -154,6 +154,10 @@ export default {
   partsOfThisFileHaveNotArrived: 'Parts of this file have not arrived. Send it again.',
   thisExperimentHoldsPicturesWhichIsAs:
     'This experiment holds {mostPictures, plural, one {# picture} other {# pictures}}, which is as many as it can. Remove some first.',
+  anotherPhotoWasKeptUnderThisId: 'Another photo was kept under this id.',
+  chooseWhatIsSeen: 'Choose the container or the pot that the photo shows.',
+  chooseAContainerOfThisExperiment: 'Choose a container of this experiment.',
+  aMeasureIsOfTheDayOfItsPhoto: 'A measure is of the day its photo was taken.',
   anotherEntryWasKeptUnderThisId: 'Another entry was kept under this id. Reload the page and make it again.',
   thisExperimentIsFinishedItsSowingDay: 'This experiment is finished; its sowing day stays as it is.',
   thereAreReadingsFromOnSoThe:

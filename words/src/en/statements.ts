@@ -57,6 +57,17 @@ export default {
   onlyOneClassHasValues: 'only one class has values',
   orderedStepsHaveNoDistanceBetween: 'ordered steps have no distance between them',
   severalSeedsShareAPotAndSeeds: 'several seeds share a pot, and seeds of one pot are not independent',
+  theCornersDoNotGoRound: 'the four corners do not go round the container: mark them in order, from top left',
+  thePictureIsTakenTooFarFromTheSide:
+    'the picture is taken too far from the side: one edge looks more than 2½ times as long as the one across from it; hold the camera straight above',
+  thePictureIsTooDark: 'the picture is too dark to tell colours: take it by a window or with the lights on',
+  thePictureIsTooBright:
+    'a fifth of the picture or more is burnt out: turn it out of the sun, or take it with less light',
+  theLightIsColoured:
+    'what is not plant looks coloured: the light is not white, or leaves hide all that is grey; mark a grey patch, or measure by hand',
+  greenCannotBeToldFromTheRest:
+    'green and the rest cannot be told apart by themselves: nothing is up, or leaves cover all; use the series, or set the threshold by hand',
+  theTwoMarksAreTooClose: 'the two marks of the ruler are too close together: mark them 5 cm or more apart',
   welchsTTest: 'Welch’s t test',
   studentsTTest: 'Student’s t test',
   mannWhitneyExact: 'Mann–Whitney, exact',

@@ -10,6 +10,7 @@ export {
   cropsQuery,
   experimentQuery,
   journalQuery,
+  photosQuery,
   lessonQuery,
   pollQuery,
   practiceQuery,

@@ -25,6 +25,7 @@ export const keys = {
 /** What is kept of an experiment. */
 export type ExperimentThing =
   | 'plan'
+  | 'photos'
   | 'readings'
   | 'comparison'
   | 'predictions'

@@ -4,6 +4,7 @@ import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import { comparisonRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/comparison';
 import { accountRoutes } from '@bright-sprout/contract/accounts';
 import { inventoryRoutes } from '@bright-sprout/contract/inventory';
+import { photoRoutes } from '@bright-sprout/contract/photos';
 import { planRoutes } from '@bright-sprout/contract/plans';
 import { readingRoutes } from '@bright-sprout/contract/readings';
 import { experimentRoutes } from '@bright-sprout/contract/experiments';
@@ -140,6 +141,14 @@ export function journalQuery(experimentId: string) {
   return queryOptions({
     queryKey: keys.ofExperiment(experimentId, 'journal'),
     queryFn: () => call(journalRoutes.entries, { params: { experimentId } }),
+  });
+}
+
+/** Photos of containers and pots, with what was measured on them. */
+export function photosQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: keys.ofExperiment(experimentId, 'photos'),
+    queryFn: () => call(photoRoutes.photos, { params: { experimentId } }),
   });
 }
 

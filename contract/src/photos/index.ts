@@ -1,0 +1,60 @@
+import type { ReadingView } from '../readings/index.ts';
+import { json, request, route } from '../shared/index.ts';
+import type { FrameRequest, MeasureRequest, PhotoRequest, PhotoSummary } from './requests.ts';
+
+export {
+  FrameRequest,
+  MeasureMethodPart,
+  MeasureRequest,
+  type MeasureView,
+  PhotoRequest,
+  type PhotoSummary,
+} from './requests.ts';
+
+/** Photos of an experiment, and what is measured on them. */
+export const photoRoutes = {
+  photos: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/photos',
+    summary: 'Photos by the day they were taken, with what was measured on each',
+    access: 'owner',
+    answer: json<PhotoSummary[]>(),
+  }),
+  keepPhoto: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/photos/:photoId',
+    summary: 'Keep a photo under an id made on the device',
+    access: 'owner',
+    body: request<PhotoRequest>('PhotoRequest'),
+    answer: json<PhotoSummary>(),
+  }),
+  framePhoto: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/photos/:photoId/frame',
+    summary: 'Mark the corners of the container, and a grey patch',
+    access: 'owner',
+    body: request<FrameRequest>('FrameRequest'),
+    answer: json<PhotoSummary>(),
+  }),
+  keepMeasure: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/photos/:photoId/measures/:readingId',
+    summary: 'Keep a reading that was measured on a photo',
+    access: 'owner',
+    body: request<MeasureRequest>('MeasureRequest'),
+    answer: json<ReadingView>(),
+  }),
+  removePhoto: route({
+    method: 'DELETE',
+    path: '/experiments/:experimentId/photos/:photoId/picture',
+    summary: 'Delete a picture for good; what was measured on it stays, marked so',
+    access: 'owner',
+  }),
+  photoPicture: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/photos/:photoId/picture',
+    summary: 'The picture of a photo',
+    access: 'owner',
+    file: 'image/jpeg',
+  }),
+} as const;

@@ -1,0 +1,140 @@
+import { MEASURE_KINDS, type MeasureKind, PHOTO_VIEWS, type PhotoView } from '@bright-sprout/core/shared';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsOptional,
+  Max,
+  Min,
+} from 'class-validator';
+import {
+  IsCalendarDay,
+  IsId,
+  type Day,
+  type Id,
+  type Instant,
+  Nested,
+  NestedOrNull,
+} from '../shared/index.ts';
+import { ReadingRequest } from '../readings/index.ts';
+import { UploadPart } from '../uploads/index.ts';
+
+/** Points of a stem, at most; each has two coordinates. */
+const MOST_MARKS = 400;
+
+/** A photo of a container from above or from the side, or of one pot. */
+export class PhotoRequest {
+  @IsIn(PHOTO_VIEWS)
+  view: PhotoView;
+
+  /** The container that is seen; `null` for one pot alone. */
+  @IsOptional()
+  @IsId()
+  containerId: string | null;
+
+  @IsOptional()
+  @IsId()
+  unitId: string | null;
+
+  @IsCalendarDay({ message: 'Give the day the photo was taken.' })
+  takenOn: string;
+
+  /** The picture, sent before. */
+  @NestedOrNull(() => UploadPart)
+  picture: UploadPart | null;
+}
+
+/** Where the container is in a photo, and what in it is grey. Coordinates are shares of width and height. */
+export class FrameRequest {
+  /** x and y of the four corners: top left, top right, bottom right, bottom left. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(8)
+  @ArrayMaxSize(8)
+  @IsNumber({}, { each: true })
+  @Min(-0.5, { each: true })
+  @Max(1.5, { each: true })
+  corners: number[] | null;
+
+  /** Left, top, width and height of a patch that is grey or white. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(4)
+  @ArrayMaxSize(4)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(1, { each: true })
+  greyPatch: number[] | null;
+}
+
+/** How a reading came from a photo, with its numbers. */
+export class MeasureMethodPart {
+  @IsIn(MEASURE_KINDS)
+  kind: MeasureKind;
+
+  /** Excess green above which a pixel is plant; of a green cover. */
+  @IsOptional()
+  @IsNumber()
+  threshold?: number | null;
+
+  /** What the value would be with the threshold a step higher and lower, or the length less and more its error. */
+  @IsNumber()
+  low: number;
+
+  @IsNumber()
+  high: number;
+
+  /** Pixels that were counted, or of the scale's two marks. */
+  @IsInt()
+  @Min(0)
+  pixels: number;
+
+  /** Real distance of the scale's two marks in mm; of a length. */
+  @IsOptional()
+  @IsNumber()
+  apartMm?: number | null;
+
+  /** x and y of each mark as shares of width and height: the two of the scale, then along the stem. */
+  @IsArray()
+  @ArrayMaxSize(MOST_MARKS)
+  @IsNumber({}, { each: true })
+  marks: number[];
+}
+
+/** A reading that was measured on a photo. */
+export class MeasureRequest {
+  @Nested(() => ReadingRequest)
+  reading: ReadingRequest;
+
+  @Nested(() => MeasureMethodPart)
+  method: MeasureMethodPart;
+}
+
+/** A reading that came from a photo, and how. */
+export interface MeasureView {
+  readingId: Id;
+  unitId: Id;
+  variableId: Id;
+  method: MeasureMethodPart;
+}
+
+/** A photo without its picture, which has an address of its own. */
+export interface PhotoSummary {
+  id: Id;
+  view: PhotoView;
+  containerId: Id | null;
+  unitId: Id | null;
+  takenOn: Day;
+  width: number;
+  height: number;
+  corners: number[] | null;
+  greyPatch: number[] | null;
+  /** False once the picture was deleted for good; what was measured on it stays. */
+  hasPicture: boolean;
+  observer: string;
+  recordedAt: Instant;
+  measures: MeasureView[];
+}

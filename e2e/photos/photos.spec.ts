@@ -1,0 +1,161 @@
+import { readFile } from 'node:fs/promises';
+import type { Page } from '@playwright/test';
+import { makeSchool } from '../support/school.ts';
+import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
+
+/** Opens the pictures of the demo's pan of mustard, once all of them were looked at. */
+async function openPan(page: Page): Promise<void> {
+  await page.getByRole('link', { name: /clear lid/ }).click();
+  await openStage(page, 'Record');
+  await page.getByRole('link', { name: 'Pictures' }).click();
+  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+}
+
+/** One of the demo's photos as a file. */
+async function demoPhoto(page: Page): Promise<Buffer> {
+  const src = await page.locator('.photo-strip img').last().getAttribute('src');
+  return (await page.request.get(new URL(src ?? '', page.url()).href)).body();
+}
+
+const cell = (page: Page, pot: number, column: number) =>
+  page
+    .locator('.covers tbody tr')
+    .nth(pot - 1)
+    .locator('td')
+    .nth(column);
+
+test('marked once, a series of photos is measured, kept, seen in Compare, exported, and played', async ({
+  demo: page,
+}) => {
+  await openPan(page);
+  await expectAccessible(page);
+  const cover = await cell(page, 1, 0).innerText();
+  expect(Number(cover.replace(' %', ''))).toBeGreaterThan(50);
+  await page.getByLabel('How green is a plant?').fill('0.4');
+  await expect(page.getByText('Set by hand: excess green above 0.40')).toBeVisible();
+  await expect(cell(page, 1, 0)).not.toHaveText(cover);
+  await page.getByRole('button', { name: 'Use the one that was found' }).click();
+  await expect(cell(page, 1, 0)).toHaveText(cover);
+
+  await page.getByRole('button', { name: 'Keep the 6 readings of this day' }).click();
+  await expect(page.getByText('All kept')).toBeVisible();
+  await expect(cell(page, 1, 2)).toHaveText(cover);
+  await page.getByRole('button', { name: 'Keep all 13 days' }).click();
+  await expect(page.locator('.photo-strip small', { hasText: 'measured' })).toHaveCount(13);
+
+  await page.getByRole('button', { name: 'Film' }).click();
+  await expect(page.getByText(/^Day \d+, /)).toBeVisible();
+  const first = await page.locator('.film-tools b').innerText();
+  await page.getByRole('button', { name: 'Next picture' }).click();
+  await expect(page.locator('.film-tools b')).not.toHaveText(first);
+  await page.getByRole('button', { name: 'Play' }).click();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expectAccessible(page);
+
+  await openStage(page, 'Compare');
+  await expect(
+    page
+      .locator('.headline, h2')
+      .filter({ hasText: /green cover/ })
+      .first(),
+  ).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'CSV' }).click();
+  const csv = await readFile(await (await download).path(), 'utf8');
+  const row = csv
+    .split('\n')
+    .find((line) => line.includes('picture') && line.includes(cover.replace(' %', '')));
+  expect(row).toBeDefined();
+});
+
+test('corners are moved by keys, and one photo’s corners serve the later ones', async ({ demo: page }) => {
+  await openPan(page);
+  const first = page.getByRole('button', { name: /^Photo of/ }).first();
+  await first.click();
+  await page.getByRole('button', { name: 'Corners' }).click();
+  const corner = page.getByRole('button', { name: /^Top left corner/ });
+  const before = await corner.getAttribute('aria-label');
+  await corner.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowLeft');
+  await expect(corner).toHaveAttribute('aria-label', before ?? '');
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(corner).not.toHaveAttribute('aria-label', before ?? '');
+  await page.keyboard.press('Shift+ArrowUp');
+  await expectAccessible(page);
+  const box = (await page.locator('.mark-dot').first().boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
+  const far = (await page.locator('.mark-dot').nth(2).boundingBox()) ?? box;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(far.x + 40, far.y + 40, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText(/four corners do not go round/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep these corners' })).toBeDisabled();
+  await page
+    .getByRole('button', { name: /^Photo of/ })
+    .last()
+    .click();
+  await expect(page.getByText(/taken over from/)).toBeVisible();
+});
+
+test('a photo is added with its day, measured from the side, and deleted for good', async ({
+  demo: page,
+}) => {
+  await openPan(page);
+  const photo = await demoPhoto(page);
+  const origin = new URL(page.url()).origin;
+  const { experimentId } = await makeSchool(page, { sownOn: dayFromToday(-9) });
+  await page.goto(`${origin}/experiments/${experimentId}/pictures`);
+  await expect(page.getByText('No photo of this container yet')).toBeVisible();
+  await page.getByLabel('What the photos show').selectOption('side');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Add photos' }).click();
+  await (
+    await chooser
+  ).setFiles([
+    { name: 'oats.jpg', mimeType: 'image/jpeg', buffer: photo },
+    { name: 'notes.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('not a picture') },
+  ]);
+  await page.getByLabel('Which pot').selectOption({ label: 'Pot 2' });
+  await page.getByLabel('Day of oats.jpg').fill(dayFromToday(-1));
+  await page.getByRole('button', { name: 'Keep these 2 photos' }).click();
+  await expect(page.getByText(/JPEG, PNG or WebP/)).toBeVisible();
+  await expect(page.getByLabel('Day of oats.jpg')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Leave out' }).click();
+
+  await expect(page.locator('.found-height')).toHaveText(/give or take/);
+  const before = await page.locator('.found-height').innerText();
+  await page.getByLabel('Marks 1 and 2 are apart').fill('nothing');
+  await expect(page.getByText(/two marks of the ruler are too close/)).toBeVisible();
+  await page.getByLabel('Marks 1 and 2 are apart').fill('10 cm');
+  await expect(page.locator('.found-height')).not.toHaveText(before);
+  await page.getByRole('button', { name: 'Add a bend' }).click();
+  await page.getByRole('button', { name: /^Stem mark 2/ }).focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep this height' }).click();
+  await expect(page.getByText(/^Kept: /)).toBeVisible();
+  const readings = await (
+    await page.request.get(`${origin}/api/experiments/${experimentId}/readings`)
+  ).json();
+  expect(readings).toEqual([
+    expect.objectContaining({ observer: 'picture', observedOn: dayFromToday(-1), unitOfMeasure: 'mm' }),
+  ]);
+
+  await page.getByRole('button', { name: 'Delete this picture for good' }).click();
+  await page.getByRole('button', { name: 'Delete', exact: true }).click();
+  await expect(page.locator('.mark-editor')).toHaveCount(0);
+  await expect(page.getByText(/^Kept: /)).toBeVisible();
+});
+
+test('pictures fit a phone and a tablet', async ({ demo: page }) => {
+  await openPan(page);
+  for (const width of [820, 390]) {
+    await page.setViewportSize({ width, height: 844 });
+    for (const view of ['Corners', 'Measure', 'Film']) {
+      await page.getByRole('button', { name: view, exact: true }).click();
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([width, view, wide]).toEqual([width, view, 0]);
+    }
+  }
+});

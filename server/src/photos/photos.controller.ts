@@ -1,0 +1,66 @@
+import {
+  FrameRequest,
+  MeasureRequest,
+  PhotoRequest,
+  photoRoutes,
+  type PhotoSummary,
+} from '@bright-sprout/contract/photos';
+import type { ReadingView } from '@bright-sprout/contract/readings';
+import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
+import { Operation } from '../shared/index.ts';
+import { PhotosService } from './photos.service.ts';
+
+/** Photos, and what is measured on them. */
+@Controller()
+export class PhotosController {
+  constructor(private readonly photos: PhotosService) {}
+
+  @Operation(photoRoutes.photos)
+  all(@Param('experimentId') experimentId: string): Promise<PhotoSummary[]> {
+    return this.photos.all(experimentId);
+  }
+
+  @Operation(photoRoutes.keepPhoto)
+  keep(
+    @Param('experimentId') experimentId: string,
+    @Param('photoId') photoId: string,
+    @Body() body: PhotoRequest,
+    @CurrentTeacher() { id, displayName, timeZone }: KnownTeacher,
+  ): Promise<PhotoSummary> {
+    return this.photos.keep(experimentId, photoId, body, { displayName, timeZone }, id);
+  }
+
+  @Operation(photoRoutes.framePhoto)
+  frame(
+    @Param('experimentId') experimentId: string,
+    @Param('photoId') photoId: string,
+    @Body() body: FrameRequest,
+  ): Promise<PhotoSummary> {
+    return this.photos.frame(experimentId, photoId, body);
+  }
+
+  @Operation(photoRoutes.keepMeasure)
+  measure(
+    @Param('experimentId') experimentId: string,
+    @Param('photoId') photoId: string,
+    @Param('readingId') readingId: string,
+    @Body() body: MeasureRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ReadingView> {
+    return this.photos.measure(experimentId, photoId, readingId, body, teacher);
+  }
+
+  @Operation(photoRoutes.removePhoto)
+  remove(@Param('experimentId') experimentId: string, @Param('photoId') photoId: string): Promise<void> {
+    return this.photos.remove(experimentId, photoId);
+  }
+
+  @Operation(photoRoutes.photoPicture)
+  async picture(
+    @Param('experimentId') experimentId: string,
+    @Param('photoId') photoId: string,
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await this.photos.picture(experimentId, photoId), { type: 'image/jpeg' });
+  }
+}

@@ -1,0 +1,14 @@
+import { Module } from '@nestjs/common';
+import { ReadingsModule } from '../readings/index.ts';
+import { UploadsModule } from '../uploads/index.ts';
+import { PhotosController } from './photos.controller.ts';
+import { PhotosService } from './photos.service.ts';
+
+/** Photos, and what is measured on them. */
+@Module({
+  imports: [UploadsModule, ReadingsModule],
+  controllers: [PhotosController],
+  providers: [PhotosService],
+  exports: [PhotosService],
+})
+export class PhotosModule {}

@@ -1,0 +1,178 @@
+import type { PhotoSummary } from '@bright-sprout/contract/photos';
+import type { ExperimentView } from '@bright-sprout/contract/plans';
+import type { ReadingView } from '@bright-sprout/contract/readings';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import sharp from 'sharp';
+import { v7 as uuid } from 'uuid';
+import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
+
+let server: TestServer;
+let teacher: Client;
+let experiment: ExperimentView;
+let picture: Buffer;
+
+beforeAll(async () => {
+  server = await startTestServer();
+  teacher = await server.teacher();
+  experiment = await startSown(teacher);
+  picture = await sharp({ create: { width: 4000, height: 3000, channels: 3, background: '#685040' } })
+    .jpeg()
+    .withExif({ IFD3: { GPSLatitude: '38/1 42/1 0/1', GPSLatitudeRef: 'N' } })
+    .toBuffer();
+});
+afterAll(() => server.close());
+
+const path = (end = ''): string => `/api/experiments/${experiment.id}/photos${end}`;
+
+async function photoBody(changes: object = {}) {
+  return {
+    view: 'above',
+    containerId: experiment.containers[0]!.id,
+    unitId: null,
+    takenOn: dayFromToday(0),
+    picture: await sendFile(teacher, picture),
+    ...changes,
+  };
+}
+
+async function keptPhoto(): Promise<string> {
+  const id = uuid();
+  await teacher
+    .put(path(`/${id}`))
+    .send(await photoBody())
+    .expect(200);
+  return id;
+}
+
+const todays = (pot: number) => ({ ...readingOf(experiment, pot), observedOn: dayFromToday(0) });
+
+function measureBody(changes: object = {}) {
+  return {
+    reading: todays(0),
+    method: {
+      ...{ kind: 'length', low: 60, high: 64, pixels: 480, apartMm: 100 },
+      marks: [0.1, 0.9, 0.1, 0.3, 0.5, 0.8, 0.5, 0.4],
+    },
+    ...changes,
+  };
+}
+
+describe('a photo', () => {
+  test('keeps what it shows, its day and its pixels, and nothing else that the camera wrote', async () => {
+    const id = uuid();
+    const body = await photoBody();
+    const kept = await teacher
+      .put(path(`/${id}`))
+      .send(body)
+      .expect(200);
+    expect(kept.body).toMatchObject({
+      ...{ id, view: 'above', containerId: body.containerId, width: 3200, height: 2400 },
+      ...{ corners: null, hasPicture: true, measures: [] },
+    });
+    await teacher
+      .put(path(`/${id}`))
+      .send(body)
+      .expect(200);
+    expect(((await teacher.get(path())).body as PhotoSummary[]).filter((one) => one.id === id)).toHaveLength(
+      1,
+    );
+    const answer = await teacher.get(path(`/${id}/picture`)).expect(200);
+    expect((await sharp(answer.body as Buffer).metadata()).exif).toBeUndefined();
+  });
+
+  test('is framed, and is nobody else’s', async () => {
+    const id = await keptPhoto();
+    const corners = [0.1, 0.1, 0.9, 0.1, 0.9, 0.9, 0.1, 0.9];
+    const framed = await teacher
+      .put(path(`/${id}/frame`))
+      .send({ corners, greyPatch: [0, 0, 0.1, 0.1] })
+      .expect(200);
+    expect(framed.body).toMatchObject({ corners, greyPatch: [0, 0, 0.1, 0.1] });
+    const stranger = await server.teacher();
+    const own = await startSown(stranger);
+    for (const end of [`/${id}/picture`, '']) await stranger.get(path(end)).expect(404);
+    const theirs = `/api/experiments/${own.id}/photos/${id}`;
+    await stranger.get(`${theirs}/picture`).expect(404);
+    await stranger.put(`${theirs}/frame`).send({ corners, greyPatch: null }).expect(404);
+    await stranger
+      .put(`${theirs}/measures/${uuid()}`)
+      .send({ ...measureBody(), reading: readingOf(own, 0) })
+      .expect(404);
+    await stranger.delete(`${theirs}/picture`).expect(204);
+    await stranger
+      .put(theirs)
+      .send({ ...(await photoBody()), containerId: own.containers[0]!.id })
+      .expect(409);
+    await teacher.get(path(`/${id}/picture`)).expect(200);
+  });
+
+  test.each([
+    ['of nothing', { containerId: null }, 'containerId'],
+    ['of another experiment’s container', { containerId: uuid() }, 'containerId'],
+    ['of another experiment’s pot', { unitId: uuid() }, 'unitId'],
+    ['of tomorrow', { takenOn: dayFromToday(2) }, 'takenOn'],
+    ['without a picture', { picture: null }, 'picture'],
+    ['from behind', { view: 'behind' }, 'view'],
+  ])('%s is refused by its field', async (_, changes, field) => {
+    const answer = await teacher
+      .put(path(`/${uuid()}`))
+      .send(await photoBody(changes))
+      .expect(400);
+    expect(answer.body).toMatchObject({ code: 'invalid_fields', fields: [{ field }] });
+  });
+});
+
+describe('a measure', () => {
+  test('becomes a reading by the picture, linked to its photo, once', async () => {
+    const id = await keptPhoto();
+    const readingId = uuid();
+    for (let time = 0; time < 2; time += 1) {
+      const kept = await teacher
+        .put(path(`/${id}/measures/${readingId}`))
+        .send(measureBody())
+        .expect(200);
+      expect(kept.body).toMatchObject({ id: readingId, observer: 'picture', counts: true });
+    }
+    const photo = ((await teacher.get(path())).body as PhotoSummary[]).find((one) => one.id === id);
+    expect(photo?.measures).toEqual([
+      expect.objectContaining({
+        readingId,
+        method: expect.objectContaining({ apartMm: 100, marks: expect.any(Array) }),
+      }),
+    ]);
+  });
+
+  test('is of the day of its photo, and of a pot of its experiment', async () => {
+    const id = await keptPhoto();
+    const yesterday = { ...readingOf(experiment, 1), observedOn: dayFromToday(-1) };
+    await teacher
+      .put(path(`/${id}/measures/${uuid()}`))
+      .send(measureBody({ reading: yesterday }))
+      .expect(400);
+    const elsewhere = { ...todays(1), unitId: uuid() };
+    await teacher
+      .put(path(`/${id}/measures/${uuid()}`))
+      .send(measureBody({ reading: elsewhere }))
+      .expect(404);
+  });
+
+  test('stays when the picture is deleted for good', async () => {
+    const [id, bare] = [await keptPhoto(), await keptPhoto()];
+    const readingId = uuid();
+    await teacher
+      .put(path(`/${id}/measures/${readingId}`))
+      .send(measureBody({ reading: todays(2) }))
+      .expect(200);
+    for (const one of [id, bare]) await teacher.delete(path(`/${one}/picture`)).expect(204);
+    await teacher.get(path(`/${id}/picture`)).expect(404);
+    const photos = (await teacher.get(path())).body as PhotoSummary[];
+    expect(photos.find((photo) => photo.id === id)).toMatchObject({
+      hasPicture: false,
+      measures: [{ readingId }],
+    });
+    expect(photos.some((photo) => photo.id === bare)).toBe(false);
+    const readings = (await teacher.get(`/api/experiments/${experiment.id}/readings`)).body as ReadingView[];
+    expect(readings.some((reading) => reading.id === readingId)).toBe(true);
+  });
+});

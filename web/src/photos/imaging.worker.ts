@@ -1,0 +1,116 @@
+import {
+  type Corners,
+  foreshortening,
+  gainsOf,
+  greenHistogram,
+  greenMap,
+  type Light,
+  lightOf,
+  MARGIN,
+  placeArea,
+  type PlaceGrid,
+  rectifiedSize,
+  rectify,
+  upperEdge,
+  usableLight,
+} from '@bright-sprout/core/imaging';
+import { defined, type Outcome } from '@bright-sprout/core/shared';
+import { expose, transfer } from 'comlink';
+
+/** Where the container is in a photo, in shares of its width and height. */
+export interface Frame {
+  readonly corners: readonly number[];
+  readonly greyPatch: readonly number[] | null;
+}
+
+/** What was seen of a container: enough to measure it with any threshold. */
+export interface Look {
+  readonly light: Light;
+  readonly foreshortening: number;
+  /** Excess green of each place, row by row. */
+  readonly histograms: readonly Uint32Array[];
+}
+
+/** Share of colour that is left of what is not plant. */
+const PALE = 0.25;
+
+/** Photos are read, straightened and counted here, off the page's own thread. */
+const imaging = {
+  async look(photo: Blob, frame: Frame, grid: PlaceGrid): Promise<Outcome<Look>> {
+    const seen = await straightened(photo, frame, grid);
+    if (!seen.defined) return seen;
+    const { flat, gains, corners } = seen.value;
+    const light = usableLight(lightOf(flat, { left: 0, top: 0, width: flat.width, height: flat.height }));
+    if (!light.defined) return light;
+    const map = greenMap(flat, gains);
+    const histograms = placesOf(grid).map((place) =>
+      greenHistogram(map, placeArea(flat, grid, place, MARGIN)),
+    );
+    return defined({ light: light.value, foreshortening: foreshortening(corners), histograms });
+  },
+
+  /** The container from straight above; with a threshold, what does not count as plant is grey. */
+  async draw(
+    photo: Blob,
+    frame: Frame,
+    grid: PlaceGrid,
+    threshold: number | null,
+  ): Promise<Outcome<ImageBitmap>> {
+    const seen = await straightened(photo, frame, grid);
+    if (!seen.defined) return seen;
+    const { flat, gains } = seen.value;
+    if (threshold !== null) {
+      const { bins } = greenMap(flat, gains);
+      const { data } = flat;
+      bins.forEach((bin, pixel) => {
+        if (upperEdge(bin) > threshold) return;
+        const at = pixel * 4;
+        const grey = ((data[at] as number) + (data[at + 1] as number) + (data[at + 2] as number)) / 3;
+        const pale = 255 - PALE * (255 - grey);
+        data.fill(pale, at, at + 3);
+      });
+    }
+    const pixels = new ImageData(flat.data as Uint8ClampedArray<ArrayBuffer>, flat.width, flat.height);
+    const bitmap = await createImageBitmap(pixels);
+    return transfer(defined(bitmap), [bitmap]);
+  },
+};
+
+/** What the page asks of the worker. */
+export type Imaging = typeof imaging;
+
+async function straightened(photo: Blob, { corners: shares, greyPatch }: Frame, grid: PlaceGrid) {
+  const image = await createImageBitmap(photo);
+  const canvas = new OffscreenCanvas(image.width, image.height);
+  const pen = canvas.getContext('2d', { willReadFrequently: true });
+  if (!pen) throw new Error('this browser cannot read pictures in a worker');
+  pen.drawImage(image, 0, 0);
+  const { width, height } = image;
+  image.close();
+  const picture = pen.getImageData(0, 0, width, height);
+  const at = (index: number) => ({
+    x: (shares[2 * index] as number) * width,
+    y: (shares[2 * index + 1] as number) * height,
+  });
+  const corners: Corners = [at(0), at(1), at(2), at(3)];
+  const flat = rectify(picture, corners, rectifiedSize(grid));
+  if (!flat.defined) return flat;
+  const [left = 0, top = 0, across = 0, down = 0] = greyPatch ?? [];
+  const patch = {
+    left: Math.floor(left * width),
+    top: Math.floor(top * height),
+    width: Math.floor(across * width),
+    height: Math.floor(down * height),
+  };
+  const gains = greyPatch ? gainsOf(picture, patch) : ([1, 1, 1] as const);
+  return defined({ flat: flat.value, gains, corners });
+}
+
+function placesOf({ rows, columns }: PlaceGrid): { row: number; column: number }[] {
+  return Array.from({ length: rows * columns }, (_, index) => ({
+    row: Math.floor(index / columns) + 1,
+    column: (index % columns) + 1,
+  }));
+}
+
+expose(imaging);

@@ -1,0 +1,54 @@
+import {
+  LEANS,
+  lengthAlong,
+  type MeasuredLength,
+  type Point,
+  type Scale,
+  scaleOf,
+} from '@bright-sprout/core/imaging';
+import { defined, type Outcome } from '@bright-sprout/core/shared';
+
+/** Where marks begin: two on the ruler, then the soil line and the tip. */
+export const FIRST_MARKS: readonly number[] = [0.2, 0.85, 0.2, 0.25, 0.5, 0.85, 0.5, 0.35];
+
+/** Marks of the ruler; those after them follow the stem from the soil up. */
+export const RULER_MARKS = 2;
+
+/** So far from the ruler's lower mark, as a share of the ruler, the soil line may be before both are doubted. */
+const SAME_GROUND = 0.15;
+
+/** A height from a photo, with what is doubtful about how it was taken. */
+export interface SideHeight extends MeasuredLength {
+  readonly scale: Scale;
+  readonly rulerLeans: boolean;
+  /** The ruler's lower mark and the soil line are not level, so one may stand nearer to the camera. */
+  readonly isUneven: boolean;
+}
+
+/**
+ * The height along a stem.
+ * @param marks x and y as shares of width and height: two on the ruler, then along the stem from the soil line
+ * @param apartMm real distance of the ruler's two marks
+ */
+export function sideHeight(
+  marks: readonly number[],
+  { width, height }: { readonly width: number; readonly height: number },
+  apartMm: number,
+): Outcome<SideHeight> {
+  const points: Point[] = Array.from({ length: marks.length / 2 }, (_, index) => ({
+    x: (marks[2 * index] as number) * width,
+    y: (marks[2 * index + 1] as number) * height,
+  }));
+  const [first, second, soil] = points as [Point, Point, Point];
+  const scale = scaleOf(first, second, apartMm);
+  if (!scale.defined) return scale;
+  const length = lengthAlong(points.slice(RULER_MARKS), scale.value);
+  if (!length.defined) return length;
+  const ground = Math.max(first.y, second.y);
+  return defined({
+    ...length.value,
+    scale: scale.value,
+    rulerLeans: scale.value.tilt > LEANS,
+    isUneven: Math.abs(soil.y - ground) > SAME_GROUND * scale.value.pixels,
+  });
+}

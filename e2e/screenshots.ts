@@ -71,8 +71,6 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.getByRole('button', { name: 'Fast sheet' }).click();
   await page.getByLabel('Pot 9, height', { exact: true }).fill('1.41');
   await shoot('fast-sheet');
-  await page.getByRole('button', { name: 'Progress' }).click();
-  await shoot('progress');
 
   await page.goto(address);
   await open('Does compost tea need lamp light to help marigolds?');
@@ -83,6 +81,10 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await page.goto(address);
   await open('Does seaweed feed make zinnias taller?');
   await teach(page, shoot);
+
+  await page.goto(address);
+  await open('Does a clear lid help mustard cover its pan sooner?');
+  await pictures(page, shoot);
 
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${address}/join?code=${code}`);
@@ -100,6 +102,66 @@ async function openTab(page: Page, name: string): Promise<void> {
   const tabs = page.getByRole('navigation', { name: 'Parts of the comparison' });
   await tabs.getByRole('button', { name }).click();
   await page.locator('.figure .main-svg, .plain-table, .guesses').first().waitFor();
+}
+
+/** A pan of seedlings measured from above; a drawn seedling beside its ruler. */
+async function pictures(page: Page, shoot: (name: string) => Promise<void>): Promise<void> {
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.getByRole('link', { name: /^Record/ }).click();
+  await page.getByRole('link', { name: 'Pictures' }).click();
+  await page.getByText('13 photos measured together').waitFor();
+  await page
+    .getByRole('button', { name: /^Photo of/ })
+    .nth(5)
+    .click();
+  await shoot('green-cover');
+  const address = new URL(page.url());
+  const drawn = await drawnSeedling(page);
+  await page.getByLabel('What the photos show').selectOption('side');
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Add photos' }).click();
+  await (await chooser).setFiles({ name: 'seedling.png', mimeType: 'image/png', buffer: drawn });
+  await page.getByRole('button', { name: 'Keep this photo' }).click();
+  await page.locator('.found-height').waitFor();
+  await shoot('side-height');
+  await page.goto(address.origin);
+}
+
+/** A seedling beside a ruler, drawn by the browser. */
+async function drawnSeedling(page: Page): Promise<Buffer> {
+  const base64 = await page.evaluate(() => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [1200, 900];
+    const pen = canvas.getContext('2d') as CanvasRenderingContext2D;
+    pen.fillStyle = '#e9e4d8';
+    pen.fillRect(0, 0, 1200, 900);
+    pen.fillStyle = '#6d5440';
+    pen.fillRect(0, 765, 1200, 135);
+    pen.fillStyle = '#f6e7a8';
+    pen.fillRect(210, 120, 90, 650);
+    pen.strokeStyle = '#333333';
+    for (let mark = 0; mark <= 60; mark += 1) {
+      pen.lineWidth = mark % 10 === 0 ? 4 : 2;
+      pen.beginPath();
+      pen.moveTo(210, 765 - mark * 10.8);
+      pen.lineTo(mark % 10 === 0 ? 260 : 235, 765 - mark * 10.8);
+      pen.stroke();
+    }
+    pen.strokeStyle = '#6fa04a';
+    pen.lineWidth = 16;
+    pen.beginPath();
+    pen.moveTo(600, 765);
+    pen.bezierCurveTo(600, 600, 590, 480, 602, 320);
+    pen.stroke();
+    pen.fillStyle = '#5c9a3e';
+    for (const side of [-1, 1]) {
+      pen.beginPath();
+      pen.ellipse(602 + side * 95, 300, 100, 38, side * -0.3, 0, 7);
+      pen.fill();
+    }
+    return canvas.toDataURL('image/png').split(',')[1] ?? '';
+  });
+  return Buffer.from(base64, 'base64');
 }
 
 /** The lesson at the desk, on paper and on the projector. */
@@ -132,7 +194,6 @@ async function compareTabs(page: Page, shoot: (name: string) => Promise<void>): 
   const tabs = {
     Answer: 'answer',
     Growth: 'growth',
-    'Coming up': 'coming-up',
   };
   for (const [name, file] of Object.entries(tabs)) {
     await openTab(page, name);

@@ -7,6 +7,7 @@ import { charts } from './charts.ts';
 import { classroom } from './classroom.ts';
 import { ApiClient } from './client.ts';
 import { computation } from './compare.ts';
+import { measurePhoto } from './imaging.ts';
 import { lesson } from './lesson.ts';
 import { fillTo } from './database.ts';
 import { firstLoad } from './page.ts';
@@ -74,6 +75,7 @@ async function comparing(client: ApiClient, connection: mysql.Connection): Promi
 
 await buildIfChanged(ROOT);
 const computed = computation();
+const photo = measurePhoto();
 const application = await startTemporaryApplication({ BRIGHT_SPROUT_SIGN_IN_TRIES: '1000' }, true);
 const connection = await mysql.createConnection(application.rootUrl.replace(/\/mysql$/, '/bright_sprout'));
 try {
@@ -94,7 +96,7 @@ try {
     });
     console.log(`measured with ${readings} readings in the database`);
   }
-  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn, taught });
+  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn, taught, photo });
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();

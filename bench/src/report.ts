@@ -1,6 +1,7 @@
 import type { ChartsBench } from './charts.ts';
 import type { ClassroomBench } from './classroom.ts';
 import type { ComputationBench } from './compare.ts';
+import type { ImagingBench } from './imaging.ts';
 import type { LessonBench } from './lesson.ts';
 import type { FirstLoad } from './page.ts';
 import type { RehearsalBench } from './rehearsal.ts';
@@ -24,6 +25,7 @@ export interface Measured {
   readonly pooled: StudyBench;
   readonly drawn: ChartsBench;
   readonly taught: LessonBench;
+  readonly photo: ImagingBench;
 }
 
 /** The measurements as a page. */
@@ -36,6 +38,7 @@ export function reportText({
   pooled,
   drawn,
   taught,
+  photo,
 }: Measured): string {
   return `# Measurements
 
@@ -97,6 +100,8 @@ Teach, Chromium without a graphics card; ${taught.units} plants in a row:
 | the days played | ${taught.playFrames.toFixed(0)} frames a second |
 | Teach of the demo’s growing experiment opened | ${taught.teachMs.toFixed(0)} ms |
 | its Compare opened | ${taught.compareMs.toFixed(0)} ms |
+
+A photo of ${photo.megapixels.toFixed(0)} megapixels and 12 places straightened, parted by Otsu and counted: ${photo.measureMs.toFixed(0)} ms; one plain pass over its bytes: ${photo.passMs.toFixed(0)} ms (${photo.ratio.toFixed(1)} times).
 
 A year group at once: ${read.students} students on devices of their own kept ${read.readings} readings in ${read.seconds.toFixed(0)} s, on a database that flushes at every commit; bare INSERTs on one connection went on meanwhile.
 

@@ -1,7 +1,7 @@
 import type { PlaceGrid } from '@bright-sprout/core/imaging';
 import type { ExchangedReading } from '@bright-sprout/core/imports';
 import { addDays, type CalendarDay, daysBetween, randomGenerator } from '@bright-sprout/core/shared';
-import { type CameraSetting, drawScene, NO_EFFECT, type Scene } from '@bright-sprout/core/simulate';
+import { cameraOfADay, coverAtAge, drawScene, NO_EFFECT, type Scene } from '@bright-sprout/core/simulate';
 import {
   classDayAfter,
   classDays,
@@ -17,8 +17,6 @@ const PHOTO_DAYS = 13;
 const SEED = 41;
 /** Photos from so many days on are not yet read by eye. */
 const READ_DAYS = 10;
-const FULL = 0.66;
-const RATE_PER_DAY = 0.5;
 const HALF_GROWN = { open: 10.5, lid: 8 };
 const EYE_STEP = 5;
 const SIZE = { width: 480, height: 360 };
@@ -49,7 +47,7 @@ export function photographed(today: CalendarDay): DemoExperiment {
     scale: { unit: 'cm', step: 0.1 },
     seedsPerUnit: 20,
     sowOn,
-    lessonOn: classDayAfter(last, 3),
+    lessonOn: classDayAfter(last, 6),
     seed: SEED,
     changes: {
       measure: { variable: 'green cover', unit: '%', step: EYE_STEP },
@@ -88,22 +86,12 @@ export function photographed(today: CalendarDay): DemoExperiment {
 function coverOf({ number, treatment }: { number: number; treatment: number }, age: number): number {
   const early = randomGenerator(SEED + number).normal() * 0.7;
   const half = (treatment === 0 ? HALF_GROWN.open : HALF_GROWN.lid) + early;
-  return FULL / (1 + Math.exp(-RATE_PER_DAY * (age - half)));
+  return coverAtAge(age, half);
 }
 
 function photoOf(grid: PlaceGrid, wanted: readonly number[], takenOn: CalendarDay, index: number): DemoPhoto {
-  const chance = randomGenerator(SEED * 100 + index);
-  const near = (x: number, y: number) => ({ x: x + 4 * chance.normal(), y: y + 3 * chance.normal() });
-  const light = 0.8 + 0.3 * chance.uniform();
-  const corners = [near(50, 45), near(432, 42), near(444, 315), near(38, 318)] as const;
-  const camera: CameraSetting = {
-    ...SIZE,
-    corners,
-    light: [light, light * (0.85 + 0.3 * chance.uniform())],
-    tint: [1 + 0.05 * chance.normal(), 1, 1 + 0.05 * chance.normal()],
-    noise: 4,
-  };
-  const shares = corners.flatMap(({ x, y }) => [x / SIZE.width, y / SIZE.height]);
+  const camera = cameraOfADay(SIZE, randomGenerator(SEED * 100 + index));
+  const shares = camera.corners.flatMap(({ x, y }) => [x / SIZE.width, y / SIZE.height]);
   // The plants are the same each day; only their size is another.
   return { ...drawScene(grid, wanted, camera, SEED), takenOn, corners: index === 0 ? shares : null };
 }

@@ -148,6 +148,21 @@ test('a photo is added with its day, measured from the side, and deleted for goo
   await expect(page.getByText(/^Kept: /)).toBeVisible();
 });
 
+test('the film is on the board of the lesson, and is printed as cards to cut', async ({ demo: page }) => {
+  await page.getByRole('link', { name: /clear lid/ }).click();
+  await openStage(page, 'Teach');
+  await page.getByRole('radio', { name: /^Our pictures/ }).click();
+  await expect(page.locator('.film canvas')).toBeVisible();
+  await expect(page.getByText(/^Day 2, /)).toBeVisible();
+  await expectAccessible(page);
+  await page.goto(page.url().replace(/\/teach.*/, '/print?sheet=flip'));
+  await expect(page.locator('.flip-cards li')).toHaveCount(13, { timeout: 60_000 });
+  await expect(page.getByText('13 of 13')).toBeVisible();
+  await expectAccessible(page);
+  const pdf = await page.pdf({ preferCSSPageSize: true });
+  expect(pdf.toString('latin1').match(/\/Type \/Page\b/g)).toHaveLength(2);
+});
+
 test('pictures fit a phone and a tablet', async ({ demo: page }) => {
   await openPan(page);
   for (const width of [820, 390]) {

@@ -214,7 +214,8 @@ test('a made-up language shows on every page of a tablet and at the sign-in', as
   for (let at = 0; at < count; at += 1) {
     await tablet.goto(`${origin}/join`);
     await settled(tablet);
-    if (!(await buttons.nth(at).isEnabled())) continue;
+    // Other tests use the demo's class meanwhile: what is to be done may have become less.
+    if (at >= (await buttons.count()) || !(await buttons.nth(at).isEnabled())) continue;
     await buttons.nth(at).click();
     await expectTranslated(tablet, data, `button ${at + 1} of the pots`);
   }

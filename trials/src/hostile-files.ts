@@ -5,7 +5,8 @@ import { type Zippable, strToU8, zipSync } from 'fflate';
 export interface HostileFile {
   readonly name: string;
   readonly kind: 'tidy' | 'table' | 'sheet' | 'bundle' | 'picture';
-  readonly bytes: Uint8Array;
+  /** Made when it is sent: some take many seconds to pack. */
+  readonly bytes: () => Uint8Array;
 }
 
 const SHEET = 'http://schemas.openxmlformats.org/spreadsheetml/2006/main';
@@ -72,12 +73,12 @@ export function hostileFiles(): HostileFile[] {
   const text = (name: string, kind: HostileFile['kind'], content: string): HostileFile => ({
     name,
     kind,
-    bytes: strToU8(content),
+    bytes: () => strToU8(content),
   });
   const sheet = (name: string, xml: string, more: Zippable = {}): HostileFile => ({
     name,
     kind: 'sheet',
-    bytes: workbook(xml, more),
+    bytes: () => workbook(xml, more),
   });
   const data = (inner: string): string => `<sheetData>${inner}</sheetData>`;
   return [
@@ -118,38 +119,49 @@ export function hostileFiles(): HostileFile[] {
     {
       name: 'a zip with 60 000 entries',
       kind: 'sheet',
-      bytes: zipSync(
-        Object.fromEntries(Array.from({ length: 60_000 }, (_, at) => [`xl/${at}.xml`, new Uint8Array()])),
-        { level: 0 },
-      ),
+      bytes: () =>
+        zipSync(
+          Object.fromEntries(Array.from({ length: 60_000 }, (_, at) => [`xl/${at}.xml`, new Uint8Array()])),
+          { level: 0 },
+        ),
     },
-    { name: 'half a spreadsheet', kind: 'sheet', bytes: workbook(data(row(1, cell('A1')))).slice(0, 300) },
-    { name: 'noise as a spreadsheet', kind: 'sheet', bytes: randomBytes(2_000_000) },
-    { name: 'a bundle of line ends', kind: 'bundle', bytes: bundle(new Uint8Array(100_000_000).fill(10)) },
-    { name: 'a bundle of commas', kind: 'bundle', bytes: bundle(new Uint8Array(100_000_000).fill(44)) },
+    {
+      name: 'half a spreadsheet',
+      kind: 'sheet',
+      bytes: () => workbook(data(row(1, cell('A1')))).slice(0, 300),
+    },
+    { name: 'noise as a spreadsheet', kind: 'sheet', bytes: () => randomBytes(2_000_000) },
+    {
+      name: 'a bundle of line ends',
+      kind: 'bundle',
+      bytes: () => bundle(new Uint8Array(100_000_000).fill(10)),
+    },
+    { name: 'a bundle of commas', kind: 'bundle', bytes: () => bundle(new Uint8Array(100_000_000).fill(44)) },
     {
       name: 'a bundle of quotation marks',
       kind: 'bundle',
-      bytes: bundle(new Uint8Array(60_000_000).fill(34)),
+      bytes: () => bundle(new Uint8Array(60_000_000).fill(34)),
     },
     {
       name: 'a bundle that unpacks to 900 MB',
       kind: 'bundle',
-      bytes: bundle(strToU8(`${HEAD}\n`), { 'photos/a.jpg': new Uint8Array(900_000_000) }),
+      bytes: () => bundle(strToU8(`${HEAD}\n`), { 'photos/a.jpg': new Uint8Array(900_000_000) }),
     },
     {
       name: 'a bundle with a plan nested 100 000 deep',
       kind: 'bundle',
-      bytes: bundle(strToU8(`${HEAD}\n1,x,2026-01-05,height,up,3,cm,0.1,,`), {
-        'plan.json': strToU8('['.repeat(100_000)),
-      }),
+      bytes: () =>
+        bundle(strToU8(`${HEAD}\n1,x,2026-01-05,height,up,3,cm,0.1,,`), {
+          'plan.json': strToU8('['.repeat(100_000)),
+        }),
     },
     {
       name: 'a bundle with a care list of 60 000 words',
       kind: 'bundle',
-      bytes: bundle(strToU8(`${HEAD}\n1,x,2026-01-05,height,up,3,cm,0.1,,`), {
-        'care.csv': strToU8(`happened_on,kind,units\n2026-01-05,watered,${'1 '.repeat(60_000)}`),
-      }),
+      bytes: () =>
+        bundle(strToU8(`${HEAD}\n1,x,2026-01-05,height,up,3,cm,0.1,,`), {
+          'care.csv': strToU8(`happened_on,kind,units\n2026-01-05,watered,${'1 '.repeat(60_000)}`),
+        }),
     },
     text('a cell of 60 kB', 'tidy', `${HEAD}\n1,${'-'.repeat(60_000)},2026-01-05,height,up,3,cm,0.1,,`),
     text(
@@ -185,26 +197,27 @@ export function hostileFiles(): HostileFile[] {
       'table',
       `pot,height\n${Array.from({ length: 5000 }, (_, at) => `${'-'.repeat(1900)}${at}x,3`).join('\n')}`,
     ),
-    { name: 'an SVG of nested patterns', kind: 'picture', bytes: svg(patterns(9)) },
+    { name: 'an SVG of nested patterns', kind: 'picture', bytes: () => svg(patterns(9)) },
     {
       name: 'an SVG with a blur',
       kind: 'picture',
-      bytes: svg(
-        '<filter id="f"><feGaussianBlur stdDeviation="900"/></filter><rect width="4000" height="4000" filter="url(#f)"/>',
-      ),
+      bytes: () =>
+        svg(
+          '<filter id="f"><feGaussianBlur stdDeviation="900"/></filter><rect width="4000" height="4000" filter="url(#f)"/>',
+        ),
     },
-    { name: 'a PNG of a hundred thousand pixels a side', kind: 'picture', bytes: hugePng(100_000) },
+    { name: 'a PNG of a hundred thousand pixels a side', kind: 'picture', bytes: () => hugePng(100_000) },
     {
       name: 'noise as a JPEG',
       kind: 'picture',
-      bytes: Buffer.concat([Buffer.from('ffd8ffe0', 'hex'), randomBytes(500_000)]),
+      bytes: () => Buffer.concat([Buffer.from('ffd8ffe0', 'hex'), randomBytes(500_000)]),
     },
     {
       name: 'noise as a WebP',
       kind: 'picture',
-      bytes: Buffer.concat([Buffer.from('RIFFxxxxWEBPVP8L'), randomBytes(500_000)]),
+      bytes: () => Buffer.concat([Buffer.from('RIFFxxxxWEBPVP8L'), randomBytes(500_000)]),
     },
-    { name: 'a PDF', kind: 'picture', bytes: strToU8('%PDF-1.7\n1 0 obj') },
+    { name: 'a PDF', kind: 'picture', bytes: () => strToU8('%PDF-1.7\n1 0 obj') },
   ];
 }
 

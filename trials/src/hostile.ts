@@ -52,7 +52,7 @@ async function tryFile(
   file: HostileFile,
 ): Promise<Outcome> {
   const { teacher } = school;
-  const upload = await teacher.sendFile(file.bytes);
+  const upload = await teacher.sendFile(file.bytes());
   const before = memoryMb(application.serverPid());
   let mostMb = before;
   let slowestMs = 0;

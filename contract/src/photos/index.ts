@@ -1,8 +1,16 @@
+import { MOST_PHOTO_BYTES } from '@bright-sprout/core/shared';
 import type { ReadingView } from '../readings/index.ts';
 import { json, request, route } from '../shared/index.ts';
-import type { FrameRequest, MeasureRequest, PhotoRequest, PhotoSummary } from './requests.ts';
+import type {
+  DevicePhotoQuery,
+  FrameRequest,
+  MeasureRequest,
+  PhotoRequest,
+  PhotoSummary,
+} from './requests.ts';
 
 export {
+  DevicePhotoQuery,
   FrameRequest,
   MeasureMethodPart,
   MeasureRequest,
@@ -27,6 +35,15 @@ export const photoRoutes = {
     access: 'owner',
     body: request<PhotoRequest>('PhotoRequest'),
     answer: json<PhotoSummary>(),
+  }),
+  keepDevicePhoto: route({
+    method: 'PUT',
+    path: '/logger-photos/:newPhotoId',
+    summary: 'A photo from above by a camera, which shows its logger’s key as a bearer token',
+    access: 'anyone',
+    takesBytes: true,
+    maxBytes: MOST_PHOTO_BYTES,
+    query: request<DevicePhotoQuery>('DevicePhotoQuery'),
   }),
   framePhoto: route({
     method: 'PUT',

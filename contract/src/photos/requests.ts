@@ -10,6 +10,7 @@ import {
   Max,
   Min,
 } from 'class-validator';
+import { Type } from 'class-transformer';
 import {
   IsCalendarDay,
   IsId,
@@ -45,6 +46,18 @@ export class PhotoRequest {
   /** The picture, sent before. */
   @NestedOrNull(() => UploadPart)
   picture: UploadPart | null;
+}
+
+/** What a camera says of a photo that it sends: the day, and which container, counted from 1. */
+export class DevicePhotoQuery {
+  @IsCalendarDay({ message: 'Give the day the photo was taken.' })
+  takenOn: string;
+
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(40)
+  container: number;
 }
 
 /** Where the container is in a photo, and what in it is grey. Coordinates are shares of width and height. */

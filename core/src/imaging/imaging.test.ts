@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { randomGenerator, valueOr } from '../shared/index.ts';
-import { drawScene } from '../simulate/index.ts';
+import { cameraOfADay, drawScene } from '../simulate/index.ts';
 import {
   angleFromDown,
+  BLURRED,
   type Corners,
   cornersOf,
   distance,
+  edgeReach,
   emptyPicture,
   excessGreen,
   foreshortening,
@@ -253,6 +255,22 @@ describe('green cover of drawn containers', () => {
     );
   });
 
+  test.each([0.05, 0.3, 0.6])(
+    'a picture smeared over 6 %% of a place is told from a sharp one, cover %p',
+    (cover) => {
+      const camera = cameraOfADay({ width: 480, height: 360 }, randomGenerator(3));
+      const { picture } = drawScene(GRID, new Array<number>(6).fill(cover), camera, 5);
+      const sharpness = (seen: Picture): number => {
+        const flat = rectify(seen, camera.corners, rectifiedSize(GRID));
+        if (!flat.defined) throw new Error(flat.reason);
+        const whole = { left: 0, top: 0, ...dimensions(flat.value) };
+        return lightOf(flat.value, whole, edgeReach(flat.value, GRID)).sharpness;
+      };
+      expect(sharpness(picture)).toBeGreaterThan(10 * BLURRED);
+      expect(sharpness(smeared(smeared(picture, 4), 4))).toBeLessThan(BLURRED);
+    },
+  );
+
   test('nothing up: a picture by itself is refused, and is 0 with the threshold of its series', () => {
     const bare = drawScene(GRID, [0, 0, 0, 0, 0, 0], cameraAbove(), 3);
     const flat = rectify(bare.picture, cameraAbove().corners, { width: 300, height: 200 });
@@ -262,6 +280,25 @@ describe('green cover of drawn containers', () => {
     expect(greenCover(counts, 0.25)).toMatchObject({ value: { share: 0, low: 0 } });
   });
 });
+
+/** Each pixel the mean of those up to `reach` away, across and down. */
+function smeared({ width, height, data }: Picture, reach: number): Picture {
+  let from = data;
+  for (const [across, down] of [
+    [4, 0],
+    [0, 4 * width],
+  ] as const) {
+    const to = new Uint8ClampedArray(from.length);
+    for (let at = 0; at < from.length; at += 1) {
+      let sum = 0;
+      for (let step = -reach; step <= reach; step += 1)
+        sum += from[at + step * (across + down)] ?? from[at] ?? 0;
+      to[at] = sum / (2 * reach + 1);
+    }
+    from = to;
+  }
+  return { width, height, data: from };
+}
 
 function cameraAbove() {
   return {

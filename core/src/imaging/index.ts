@@ -35,5 +35,5 @@ export {
   rectify,
 } from './perspective.ts';
 export { type Area, emptyPicture, luma, type Picture, type Point } from './picture.ts';
-export { MARGIN, placeArea, type PlaceGrid, rectifiedSize } from './places.ts';
+export { edgeReach, MARGIN, placeArea, type PlaceGrid, rectifiedSize } from './places.ts';
 export { otsuThreshold, type Threshold } from './threshold.ts';

@@ -37,3 +37,11 @@ export function placeArea(
     height: Math.floor((place.row - margin) * down) - top,
   };
 }
+
+/** Edges are looked for at this share of a place: about as wide as a stem. */
+const EDGE_SHARE = 1 / 64;
+
+/** How far apart neighbours are when a rectified container is looked at for edges, in pixels. */
+export function edgeReach({ width }: { readonly width: number }, { columns }: PlaceGrid): number {
+  return Math.max(1, Math.round((width / columns) * EDGE_SHARE));
+}

@@ -4,6 +4,9 @@ export const MOST_DEVICE_SAMPLES = 250;
 /** The largest picture that is taken, in bytes; devices send far smaller ones. */
 export const MOST_PICTURE_BYTES = 2_000_000;
 
+/** The most bytes of a photo that is measured: pixels are what it is for. */
+export const MOST_PHOTO_BYTES = 6_000_000;
+
 /** The most characters of a display name. */
 export const MOST_NAME_CHARACTERS = 40;
 

@@ -32,6 +32,36 @@ export interface Scene {
   readonly cover: () => number[];
 }
 
+/** How a camera that stands a little differently each day sees: light, tint and corners by chance. */
+export function cameraOfADay(
+  size: { width: number; height: number },
+  chance: RandomGenerator,
+): CameraSetting {
+  const { width, height } = size;
+  const near = (x: number, y: number): Point => ({
+    x: width * (x + 0.008 * chance.normal()),
+    y: height * (y + 0.008 * chance.normal()),
+  });
+  const corners = [near(0.104, 0.125), near(0.9, 0.117), near(0.925, 0.875), near(0.079, 0.883)] as const;
+  const light = 0.8 + 0.3 * chance.uniform();
+  return {
+    ...size,
+    corners,
+    light: [light, light * (0.85 + 0.3 * chance.uniform())],
+    tint: [1 + 0.05 * chance.normal(), 1, 1 + 0.05 * chance.normal()],
+    noise: 4,
+  };
+}
+
+/** Cover of a section that is full, and its growth a day at its fastest (logistic; see the growth model). */
+const FULL_COVER = 0.66;
+const COVER_RATE = 0.5;
+
+/** About how much of a section of seedlings is green so many days after sowing. @param half age at half of it, in days */
+export function coverAtAge(age: number, half: number): number {
+  return FULL_COVER / (1 + Math.exp(-COVER_RATE * (age - half)));
+}
+
 type Colour = readonly [number, number, number];
 
 interface Leaf {

@@ -1,4 +1,4 @@
-export { type CameraSetting, drawScene, type Scene } from './camera.ts';
+export { cameraOfADay, type CameraSetting, coverAtAge, drawScene, type Scene } from './camera.ts';
 export {
   growExperiment,
   type GrownReading,

@@ -17,6 +17,8 @@ import type { KnownTeacher } from '../accounts/index.ts';
 import { Crop } from '../inventory/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';
 import { UploadsService } from '../uploads/index.ts';
+import { PHOTO_LIMITS } from '../photos/index.ts';
+import { insertPhotos, photosForBundle } from './bundle-photos.ts';
 import { type Bundle, type BundleRow, readBundle, writeBundle } from './bundle.ts';
 import { ImportsService } from './imports.service.ts';
 import { unreadable } from './unreadable.ts';
@@ -53,7 +55,8 @@ export class BundleService {
       this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
     ]);
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
-    const pictures = new Map<string, Uint8Array>();
+    const photographed = await photosForBundle(this.source, experimentId, numbers);
+    const pictures = new Map<string, Uint8Array>(photographed.pictures);
     const pictureOf = ({ id, picture }: JournalEntry): string => {
       if (!picture) return '';
       pictures.set(`photos/${id}.jpg`, picture);
@@ -86,6 +89,8 @@ export class BundleService {
           observer: nameOf(entry),
           picture: pictureOf(entry),
         })),
+        photos: photographed.photos,
+        measures: photographed.measures,
         predictions: predictions.map(({ choice, recordedAt }) => ({
           choice,
           made_at: recordedAt.toISOString(),
@@ -114,15 +119,20 @@ export class BundleService {
     const plan = await this.#planOf(bundle);
     const status = EXPERIMENT_STATUSES.find((one) => one === bundle.status);
     const pictures = new Map<string, Buffer>();
+    const ofPhotos = new Set(bundle.tables.photos.map((row) => row.picture ?? ''));
     for (const [name, picture] of bundle.pictures) {
-      pictures.set(name, await cleanPicture(Buffer.from(picture)));
+      const limits = ofPhotos.has(name) ? PHOTO_LIMITS : undefined;
+      pictures.set(name, await cleanPicture(Buffer.from(picture), limits));
     }
     const hypothesis = bundle.hypothesis.slice(0, 1000);
     await this.imports.insertOnce(
       { id, teacherId: teacher.id, hypothesis, ...(status ? { status } : {}), ...(plan ? { plan } : {}) },
       result.experiment,
       teacher,
-      (manager, unitIds) => insertTables(manager, id, bundle, unitIds, pictures),
+      async (manager, unitIds) => {
+        await insertTables(manager, id, bundle, unitIds, pictures);
+        await insertPhotos(manager, id, bundle, unitIds, pictures);
+      },
     );
   }
 

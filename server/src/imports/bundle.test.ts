@@ -1,3 +1,4 @@
+import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
@@ -81,6 +82,41 @@ describe('a bundle', () => {
     expect((await teacher.get(`/api/experiments/${newId}/conclusions`)).body[0]).toMatchObject(conclusion);
     const guesses = (client: Client, of: string) => client.get(`/api/experiments/${of}/predictions`);
     expect((await guesses(teacher, newId)).body.length).toBe((await guesses(demo, id)).body.length);
+  });
+
+  test('takes photos, marks and measures along', async () => {
+    const id = await idOf('Does a clear lid help mustard cover its pan sooner?');
+    const path = `/api/experiments/${id}/photos`;
+    const experiment = (await demo.get(`/api/experiments/${id}`)).body;
+    const [first, second] = (await demo.get(path)).body as PhotoSummary[] as [PhotoSummary, PhotoSummary];
+    const reading = {
+      ...{
+        unitId: experiment.units[1].id,
+        variableId: experiment.variables[0].id,
+        observedOn: second.takenOn,
+      },
+      ...{ state: 'emerged', value: 4.2, entered: '4.2', unitOfMeasure: '%', precision: 0.1 },
+    };
+    const method = { kind: 'green_cover', threshold: 0.2, low: 3.9, high: 4.4, pixels: 9000, marks: [] };
+    await demo.put(`${path}/${second.id}/measures/${uuid()}`).send({ reading, method }).expect(200);
+    await demo.delete(`${path}/${second.id}/picture`).expect(204);
+    const zip = await bytesOf(demo, `/api/experiments/${id}/bundle.zip`);
+
+    const teacher = await server.teacher();
+    const newId = uuid();
+    const body = { fileName: 'mustard.zip', ...(await sendFile(teacher, zip)) };
+    await teacher.put(`/api/files/${newId}/bundle`).send(body).expect(200);
+    const opened = (await teacher.get(`/api/experiments/${newId}/photos`)).body as PhotoSummary[];
+    const wanted = (await demo.get(path)).body as PhotoSummary[];
+    const alike = ({ takenOn, corners, hasPicture, view, measures }: PhotoSummary) => ({
+      ...{ takenOn, corners, hasPicture, view },
+      methods: measures.map((measure) => measure.method),
+    });
+    expect(opened.map(alike)).toEqual(wanted.map(alike));
+    expect(opened[1]).toMatchObject({ hasPicture: false, measures: [{ method }] });
+    expect(opened[0]).toMatchObject({ width: first.width, containerId: expect.any(String) });
+    await bytesOf(teacher, `/api/experiments/${newId}/photos/${opened[0]!.id}/picture`);
+    expect(await figures(teacher, newId)).toBe(await figures(demo, id));
   });
 
   test.each([

@@ -30,6 +30,38 @@ export const BUNDLE_TABLES = {
       picture: 'string',
     },
   },
+  photos: {
+    description:
+      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height. `picture` is a file of this package; empty once it was deleted.',
+    columns: {
+      id: 'string',
+      taken_on: 'date',
+      view: 'string',
+      container: 'integer',
+      unit: 'integer',
+      corners: 'string',
+      grey_patch: 'string',
+      observer: 'string',
+      picture: 'string',
+    },
+  },
+  measures: {
+    description: 'How readings by the observer `picture` were measured on photos.',
+    columns: {
+      photo: 'string',
+      unit: 'integer',
+      variable: 'string',
+      observed: 'date',
+      recorded_at: 'datetime',
+      kind: 'string',
+      threshold: 'number',
+      low: 'number',
+      high: 'number',
+      pixels: 'integer',
+      apart_mm: 'number',
+      marks: 'string',
+    },
+  },
   predictions: { description: 'Guesses.', columns: { choice: 'string', made_at: 'datetime' } },
   conclusions: {
     description: 'Claims with their evidence and reasoning.',
@@ -166,6 +198,8 @@ export function readBundle(zip: Uint8Array): Bundle {
     tables: {
       care: rowsOf('care').filter((row) => isCalendarDay(row.happened_on ?? '')),
       journal: rowsOf('journal').filter((row) => isCalendarDay(row.happened_on ?? '')),
+      photos: rowsOf('photos'),
+      measures: rowsOf('measures'),
       predictions: rowsOf('predictions'),
       conclusions: rowsOf('conclusions'),
     },

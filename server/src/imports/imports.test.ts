@@ -37,9 +37,10 @@ async function figures(client: Client, id: string, query: string): Promise<strin
 }
 
 describe('the demo', () => {
-  test('has an experiment in growth with two pots left today or none on a weekend, one planned, three finished', async () => {
+  test('has two experiments in growth, one planned, three finished', async () => {
     const shelf = await cards(demo);
     expect(shelf.map(({ status }: { status: string }) => status)).toEqual([
+      'growing',
       'growing',
       'draft',
       'finished',
@@ -59,17 +60,22 @@ describe('the demo', () => {
       .post('/api/session')
       .send({ email: 'tansy.holloway@fernhollow.example', password: 'a demo password' })
       .expect(200);
-    expect(await cards(demo)).toHaveLength(5);
+    expect(await cards(demo)).toHaveLength(6);
   });
 
   test('is the same for the same day', () => {
     const day = calendarDay('2026-11-23');
-    expect(demoExperiments(day)).toEqual(demoExperiments(day));
+    const made = () =>
+      demoExperiments(day).map(({ drawPhotos, ...rest }) => ({
+        ...rest,
+        photos: drawPhotos?.().map(({ picture, corners }) => [picture.data.subarray(0, 40_000), corners]),
+      }));
+    expect(made()).toEqual(made());
   });
 });
 
 describe('export and open', () => {
-  test.each([0, 2])(
+  test.each([0, 3])(
     'experiment %p opens on another server with the same numbers, and exports the same file',
     async (index) => {
       const { id } = (await cards(demo))[index];

@@ -57,8 +57,11 @@ export function pictureOf({
  * more than 8 seconds. What is not a picture, or hides something behind one, does not survive.
  * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
  */
-export async function cleanPicture(bytes: Uint8Array, longest = LONGEST_SIDE): Promise<Buffer> {
-  if (bytes.length > MOST_PICTURE_BYTES) {
+export async function cleanPicture(
+  bytes: Uint8Array,
+  { longest, most } = { longest: LONGEST_SIDE, most: MOST_PICTURE_BYTES },
+): Promise<Buffer> {
+  if (bytes.length > most) {
     throw new ApiError('too_large', say('thisPictureIsTooLargeTakeIt'));
   }
   const kind = pictureKind(bytes);

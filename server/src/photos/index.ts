@@ -1,3 +1,3 @@
 export { Measure, Photo } from './photo.entities.ts';
 export { PhotosModule } from './photos.module.ts';
-export { PhotosService } from './photos.service.ts';
+export { PHOTO_LIMITS, PhotosService } from './photos.service.ts';

@@ -1,4 +1,6 @@
+import { say } from '@bright-sprout/words/refusals';
 import {
+  DevicePhotoQuery,
   FrameRequest,
   MeasureRequest,
   PhotoRequest,
@@ -6,15 +8,19 @@ import {
   type PhotoSummary,
 } from '@bright-sprout/contract/photos';
 import type { ReadingView } from '@bright-sprout/contract/readings';
-import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Headers, Param, Query, StreamableFile } from '@nestjs/common';
+import { LoggersService } from '../care/index.ts';
 import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
-import { Operation } from '../shared/index.ts';
+import { invalidField, Operation } from '../shared/index.ts';
 import { PhotosService } from './photos.service.ts';
 
 /** Photos, and what is measured on them. */
 @Controller()
 export class PhotosController {
-  constructor(private readonly photos: PhotosService) {}
+  constructor(
+    private readonly photos: PhotosService,
+    private readonly loggers: LoggersService,
+  ) {}
 
   @Operation(photoRoutes.photos)
   all(@Param('experimentId') experimentId: string): Promise<PhotoSummary[]> {
@@ -29,6 +35,19 @@ export class PhotosController {
     @CurrentTeacher() { id, displayName, timeZone }: KnownTeacher,
   ): Promise<PhotoSummary> {
     return this.photos.keep(experimentId, photoId, body, { displayName, timeZone }, id);
+  }
+
+  @Operation(photoRoutes.keepDevicePhoto)
+  async keepFromDevice(
+    @Param('newPhotoId') photoId: string,
+    @Query() query: DevicePhotoQuery,
+    @Headers('authorization') authorization: string | undefined,
+    @Body() body: Buffer,
+  ): Promise<void> {
+    const key = authorization?.replace(/^Bearer /i, '') ?? '';
+    const experimentId = await this.loggers.experimentOf(key);
+    if (!Buffer.isBuffer(body)) throw invalidField('picture', say('thereIsNoPictureYet'));
+    await this.photos.keepFromDevice(experimentId, photoId, query, body);
   }
 
   @Operation(photoRoutes.framePhoto)

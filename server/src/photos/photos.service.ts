@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/refusals';
 import type {
+  DevicePhotoQuery,
   FrameRequest,
   MeasureRequest,
   MeasureView,
@@ -7,7 +8,7 @@ import type {
   PhotoSummary,
 } from '@bright-sprout/contract/photos';
 import type { ReadingView } from '@bright-sprout/contract/readings';
-import { PICTURE_OBSERVER } from '@bright-sprout/core/shared';
+import { addDays, calendarDay, MOST_PHOTO_BYTES, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -22,7 +23,10 @@ import { Measure, Photo } from './photo.entities.ts';
 const MOST_PHOTOS = 4000;
 
 /** Enough that one of sixty places is still some three hundred pixels wide. */
-const LONGEST_SIDE = 3200;
+export const PHOTO_LIMITS = { longest: 3200, most: MOST_PHOTO_BYTES };
+
+/** Whose photo it is that a camera sent. */
+const CAMERA = 'camera';
 
 interface MeasureRow {
   photoId: string;
@@ -85,8 +89,7 @@ export class PhotosService {
     observer: Observer,
     ownerId: string,
   ): Promise<PhotoSummary> {
-    const kept = await this.source.getRepository(Photo).existsBy({ id });
-    if (kept) return this.one(experimentId, id);
+    if (await this.source.getRepository(Photo).existsBy({ id })) return this.one(experimentId, id);
     const { view, takenOn, picture: sent } = request;
     const containerId = request.containerId ?? null;
     const unitId = request.unitId ?? null;
@@ -94,23 +97,64 @@ export class PhotosService {
       throw invalidField('takenOn', say('thisDayHasNotComeYet'));
     if (!sent) throw invalidField('picture', say('thereIsNoPictureYet'));
     await this.#refusePlace(experimentId, containerId, unitId);
-    if ((await this.source.getRepository(Photo).countBy({ experimentId })) >= MOST_PHOTOS)
-      throw new ApiError(
-        'too_large',
-        say('thisExperimentHoldsPicturesWhichIsAs', { mostPictures: MOST_PHOTOS }),
-      );
-    const picture = await cleanPicture(await this.uploads.whole(ownerId, sent), LONGEST_SIDE);
-    const photo = {
-      ...{ id, experimentId, containerId, unitId, view, takenOn, ...(await sizeOf(picture)) },
-      ...{ corners: null, greyPatch: null, observer: observer.displayName, recordedAt: this.clock.now() },
-    };
+    await this.#refuseTooMany(experimentId);
+    const bytes = await this.uploads.whole(ownerId, sent);
+    const { displayName } = observer;
+    const kept = await this.#insert(
+      { id, experimentId, containerId, unitId, view, takenOn, observer: displayName },
+      bytes,
+    );
+    await this.uploads.forget(ownerId, sent);
+    return kept;
+  }
+
+  /**
+   * Keeps a photo that a camera sent. Sent twice under the same id it is stored once.
+   * @param container which of the experiment's containers is seen, from 1
+   * @throws ApiError `invalid_fields`, `not_a_picture`, `too_large`
+   */
+  async keepFromDevice(
+    experimentId: string,
+    id: string,
+    { takenOn, container }: DevicePhotoQuery,
+    bytes: Buffer,
+  ): Promise<void> {
+    const photos = this.source.getRepository(Photo);
+    if (await photos.existsBy({ id })) return;
+    // A camera stands in a time zone of its own; a day ahead is the most that may be.
+    if (takenOn > addDays(calendarDay(this.clock.today('UTC')), 1))
+      throw invalidField('takenOn', say('thisDayHasNotComeYet'));
+    const containers = await this.source
+      .getRepository(Container)
+      .find({ where: { experimentId }, order: { position: 'ASC' } });
+    const seen = containers[container - 1];
+    if (!seen) throw invalidField('container', say('chooseAContainerOfThisExperiment'));
+    await this.#refuseTooMany(experimentId);
+    const place = { containerId: seen.id, unitId: null, view: 'above' as const };
+    await this.#insert({ id, experimentId, ...place, takenOn, observer: CAMERA }, bytes);
+  }
+
+  async #insert(
+    place: Pick<Photo, 'id' | 'experimentId' | 'containerId' | 'unitId' | 'view' | 'takenOn' | 'observer'>,
+    bytes: Buffer,
+  ): Promise<PhotoSummary> {
+    const picture = await cleanPicture(bytes, PHOTO_LIMITS);
+    const size = await sizeOf(picture);
+    const photo = { ...place, ...size, corners: null, greyPatch: null, recordedAt: this.clock.now() };
     try {
       await this.source.getRepository(Photo).insert({ ...photo, picture });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
-    await this.uploads.forget(ownerId, sent);
     return summary(photo, true, []);
+  }
+
+  async #refuseTooMany(experimentId: string): Promise<void> {
+    if ((await this.source.getRepository(Photo).countBy({ experimentId })) < MOST_PHOTOS) return;
+    throw new ApiError(
+      'too_large',
+      say('thisExperimentHoldsPicturesWhichIsAs', { mostPictures: MOST_PHOTOS }),
+    );
   }
 
   async #refusePlace(experimentId: string, containerId: string | null, unitId: string | null): Promise<void> {

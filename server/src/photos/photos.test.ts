@@ -123,6 +123,32 @@ describe('a photo', () => {
   });
 });
 
+describe('a camera', () => {
+  const address = (id: string, query: string) => `/api/logger-photos/${id}?${query}`;
+
+  test('sends a photo with its key, once, for a container that there is, and not of a day to come', async () => {
+    const { key } = (await teacher.post(`/api/experiments/${experiment.id}/logger`)).body as { key: string };
+    const send = (id: string, query: string, token = key) =>
+      server
+        .client()
+        .put(address(id, query))
+        .set('Authorization', `Bearer ${token}`)
+        .type('application/octet-stream')
+        .send(picture);
+    const id = uuid();
+    const query = `takenOn=${dayFromToday(-1)}&container=1`;
+    await send(id, query, 'wrong').expect(404);
+    for (let time = 0; time < 2; time += 1) await send(id, query).expect(204);
+    const found = ((await teacher.get(path())).body as PhotoSummary[]).filter((one) => one.id === id);
+    expect(found).toEqual([
+      expect.objectContaining({ observer: 'camera', takenOn: dayFromToday(-1), view: 'above' }),
+    ]);
+    await send(uuid(), `takenOn=${dayFromToday(-1)}&container=9`).expect(400);
+    await send(uuid(), `takenOn=${dayFromToday(3)}&container=1`).expect(400);
+    await send(uuid(), 'container=1').expect(400);
+  });
+});
+
 describe('a measure', () => {
   test('becomes a reading by the picture, linked to its photo, once', async () => {
     const id = await keptPhoto();

@@ -10,6 +10,7 @@ import { v7 as uuid } from 'uuid';
 import { call, keys, sendFile } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import { imaging } from './imaging.ts';
 import { photoDay } from './photo-day.ts';
 
 /** A photo that was chosen, before it is sent. */
@@ -121,7 +122,8 @@ function useSending(
     mutationFn: async (photos: readonly NewPhoto[]) => {
       for (const { id, file, day } of photos) {
         setSendingName(file.name);
-        const bytes = new Uint8Array(await file.arrayBuffer());
+        const small = await imaging().shrink(file);
+        const bytes = new Uint8Array(await small.arrayBuffer());
         const picture = await sendFile(bytes);
         await call(photoRoutes.keepPhoto, {
           params: { experimentId: experiment.id, photoId: id },

@@ -5,21 +5,24 @@ import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
+import { Link } from 'react-router';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
-import { imaging, pictureOf } from './imaging.ts';
-import { frameOf } from './series.ts';
 import { paint, wholeInWindow } from './straightened.tsx';
+import { useFilm } from './use-film.ts';
 
 const PACES = [1, 2, 4, 8] as const;
 
-interface FilmPicture {
-  readonly photo: PhotoSummary;
-  readonly picture: ImageBitmap;
-}
-
 /** The straightened photos of a container one after the other. */
-export function Film({ container, series }: { container: ContainerView; series: readonly PhotoSummary[] }) {
+export function Film({
+  container,
+  series,
+  isOnBoard = false,
+}: {
+  container: ContainerView;
+  series: readonly PhotoSummary[];
+  isOnBoard?: boolean;
+}) {
   const { experiment } = useExperiment();
   const { pictures, error } = useFilm(container, series);
   const [at, setAt] = useState(0);
@@ -67,38 +70,12 @@ export function Film({ container, series }: { container: ContainerView; series: 
             })}
         </b>
       </div>
-      <p className="quiet">{say('filmHint')}</p>
+      {!isOnBoard && (
+        <p className="quiet film-hint">
+          {say('filmHint')}{' '}
+          <Link to={`/experiments/${experiment.id}/print?sheet=flip`}>{say('printAsCards')}</Link>
+        </p>
+      )}
     </div>
   );
-}
-
-function useFilm({ rows, columns }: ContainerView, series: readonly PhotoSummary[]) {
-  const { experiment } = useExperiment();
-  const [pictures, setPictures] = useState<readonly FilmPicture[]>([]);
-  const [error, setError] = useState<unknown>();
-  useEffect(() => {
-    const left = new AbortController();
-    const isLeft = (): boolean => left.signal.aborted;
-    const made: FilmPicture[] = [];
-    const make = async (): Promise<void> => {
-      for (const photo of series) {
-        const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
-        if (!frame) continue;
-        const { corners, greyPatch } = frame;
-        const blob = await pictureOf(experiment.id, photo.id);
-        const drawn = await imaging().draw(blob, { corners, greyPatch }, { rows, columns }, null);
-        if (isLeft()) return;
-        if (!drawn.defined) continue;
-        made.push({ photo, picture: drawn.value });
-        setPictures([...made]);
-      }
-    };
-    make().catch((thrown: unknown) => setError(thrown));
-    return () => {
-      left.abort();
-      setPictures([]);
-      for (const { picture } of made) picture.close();
-    };
-  }, [experiment.id, series, rows, columns]);
-  return { pictures, error };
 }

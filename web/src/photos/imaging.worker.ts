@@ -7,6 +7,7 @@ import {
   type Light,
   lightOf,
   MARGIN,
+  edgeReach,
   placeArea,
   type PlaceGrid,
   rectifiedSize,
@@ -14,7 +15,7 @@ import {
   upperEdge,
   usableLight,
 } from '@bright-sprout/core/imaging';
-import { defined, type Outcome } from '@bright-sprout/core/shared';
+import { defined, MOST_PHOTO_BYTES, type Outcome } from '@bright-sprout/core/shared';
 import { expose, transfer } from 'comlink';
 
 /** Where the container is in a photo, in shares of its width and height. */
@@ -31,16 +32,32 @@ export interface Look {
   readonly histograms: readonly Uint32Array[];
 }
 
+/** Longest side of a photo that is sent, in pixels; the server keeps no more. */
+const LONGEST_SIDE = 3200;
+
 /** Share of colour that is left of what is not plant. */
 const PALE = 0.25;
 
 /** Photos are read, straightened and counted here, off the page's own thread. */
 const imaging = {
+  /** A photo made small enough to be sent, as JPEG and upright; as it is where it cannot be read here. */
+  async shrink(photo: Blob): Promise<Blob> {
+    const image = await createImageBitmap(photo).catch(() => undefined);
+    if (!image) return photo;
+    const scale = Math.min(1, LONGEST_SIDE / Math.max(image.width, image.height));
+    if (scale === 1 && photo.size < MOST_PHOTO_BYTES) return photo;
+    const canvas = new OffscreenCanvas(Math.round(image.width * scale), Math.round(image.height * scale));
+    canvas.getContext('2d')?.drawImage(image, 0, 0, canvas.width, canvas.height);
+    image.close();
+    return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.88 });
+  },
+
   async look(photo: Blob, frame: Frame, grid: PlaceGrid): Promise<Outcome<Look>> {
     const seen = await straightened(photo, frame, grid);
     if (!seen.defined) return seen;
     const { flat, gains, corners } = seen.value;
-    const light = usableLight(lightOf(flat, { left: 0, top: 0, width: flat.width, height: flat.height }));
+    const whole = { left: 0, top: 0, width: flat.width, height: flat.height };
+    const light = usableLight(lightOf(flat, whole, edgeReach(flat, grid)));
     if (!light.defined) return light;
     const map = greenMap(flat, gains);
     const histograms = placesOf(grid).map((place) =>

@@ -7,6 +7,7 @@ import { useSearchParams } from 'react-router';
 import { classesQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { useRemembered } from '../shared/ui/index.ts';
+import { FlipCards } from './flip-cards.tsx';
 import { HelperCard } from './helper-card.tsx';
 import { KitCards, Labels, RowMarkers } from './labels.tsx';
 import { RecordingSheet } from './recording-sheet.tsx';
@@ -18,7 +19,10 @@ const SHEETS = [
   { sheet: 'rows', name: say('rowMarkers') },
   { sheet: 'recording', name: say('recordingSheet') },
   { sheet: 'helper', name: say('helpersCard') },
+  { sheet: 'flip', name: say('flipBook') },
 ] as const;
+/** Sheets that lead to a class when they are scanned. */
+const NEEDS_CLASS: readonly string[] = ['labels', 'kits', 'rows'];
 const PAPERS = ['A4', 'letter'] as const;
 
 /** Things to print: black on white, on A4 or US Letter. */
@@ -60,7 +64,7 @@ export default function PrintPage() {
         <Button size="sm" onClick={() => window.print()}>
           <Printer size={16} aria-hidden="true" /> {say('print')}
         </Button>
-        {!schoolClass && sheet !== 'helper' && sheet !== 'recording' && (
+        {!schoolClass && NEEDS_CLASS.includes(sheet) && (
           <p className="quiet">{say('giveTheExperimentToAClassIn')}</p>
         )}
       </div>
@@ -73,6 +77,7 @@ export default function PrintPage() {
         {sheet === 'rows' && <RowMarkers />}
         {sheet === 'recording' && <RecordingSheet />}
         {sheet === 'helper' && <HelperCard />}
+        {sheet === 'flip' && <FlipCards />}
       </article>
     </div>
   );

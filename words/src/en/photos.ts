@@ -85,7 +85,7 @@ export default {
   notAbove:
     'The camera was not straight above: one edge looks {times} times as long as the one across. Measured all the same; better from further above.',
   blurred:
-    'The picture is blurred: hold still, or rest the tablet on something. Cover is hardly touched by it, small seedlings are.',
+    'The picture is blurred, and cover may come out up to 5 points too large: hold still, or rest the tablet on something, and take it again.',
   cannotMeasure: 'Not measured: {reason}.',
   cannotFrame: 'Not yet: {reason}.',
   deletePicture: 'Delete this picture for good',
@@ -98,6 +98,7 @@ export default {
   pace: 'Pictures a second',
   filmOf: 'Day {age}, {day}',
   filmHint: 'Each photo straightened by its corners, so that places stay where they are.',
+  printAsCards: 'Print it as flip-book cards',
   filmNeedsTwo: 'A film needs two photos with marked corners.',
   photoAlt: 'Container from above on {day}',
   flatAlt: 'The container straightened; what does not count as plant is grey',

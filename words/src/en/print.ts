@@ -1,4 +1,11 @@
 export default {
+  flipBook: 'Flip-book cards',
+  noFlipBookYet:
+    'No flip-book yet: it needs two photos of a container from above with its corners marked, under Record, Pictures.',
+  howToMakeTheBook:
+    'Cut along the lines, stack the cards with 1 on top, staple the strips at the left, and let them run from your thumb.',
+  cardNumber: '{number} of {of}',
+  dayOfTheCard: 'Day {age}, {day}',
   pleaseLookAfterOurPlants: 'Please look after our plants',
   thePlanHasNothingToDoOn: 'The plan has nothing to do on days without class.',
   doneBy: '<b>{one}</b>: {due} ☐ done by ____________',

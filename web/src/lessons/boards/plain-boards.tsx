@@ -3,8 +3,10 @@ import { say } from '@bright-sprout/words/lessons';
 import { type Board, notUpReasons, watchedRows } from '@bright-sprout/core/lessons';
 import { boardTitle, firstsText, notUpReasonText, notUpText, plantText } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import Table from 'react-bootstrap/Table';
-import { journalQuery } from '../../shared/api/index.ts';
+import { Film, seriesOf } from '../../photos/index.ts';
+import { journalQuery, photosQuery } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { shortDay } from '../../shared/ui/index.ts';
 import { EntryFigure } from '../entry-figure.tsx';
@@ -150,7 +152,8 @@ export function PicturesBoard({ board, now }: BoardProps) {
   return (
     <>
       <h2>{boardTitle('pictures', now.level)}</h2>
-      {chosen.length === 0 && <p>{say('choosePictures')}</p>}
+      <BoardFilm />
+      {chosen.length === 0 && <p className="board-none">{say('choosePictures')}</p>}
       <ul className="board-pictures">
         {chosen.map((entry) => (
           <li key={entry.id}>
@@ -160,6 +163,20 @@ export function PicturesBoard({ board, now }: BoardProps) {
       </ul>
     </>
   );
+}
+
+/** The film of the first container that was photographed from above, where there is one. */
+function BoardFilm() {
+  const { experiment } = useExperiment();
+  const photos = useQuery(photosQuery(experiment.id)).data;
+  const film = useMemo(() => {
+    const all = experiment.containers.map((container) => ({
+      container,
+      series: seriesOf(photos ?? [], 'above', container.id).filter(({ hasPicture }) => hasPicture),
+    }));
+    return all.find(({ series }) => series.length > 1 && series.some(({ corners }) => corners));
+  }, [experiment.containers, photos]);
+  return film ? <Film container={film.container} series={film.series} isOnBoard /> : null;
 }
 
 /** The teacher's own words. */

@@ -1,0 +1,163 @@
+import { MeasureMethodPart } from '@bright-sprout/contract/photos';
+import { check } from '@bright-sprout/contract/shared';
+import { isCalendarDay, PHOTO_VIEWS, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
+import type { DataSource, EntityManager } from 'typeorm';
+import { v7 as uuid } from 'uuid';
+import { sizeOf } from '../journal/index.ts';
+import { Measure, Photo } from '../photos/index.ts';
+import { Container } from '../plans/index.ts';
+import type { Bundle, BundleRow } from './bundle.ts';
+
+/** The photos of an experiment as a bundle has them: two tables, and the pictures by file name. */
+export interface BundledPhotos {
+  readonly photos: BundleRow[];
+  readonly measures: BundleRow[];
+  readonly pictures: ReadonlyMap<string, Uint8Array>;
+}
+
+interface MeasureRow {
+  readonly photoId: string;
+  readonly unit: number;
+  readonly variable: string;
+  readonly observedOn: string;
+  readonly recordedAt: Date;
+  readonly method: string;
+}
+
+/** Photos and measures of an experiment as rows. @param numbers of its pots, by id */
+export async function photosForBundle(
+  source: DataSource,
+  experimentId: string,
+  numbers: ReadonlyMap<string, number>,
+): Promise<BundledPhotos> {
+  const [photos, containers, measures] = await Promise.all([
+    source
+      .getRepository(Photo)
+      .createQueryBuilder('photo')
+      .addSelect('photo.picture')
+      .where({ experimentId })
+      .orderBy('photo.takenOn')
+      .addOrderBy('photo.recordedAt')
+      .getMany(),
+    source.getRepository(Container).find({ where: { experimentId }, order: { position: 'ASC' } }),
+    source.query<MeasureRow[]>(
+      `SELECT m.photo_id AS photoId, u.number AS unit, v.name AS variable, r.observed_on AS observedOn,
+              r.recorded_at AS recordedAt, m.method
+       FROM photo p JOIN measure m ON m.photo_id = p.id JOIN reading r ON r.id = m.reading_id
+       JOIN unit u ON u.id = r.unit_id JOIN variable v ON v.id = r.variable_id
+       WHERE p.experiment_id = ? ORDER BY r.recorded_at, r.id`,
+      [experimentId],
+    ),
+  ]);
+  const containerNumber = new Map(containers.map(({ id }, index) => [id, index + 1]));
+  const textOf = (value: string | number | null | undefined): string => String(value ?? '');
+  return {
+    photos: photos.map((photo) => ({
+      id: photo.id,
+      taken_on: photo.takenOn,
+      view: photo.view,
+      container: textOf(containerNumber.get(photo.containerId ?? '')),
+      unit: textOf(numbers.get(photo.unitId ?? '')),
+      corners: textOf(photo.corners?.join(' ')),
+      grey_patch: textOf(photo.greyPatch?.join(' ')),
+      observer: photo.observer,
+      picture: photo.picture ? fileOf(photo.id) : '',
+    })),
+    measures: measures.map((row) => {
+      const method = JSON.parse(row.method) as MeasureMethodPart;
+      return {
+        photo: row.photoId,
+        unit: String(row.unit),
+        variable: row.variable,
+        observed: row.observedOn,
+        recorded_at: row.recordedAt.toISOString(),
+        kind: method.kind,
+        threshold: textOf(method.threshold),
+        low: String(method.low),
+        high: String(method.high),
+        pixels: String(method.pixels),
+        apart_mm: textOf(method.apartMm),
+        marks: method.marks.join(' '),
+      };
+    }),
+    pictures: new Map(photos.flatMap(({ id, picture }) => (picture ? [[fileOf(id), picture] as const] : []))),
+  };
+}
+
+/** Stores the photos of a bundle, and links those readings to them that were measured on them. */
+export async function insertPhotos(
+  manager: EntityManager,
+  experimentId: string,
+  { tables }: Bundle,
+  unitIds: ReadonlyMap<number, string>,
+  pictures: ReadonlyMap<string, Buffer>,
+): Promise<void> {
+  const containers = await manager.find(Container, { where: { experimentId }, order: { position: 'ASC' } });
+  const newIds = new Map<string, string>();
+  for (const row of tables.photos) {
+    const view = PHOTO_VIEWS.find((one) => one === row.view);
+    const picture = pictures.get(row.picture ?? '') ?? null;
+    const takenOn = row.taken_on ?? '';
+    if (!view || !isCalendarDay(takenOn) || (row.picture && !picture)) continue;
+    const id = uuid();
+    newIds.set(row.id ?? '', id);
+    await manager.insert(Photo, {
+      ...{ id, experimentId, view, takenOn, picture },
+      ...(picture ? await sizeOf(picture) : { width: 1, height: 1 }),
+      containerId: containers[Number(row.container) - 1]?.id ?? null,
+      unitId: unitIds.get(Number(row.unit)) ?? null,
+      corners: numbersIn(row.corners, 8),
+      greyPatch: numbersIn(row.grey_patch, 4),
+      observer: (row.observer ?? '').slice(0, 60),
+    });
+  }
+  const measured = await manager.query<MeasuredReading[]>(
+    `SELECT r.id, r.unit_id AS unitId, r.observed_on AS observedOn, r.recorded_at AS recordedAt, v.name AS variable
+     FROM unit u JOIN reading r ON r.unit_id = u.id JOIN variable v ON v.id = r.variable_id
+     WHERE u.experiment_id = ? AND r.observer = ?`,
+    [experimentId, PICTURE_OBSERVER],
+  );
+  const byPlace = new Map(measured.map((reading) => [placeOf(reading), reading.id]));
+  for (const row of tables.measures) {
+    const photoId = newIds.get(row.photo ?? '');
+    const unitId = unitIds.get(Number(row.unit)) ?? '';
+    const place = { unitId, observedOn: row.observed ?? '', variable: row.variable ?? '' };
+    const readingId = byPlace.get(placeOf({ ...place, recordedAt: new Date(row.recorded_at ?? '') }));
+    const method = methodOf(row);
+    if (photoId && readingId && method) await manager.insert(Measure, { readingId, photoId, method });
+  }
+}
+
+interface MeasuredReading {
+  readonly id: string;
+  readonly unitId: string;
+  readonly observedOn: string;
+  readonly recordedAt: Date;
+  readonly variable: string;
+}
+
+function placeOf({ unitId, observedOn, recordedAt, variable }: Omit<MeasuredReading, 'id'>): string {
+  return [unitId, observedOn, variable, recordedAt.getTime()].join(' ');
+}
+
+function methodOf(row: BundleRow): MeasureMethodPart | undefined {
+  const checked = check(MeasureMethodPart, {
+    kind: row.kind,
+    ...(row.threshold ? { threshold: Number(row.threshold) } : {}),
+    low: Number(row.low),
+    high: Number(row.high),
+    pixels: Number(row.pixels),
+    ...(row.apart_mm ? { apartMm: Number(row.apart_mm) } : {}),
+    marks: row.marks ? row.marks.split(' ').map(Number) : [],
+  });
+  return checked.ok ? checked.value : undefined;
+}
+
+function numbersIn(text: string | undefined, count: number): number[] | null {
+  const numbers = (text ?? '').split(' ').map(Number);
+  return text && numbers.length === count && numbers.every(Number.isFinite) ? numbers : null;
+}
+
+function fileOf(photoId: string): string {
+  return `photos/${photoId}.jpg`;
+}

@@ -1,0 +1,44 @@
+import type { PhotoSummary } from '@bright-sprout/contract/photos';
+import type { ContainerView } from '@bright-sprout/contract/plans';
+import { useEffect, useState } from 'react';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { imaging, pictureOf } from './imaging.ts';
+import { frameOf } from './series.ts';
+
+/** One picture of a film. */
+export interface FilmPicture {
+  readonly photo: PhotoSummary;
+  readonly picture: ImageBitmap;
+}
+
+/** The straightened photos of a container by day, each as soon as it is made. */
+export function useFilm({ rows, columns }: ContainerView, series: readonly PhotoSummary[]) {
+  const { experiment } = useExperiment();
+  const [pictures, setPictures] = useState<readonly FilmPicture[]>([]);
+  const [error, setError] = useState<unknown>();
+  useEffect(() => {
+    const left = new AbortController();
+    const isLeft = (): boolean => left.signal.aborted;
+    const made: FilmPicture[] = [];
+    const make = async (): Promise<void> => {
+      for (const photo of series) {
+        const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
+        if (!frame) continue;
+        const { corners, greyPatch } = frame;
+        const blob = await pictureOf(experiment.id, photo.id);
+        const drawn = await imaging().draw(blob, { corners, greyPatch }, { rows, columns }, null);
+        if (isLeft()) return;
+        if (!drawn.defined) continue;
+        made.push({ photo, picture: drawn.value });
+        setPictures([...made]);
+      }
+    };
+    make().catch((thrown: unknown) => setError(thrown));
+    return () => {
+      left.abort();
+      setPictures([]);
+      for (const { picture } of made) picture.close();
+    };
+  }, [experiment.id, series, rows, columns]);
+  return { pictures, error };
+}

@@ -43,6 +43,12 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   await page.getByRole('button', { name: 'Keep all 13 days' }).click();
   await expect(page.locator('.photo-strip small', { hasText: 'measured' })).toHaveCount(13);
 
+  await page.getByRole('button', { name: 'By pot' }).click();
+  await page.getByLabel('Which pot').selectOption({ label: 'Pot 3' });
+  await expect(page.locator('.pot-days li')).toHaveCount(13, { timeout: 60_000 });
+  await expect(page.locator('.pot-days li').last()).toContainText(/ %, picture/);
+  await expectAccessible(page);
+
   await page.getByRole('button', { name: 'Film' }).click();
   await expect(page.getByText(/^Day \d+, /)).toBeVisible();
   const first = await page.locator('.film-tools b').innerText();
@@ -82,7 +88,10 @@ test('corners are moved by keys, and one photo’s corners serve the later ones'
   await page.keyboard.press('Shift+ArrowDown');
   await expect(corner).not.toHaveAttribute('aria-label', before ?? '');
   await page.keyboard.press('Shift+ArrowUp');
+  await page.getByLabel('A grey or white patch is in the picture').check();
+  await expect(page.getByRole('button', { name: /^Grey patch/ })).toBeVisible();
   await expectAccessible(page);
+  await page.getByLabel('A grey or white patch is in the picture').uncheck();
   const box = (await page.locator('.mark-dot').first().boundingBox()) ?? { x: 0, y: 0, width: 0, height: 0 };
   const far = (await page.locator('.mark-dot').nth(2).boundingBox()) ?? box;
   await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
@@ -167,7 +176,7 @@ test('pictures fit a phone and a tablet', async ({ demo: page }) => {
   await openPan(page);
   for (const width of [820, 390]) {
     await page.setViewportSize({ width, height: 844 });
-    for (const view of ['Corners', 'Measure', 'Film']) {
+    for (const view of ['Corners', 'Measure', 'By pot', 'Film']) {
       await page.getByRole('button', { name: view, exact: true }).click();
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([width, view, wide]).toEqual([width, view, 0]);

@@ -5,6 +5,7 @@ import { undefinedWords } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import Form from 'react-bootstrap/Form';
 import { addressOf, call, keys } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
@@ -18,9 +19,13 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
   const queries = useQueryClient();
   const params = { experimentId: experiment.id, photoId: photo.id };
   const [corners, setCorners] = useState<readonly number[]>(frame?.corners ?? FIRST_CORNERS);
+  const [patch, setPatch] = useState(middleOf(photo.greyPatch ?? frame?.greyPatch ?? null));
   const keeping = useMutation({
     mutationFn: () =>
-      call(photoRoutes.framePhoto, { params, body: { corners: [...corners], greyPatch: photo.greyPatch } }),
+      call(photoRoutes.framePhoto, {
+        params,
+        body: { corners: [...corners], greyPatch: patch && aroundMiddle(patch) },
+      }),
     onSuccess: () => queries.invalidateQueries({ queryKey: keys.ofExperiment(experiment.id, 'photos') }),
   });
   const [a, b, c, d] = [0, 1, 2, 3].map((index) => ({
@@ -39,10 +44,16 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
             width: photo.width,
             height: photo.height,
           }}
-          marks={corners}
-          names={[0, 1, 2, 3].map((index) => say('corner', { index }))}
+          marks={[...corners, ...(patch ?? [])]}
+          names={[
+            ...[0, 1, 2, 3].map((index) => say('corner', { index })),
+            ...(patch ? [say('greyPatch')] : []),
+          ]}
           lines={[[0, 1, 2, 3, 0]]}
-          onChange={setCorners}
+          onChange={(marks) => {
+            setCorners(marks.slice(0, 8));
+            if (patch) setPatch(marks.slice(8));
+          }}
         />
       )}
       <div className="panel">
@@ -53,6 +64,13 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
         {map?.defined === false && (
           <p className="note-attention">{say('cannotFrame', { reason: undefinedWords(map.reason) })}</p>
         )}
+        <Form.Check
+          type="switch"
+          id="has-patch"
+          label={say('hasGreyPatch')}
+          checked={patch !== null}
+          onChange={({ target }) => setPatch(target.checked ? FIRST_PATCH : null)}
+        />
         <div className="photo-acts">
           <Button disabled={map?.defined !== true || keeping.isPending} onClick={() => keeping.mutate()}>
             {say('keepCorners')}
@@ -67,4 +85,19 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
       </div>
     </div>
   );
+}
+
+/** Where the mark of a grey patch begins, and the sides of what is taken around it, as shares. */
+const FIRST_PATCH: readonly number[] = [0.5, 0.05];
+const PATCH_SIDE = 0.03;
+
+function middleOf(patch: readonly number[] | null): readonly number[] | null {
+  if (!patch) return null;
+  const [left = 0, top = 0, width = 0, height = 0] = patch;
+  return [left + width / 2, top + height / 2];
+}
+
+function aroundMiddle([x = 0, y = 0]: readonly number[]): number[] {
+  const inside = (middle: number): number => Math.min(1 - PATCH_SIDE, Math.max(0, middle - PATCH_SIDE / 2));
+  return [inside(x), inside(y), PATCH_SIDE, PATCH_SIDE];
 }

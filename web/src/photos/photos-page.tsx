@@ -14,6 +14,7 @@ import { CornersPanel } from './corners-panel.tsx';
 import { Film } from './film.tsx';
 import { HeightPanel } from './height-panel.tsx';
 import { MeasurePanel } from './measure-panel.tsx';
+import { PotTimeline } from './pot-timeline.tsx';
 import { PhotoStrip } from './photo-strip.tsx';
 import { frameOf, seriesOf } from './series.ts';
 import { useLooks } from './use-looks.ts';
@@ -22,6 +23,7 @@ import './photos.scss';
 const VIEWS = [
   { view: 'corners', name: say('corners') },
   { view: 'measure', name: say('measure') },
+  { view: 'pot', name: say('byPot') },
   { view: 'film', name: say('film') },
 ] as const;
 type View = (typeof VIEWS)[number]['view'];
@@ -154,6 +156,7 @@ function Series({
       {view === 'measure' && frame && (
         <MeasurePanel container={container} series={series} photo={photo} frame={frame} looks={looks} />
       )}
+      {view === 'pot' && <PotTimeline container={container} series={series} />}
       {view === 'film' && <Film container={container} series={series} />}
     </>
   );

@@ -2,8 +2,9 @@ import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import type { ContainerView } from '@bright-sprout/contract/plans';
 import type { PlaceGrid } from '@bright-sprout/core/imaging';
-import { type CSSProperties, useEffect, useRef } from 'react';
+import { type CSSProperties, useEffect, useRef, useState } from 'react';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { FailureNote } from '../shared/ui/index.ts';
 import { imaging, pictureOf } from './imaging.ts';
 import type { Frame } from './imaging.worker.ts';
 
@@ -21,6 +22,7 @@ export function Straightened({
 }) {
   const { experiment } = useExperiment();
   const canvas = useRef<HTMLCanvasElement>(null);
+  const [error, setError] = useState<unknown>();
   useEffect(() => {
     const left = new AbortController();
     const isLeft = (): boolean => left.signal.aborted;
@@ -32,9 +34,12 @@ export function Straightened({
       if (!isLeft() && canvas.current) paint(canvas.current, drawn.value);
       drawn.value.close();
     };
-    draw().catch(() => undefined);
+    draw().catch((thrown: unknown) => {
+      if (!isLeft()) setError(thrown);
+    });
     return () => left.abort();
   }, [experiment.id, photo.id, corners, greyPatch, rows, columns, threshold]);
+  if (error) return <FailureNote error={error} />;
   return (
     <div className="straightened" style={wholeInWindow({ rows, columns })}>
       <canvas ref={canvas} role="img" aria-label={say('flatAlt')} />

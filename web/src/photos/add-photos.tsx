@@ -12,6 +12,7 @@ import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { imaging } from './imaging.ts';
 import { photoDay } from './photo-day.ts';
+import { PotSelect } from './pot-select.tsx';
 
 /** A photo that was chosen, before it is sent. */
 interface NewPhoto {
@@ -59,20 +60,7 @@ export function AddPhotos({ container, view }: { container: ContainerView; view:
         </Modal.Header>
         <Modal.Body>
           <p>{say(view === 'above' ? 'addPhotosHint' : 'noSidePhotosYet')}</p>
-          {view === 'side' && (
-            <Form.Select
-              className="mb-2"
-              aria-label={say('whichPot')}
-              value={unitId}
-              onChange={({ target }) => setUnitId(target.value)}
-            >
-              {pots.map(({ id, number }) => (
-                <option key={id} value={id}>
-                  {say('ofPot', { number })}
-                </option>
-              ))}
-            </Form.Select>
-          )}
+          {view === 'side' && <PotSelect pots={pots} chosenId={unitId} onChoose={setUnitId} />}
           <ul className="new-photos">
             {chosen.map(({ id, file, day, isCamera }) => (
               <li key={id}>

@@ -11,7 +11,14 @@ import Table from 'react-bootstrap/Table';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import type { Look } from './imaging.worker.ts';
-import { coversOf, type FoundFrame, type MeasuredPot, NOTHING_GREEN, seriesThreshold } from './series.ts';
+import {
+  coversOf,
+  type FoundFrame,
+  isKeepable,
+  type MeasuredPot,
+  NOTHING_GREEN,
+  seriesThreshold,
+} from './series.ts';
 import { Straightened } from './straightened.tsx';
 import { type MeasuredPhoto, useKeepCovers } from './use-keep-covers.ts';
 import type { Looks } from './use-looks.ts';
@@ -169,7 +176,8 @@ function KeepCovers({ today, all }: { today: MeasuredPhoto | undefined; all: rea
   const variable = experiment.variables.find(({ name }) => name === 'green cover');
   const { keep, progress, error, isDone } = useKeepCovers(variable);
   if (!variable) return <p className="note-attention">{say('notPlanned')}</p>;
-  const count = today?.pots.filter(({ cover }) => cover.defined).length ?? 0;
+  const count = today?.pots.filter((pot) => isKeepable(today.photo, pot)).length ?? 0;
+  const days = all.filter(({ photo, pots }) => pots.some((pot) => isKeepable(photo, pot)));
   return (
     <>
       <div className="photo-acts">
@@ -181,10 +189,10 @@ function KeepCovers({ today, all }: { today: MeasuredPhoto | undefined; all: rea
         </Button>
         <Button
           variant="light"
-          disabled={all.length === 0 || progress !== undefined}
-          onClick={() => keep(all)}
+          disabled={days.length === 0 || progress !== undefined}
+          onClick={() => keep(days)}
         >
-          {say('keepAllDays', { count: all.length })}
+          {say('keepAllDays', { count: days.length })}
         </Button>
       </div>
       <p role="status">

@@ -1,11 +1,11 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView, ExperimentView } from '@bright-sprout/contract/plans';
+import type { ContainerView, ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { BINS, binOf } from '@bright-sprout/core/imaging';
 import { defined, notDefined } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
 import type { Look } from './imaging.worker.ts';
 import { photoDay } from './photo-day.ts';
-import { coversOf, frameOf, seriesOf, seriesThreshold } from './series.ts';
+import { coversOf, frameOf, isKeepable, seriesOf, seriesThreshold } from './series.ts';
 import { FIRST_MARKS, sideHeight } from './side-height.ts';
 
 const CORNERS = [0, 0, 1, 0, 1, 1, 0, 1];
@@ -100,6 +100,18 @@ describe('the cover of a series', () => {
       [2, 0],
       [1, 0],
     ]);
+  });
+
+  test('is kept of pots that were sown by then, and of no others', () => {
+    const pot = (sownOn: string | null) => ({
+      unit: { ...units[0], sownOn } as UnitView,
+      cover: defined({ share: 0.3, low: 0.2, high: 0.4, threshold: 0.2, pixels: 100 }),
+    });
+    const day = photo('10');
+    expect(isKeepable(day, pot('2026-11-10'))).toBe(true);
+    expect(isKeepable(day, pot('2026-11-11'))).toBe(false);
+    expect(isKeepable(day, pot(null))).toBe(false);
+    expect(isKeepable(day, { ...pot('2026-11-01'), cover: notDefined('coloured_light') })).toBe(false);
   });
 
   test('a series in which nothing is green has no threshold', () => {

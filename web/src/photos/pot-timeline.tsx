@@ -4,9 +4,9 @@ import type { ContainerView, UnitView } from '@bright-sprout/contract/plans';
 import { placeArea } from '@bright-sprout/core/imaging';
 import { readText, STATE_WORDS } from '@bright-sprout/core/words';
 import { useEffect, useRef, useState } from 'react';
-import Form from 'react-bootstrap/Form';
 import { styleOf, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
+import { PotSelect } from './pot-select.tsx';
 import { type FilmPicture, useFilm } from './use-film.ts';
 
 /** One pot, cut out of each photo of its container, beside what was read of it that day. */
@@ -26,19 +26,7 @@ export function PotTimeline({
   if (!unit) return null;
   return (
     <>
-      <Form.Select
-        size="sm"
-        className="pot-choice"
-        aria-label={say('whichPot')}
-        value={unit.id}
-        onChange={({ target }) => setUnitId(target.value)}
-      >
-        {pots.map(({ id, number }) => (
-          <option key={id} value={id}>
-            {say('ofPot', { number })}
-          </option>
-        ))}
-      </Form.Select>
+      <PotSelect pots={pots} chosenId={unit.id} onChoose={setUnitId} />
       <ol className="pot-days" aria-label={say('potDayByDay', { number: unit.number })}>
         {pictures.map((one) => (
           <PotDay key={one.photo.id} container={container} unit={unit} {...one} />

@@ -7,7 +7,7 @@ import {
   pooled,
   type Threshold,
 } from '@bright-sprout/core/imaging';
-import type { Outcome } from '@bright-sprout/core/shared';
+import { notDefined, type Outcome } from '@bright-sprout/core/shared';
 import type { Frame, Look } from './imaging.worker.ts';
 
 /** Where four marks begin: a little inside the picture. */
@@ -60,8 +60,14 @@ export function coversOf(
     .filter(({ containerId }) => containerId === container.id)
     .map((unit) => {
       const place = (unit.row - 1) * container.columns + unit.column - 1;
-      return { unit, cover: greenCover(look.histograms[place] ?? [], threshold) };
+      const histogram = look.histograms[place];
+      return { unit, cover: histogram ? greenCover(histogram, threshold) : notDefined('no_values') };
     });
+}
+
+/** True of a measure that can become a reading: the pot was sown by then, and its cover could be told. */
+export function isKeepable({ takenOn }: PhotoSummary, { unit, cover }: MeasuredPot): boolean {
+  return cover.defined && unit.sownOn !== null && takenOn >= unit.sownOn;
 }
 
 /** Below this share nothing green is seen: dust and noise are as much. */

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { v7 as uuid } from 'uuid';
 import { call, keys } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { type MeasuredPot, NOTHING_GREEN } from './series.ts';
+import { isKeepable, type MeasuredPot, NOTHING_GREEN } from './series.ts';
 
 /** The pots of a photo with what was measured of them. */
 export interface MeasuredPhoto {
@@ -57,10 +57,11 @@ export function useKeepCovers(variable: VariableView | undefined) {
 
 function measureOf(
   photo: PhotoSummary,
-  { unit, cover }: MeasuredPot,
+  pot: MeasuredPot,
   variable: VariableView,
 ): MeasureRequest | undefined {
-  if (!cover.defined || unit.sownOn === null || photo.takenOn < unit.sownOn) return undefined;
+  const { unit, cover } = pot;
+  if (!cover.defined || !isKeepable(photo, pot)) return undefined;
   const { share, low, high, threshold, pixels } = cover.value;
   const percent = Math.round(share * 1000) / 10;
   const isUp = share >= NOTHING_GREEN;

@@ -88,7 +88,7 @@ export default {
   keeping: 'Keeping {done} of {of} …',
   keptAll: 'All kept.',
   notPlanned:
-    'This plan does not read green cover, so it can be looked at and not kept. Tick it under Plan, Question, “We also read”.',
+    'This plan does not read green cover, so it can be looked at and not kept. A plan reads it where “We read” under Plan, Question says green cover.',
   notAbove:
     'The camera was not straight above: one edge looks {times} times as long as the one across. Measured all the same; better from further above.',
   blurred:

@@ -46,10 +46,20 @@ test.beforeAll(async () => {
 /** What the server answered as data: names and notes of people stand as they were written. */
 class Data {
   readonly #texts = new Set<string>();
+  readonly #coming = new Set<Promise<void>>();
 
-  async hear(response: Response): Promise<void> {
+  hear(response: Response): void {
     if (!response.headers()['content-type']?.startsWith('application/json')) return;
-    this.#add(await response.json().catch(() => null));
+    const coming = response
+      .json()
+      .catch(() => null)
+      .then((body) => this.#add(body));
+    this.#coming.add(coming);
+  }
+
+  /** Waits for the answers that a page may show already: it has them before the test has. */
+  async heard(): Promise<void> {
+    await Promise.all(this.#coming);
   }
 
   #add(value: unknown): void {
@@ -80,7 +90,7 @@ async function madeUp(page: Page): Promise<Data> {
       });
     },
   );
-  page.on('response', (response) => void data.hear(response));
+  page.on('response', (response) => data.hear(response));
   return data;
 }
 
@@ -120,6 +130,7 @@ async function settled(page: Page): Promise<void> {
 async function expectTranslated(page: Page, data: Data, where: string): Promise<void> {
   await settled(page);
   const { texts, cut } = await shown(page);
+  await data.heard();
   const left = texts
     .map((text) => data.without(text).replace(NOT_TRANSLATED, ' '))
     .filter((text) => /(^|[^a-zà-žṽ-ẏ])[a-z]{4,}/.test(text));

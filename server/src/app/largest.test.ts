@@ -1,4 +1,3 @@
-import { monitorEventLoopDelay } from 'node:perf_hooks';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
@@ -7,12 +6,13 @@ import { v7 as uuid } from 'uuid';
 import { ComparisonService } from '../comparison/comparison.service.ts';
 import { ChangesFeed } from '../live/changes-feed.ts';
 import { CLASS, dayFromToday, readingOf } from './testing/experiments.ts';
+import { heldDuring } from './testing/held.ts';
 import { largestClass, LARGEST } from './testing/largest-class.ts';
 import { fullScansOf, queriesOf } from './testing/query-plans.ts';
 import { type Client, startTestServer, type TestServer } from './testing/server.ts';
 
-/** The longest that any request may hold the others up. */
-const MOST_HELD_MS = 100;
+/** The longest that any request may hold the others up, in yardsticks: a tenth of a second where one takes 17 ms. */
+const MOST_HELD = 6;
 
 /** Chance may hold a process up once; what a request does itself, it does each time. */
 const ATTEMPTS = 3;
@@ -45,44 +45,54 @@ afterAll(() => server.close());
 interface Got {
   readonly status: number;
   readonly bytes: Buffer;
-  readonly heldMs: number;
+  readonly held: number;
 }
 
 /** Gets something, and how long the event loop was held meanwhile at most, at the best of some attempts. */
 async function get(client: Client, path: string): Promise<Got> {
   let best = await getOnce(client, path);
-  for (let attempt = 1; attempt < ATTEMPTS && best.heldMs >= MOST_HELD_MS; attempt += 1) {
+  for (let attempt = 1; attempt < ATTEMPTS && best.held >= MOST_HELD; attempt += 1) {
     const next = await getOnce(client, path);
-    if (next.heldMs < best.heldMs) best = next;
+    if (next.held < best.held) best = next;
   }
   return best;
 }
 
 async function getOnce(client: Client, path: string): Promise<Got> {
   const parts: Buffer[] = [];
-  const held = monitorEventLoopDelay({ resolution: 5 });
-  held.enable();
-  const { status } = await client
-    .get(path)
-    .buffer(true)
-    .parse((response, done) => {
-      response.on('data', (part: Buffer) => parts.push(part));
-      response.on('end', () => done(null, ''));
-    });
-  held.disable();
-  return { status, bytes: Buffer.concat(parts), heldMs: held.max / 1e6 };
+  let status = 0;
+  const held = await heldDuring(async () => {
+    const answer = await client
+      .get(path)
+      .buffer(true)
+      .parse((response, done) => {
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () => done(null, ''));
+      });
+    status = answer.status;
+  });
+  return { status, bytes: Buffer.concat(parts), held };
 }
 
 const path = (end: string): string => `/api/experiments/${experiment.id}/${end}`;
 const READINGS = LARGEST.pots * LARGEST.days;
 
 describe('the largest class', () => {
+  test('would be found to hold others up if it did', async () => {
+    const held = await heldDuring(async () => {
+      await new Promise((resolve) => setTimeout(resolve, 5));
+      for (let sum = 0; sum < 4e8; sum += 1);
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    });
+    expect(held).toBeGreaterThan(MOST_HELD);
+  });
+
   test.each(['comparison?parts=answer', 'readings', 'tidy.csv', 'tidy.xlsx'])(
     'is answered whole by %s while others are answered',
     async (end) => {
-      const { status, bytes, heldMs } = await get(teacher, path(end));
+      const { status, bytes, held } = await get(teacher, path(end));
       expect(status).toBe(200);
-      expect(heldMs).toBeLessThan(MOST_HELD_MS);
+      expect(held).toBeLessThan(MOST_HELD);
       if (end === 'readings') expect(JSON.parse(bytes.toString())).toHaveLength(READINGS);
       if (end === 'tidy.csv') expect(bytes.toString().trim().split('\r\n')).toHaveLength(READINGS + 1);
       if (end.startsWith('comparison')) {
@@ -100,11 +110,11 @@ describe('the largest class', () => {
   );
 
   test('shows a tablet its pots with what was read last', async () => {
-    const { bytes, heldMs } = await get(device, '/api/device/pots');
+    const { bytes, held } = await get(device, '/api/device/pots');
     const pots = JSON.parse(bytes.toString()) as { last: { value: number } | null }[];
     expect(pots).toHaveLength(LARGEST.pots);
     expect(pots.every(({ last }) => (last?.value ?? 0) > 1000)).toBe(true);
-    expect(heldMs).toBeLessThan(MOST_HELD_MS);
+    expect(held).toBeLessThan(MOST_HELD);
   });
 });
 

@@ -1,4 +1,4 @@
-import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
+import { MOST_BUNDLE_BYTES } from '@bright-sprout/core/shared';
 import { IsInt, Max, Min } from 'class-validator';
 import { IsId } from '../shared/index.ts';
 
@@ -8,9 +8,9 @@ export class UploadPart {
   @IsId()
   uploadId: string;
 
-  /** Bytes of the whole file: a part that is missing is noticed. */
+  /** Bytes of the whole file: a part that is missing is noticed. What is no bundle is refused above 30 MB. */
   @IsInt()
   @Min(1, { message: 'This file is empty.' })
-  @Max(MOST_FILE_BYTES, { message: 'Files of up to 30 MB can be opened.' })
+  @Max(MOST_BUNDLE_BYTES, { message: 'Bundles of up to 600 MB can be opened.' })
   size: number;
 }

@@ -19,5 +19,8 @@ export const MOST_CLAIM_CHARACTERS = 600;
 /** The most bytes of a file that go in one request; a device on a slow line sends smaller parts. */
 export const MOST_PART_BYTES = 524_288;
 
-/** The largest file that is taken, in bytes. */
+/** The largest table that is taken, in bytes. */
 export const MOST_FILE_BYTES = 30_000_000;
+
+/** The largest bundle that is taken, in bytes: photos of each day make it large. */
+export const MOST_BUNDLE_BYTES = 600_000_000;

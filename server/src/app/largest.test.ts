@@ -87,7 +87,7 @@ describe('the largest class', () => {
     expect(held).toBeGreaterThan(MOST_HELD);
   });
 
-  test.each(['comparison?parts=answer', 'readings', 'tidy.csv', 'tidy.xlsx'])(
+  test.each(['comparison?parts=answer', 'readings', 'tidy.csv', 'tidy.xlsx', 'bundle.zip'])(
     'is answered whole by %s while others are answered',
     async (end) => {
       const { status, bytes, held } = await get(teacher, path(end));

@@ -222,16 +222,22 @@ describe('quotas', () => {
 
   test('parts of files are limited by what waits', async () => {
     const teacher = await server.teacher();
-    const owner = (await teacher.get('/api/session')).body.id as string;
-    await sendFile(teacher, 'x');
+    const classId = uuid();
+    const { code } = (await teacher.put(`/api/classes/${classId}`).send(CLASS).expect(200)).body;
+    const students = [{ id: uuid(), displayName: 'Ada', avatar: 'fox', teamId: null }];
+    await teacher.put(`/api/classes/${classId}/roster`).send({ teams: [], students }).expect(200);
+    const device = server.client();
+    await device.post('/api/device').send({ code }).expect(200);
+    await device.put('/api/device/student').send({ studentId: students[0]!.id }).expect(200);
+    await sendFile(device, 'x', '/api/device/uploads');
     await server.query(
       `INSERT INTO upload_part (upload_id, starts_at, owner_id, bytes)
        WITH RECURSIVE n AS (SELECT 1 AS at UNION ALL SELECT at + 1 FROM n WHERE at < 16)
        SELECT UUID(), 0, ?, REPEAT('x', 15000000) FROM n`,
-      [owner],
+      [classId],
     );
-    const answer = await teacher
-      .put(`/api/uploads/${uuid()}/parts/0`)
+    const answer = await device
+      .put(`/api/device/uploads/${uuid()}/parts/0`)
       .type('application/octet-stream')
       .send(Buffer.alloc(500_000, 1));
     expect([answer.status, answer.body.code]).toEqual([413, 'too_large']);

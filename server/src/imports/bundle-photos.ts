@@ -3,16 +3,17 @@ import { check } from '@bright-sprout/contract/shared';
 import { isCalendarDay, PHOTO_VIEWS, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import type { DataSource, EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { sizeOf } from '../journal/index.ts';
-import { Measure, Photo } from '../photos/index.ts';
+import { sameOrCleanPicture, sizeOf } from '../journal/index.ts';
+import { Measure, Photo, PHOTO_LIMITS } from '../photos/index.ts';
 import { Container } from '../plans/index.ts';
-import type { Bundle, BundleRow } from './bundle.ts';
+import { type Bundle, type BundleRow, noBundle } from './bundle.ts';
+import type { OpenZip } from './open-zip.ts';
 
-/** The photos of an experiment as a bundle has them: two tables, and the pictures by file name. */
+/** The photos of an experiment as a bundle has them: two tables, and the file names of the pictures. */
 export interface BundledPhotos {
   readonly photos: BundleRow[];
   readonly measures: BundleRow[];
-  readonly pictures: ReadonlyMap<string, Uint8Array>;
+  readonly pictures: readonly string[];
 }
 
 interface MeasureRow {
@@ -34,11 +35,11 @@ export async function photosForBundle(
     source
       .getRepository(Photo)
       .createQueryBuilder('photo')
-      .addSelect('photo.picture')
+      .addSelect('photo.picture IS NOT NULL', 'hasPicture')
       .where({ experimentId })
       .orderBy('photo.takenOn')
       .addOrderBy('photo.recordedAt')
-      .getMany(),
+      .getRawAndEntities<{ hasPicture: number }>(),
     source.getRepository(Container).find({ where: { experimentId }, order: { position: 'ASC' } }),
     source.query<MeasureRow[]>(
       `SELECT m.photo_id AS photoId, u.number AS unit, v.name AS variable, r.observed_on AS observedOn,
@@ -50,9 +51,12 @@ export async function photosForBundle(
     ),
   ]);
   const containerNumber = new Map(containers.map(({ id }, index) => [id, index + 1]));
+  const pictured = photos.entities.map(({ id }, index) =>
+    Number(photos.raw[index]?.hasPicture) === 1 ? `photos/${id}.jpg` : '',
+  );
   const textOf = (value: string | number | null | undefined): string => String(value ?? '');
   return {
-    photos: photos.map((photo) => ({
+    photos: photos.entities.map((photo, index) => ({
       id: photo.id,
       taken_on: photo.takenOn,
       view: photo.view,
@@ -61,7 +65,7 @@ export async function photosForBundle(
       corners: textOf(photo.corners?.join(' ')),
       grey_patch: textOf(photo.greyPatch?.join(' ')),
       observer: photo.observer,
-      picture: photo.picture ? fileOf(photo.id) : '',
+      picture: pictured[index] ?? '',
     })),
     measures: measures.map((row) => {
       const method = JSON.parse(row.method) as MeasureMethodPart;
@@ -80,8 +84,32 @@ export async function photosForBundle(
         marks: method.marks.join(' '),
       };
     }),
-    pictures: new Map(photos.flatMap(({ id, picture }) => (picture ? [[fileOf(id), picture] as const] : []))),
+    pictures: pictured.filter((name) => name !== ''),
   };
+}
+
+/** The pictures of a bundle, each read when it is stored. */
+export class BundledPictures {
+  readonly #ofPhotos: ReadonlySet<string>;
+
+  constructor(
+    private readonly zip: OpenZip,
+    private readonly bundle: Bundle,
+  ) {
+    this.#ofPhotos = new Set(bundle.tables.photos.map((row) => row.picture ?? ''));
+  }
+
+  /**
+   * A picture, byte for byte where it was drawn here before; `null` where there is none of that name.
+   * @throws ApiError `unreadable_file`, `not_a_picture`, `too_large`
+   */
+  async read(name: string | undefined): Promise<Buffer | null> {
+    if (!name || !this.bundle.pictures.includes(name)) return null;
+    const bytes = await this.zip.read(name, PHOTO_LIMITS.most).catch(() => {
+      throw noBundle();
+    });
+    return bytes ? sameOrCleanPicture(bytes, this.#ofPhotos.has(name) ? PHOTO_LIMITS : undefined) : null;
+  }
 }
 
 /** Stores the photos of a bundle, and links those readings to them that were measured on them. */
@@ -90,15 +118,16 @@ export async function insertPhotos(
   experimentId: string,
   { tables }: Bundle,
   unitIds: ReadonlyMap<number, string>,
-  pictures: ReadonlyMap<string, Buffer>,
+  pictures: BundledPictures,
 ): Promise<void> {
   const containers = await manager.find(Container, { where: { experimentId }, order: { position: 'ASC' } });
   const newIds = new Map<string, string>();
   for (const row of tables.photos) {
     const view = PHOTO_VIEWS.find((one) => one === row.view);
-    const picture = pictures.get(row.picture ?? '') ?? null;
     const takenOn = row.taken_on ?? '';
-    if (!view || !isCalendarDay(takenOn) || (row.picture && !picture)) continue;
+    if (!view || !isCalendarDay(takenOn)) continue;
+    const picture = await pictures.read(row.picture);
+    if (row.picture && !picture) continue;
     const id = uuid();
     newIds.set(row.id ?? '', id);
     await manager.insert(Photo, {
@@ -156,8 +185,4 @@ function methodOf(row: BundleRow): MeasureMethodPart | undefined {
 function numbersIn(text: string | undefined, count: number): number[] | null {
   const numbers = (text ?? '').split(' ').map(Number);
   return text && numbers.length === count && numbers.every(Number.isFinite) ? numbers : null;
-}
-
-function fileOf(photoId: string): string {
-  return `photos/${photoId}.jpg`;
 }

@@ -6,20 +6,24 @@ import { check } from '@bright-sprout/contract/shared';
 import type { Plan } from '@bright-sprout/core/design';
 import { readTidy } from '@bright-sprout/core/imports';
 import { EXPERIMENT_STATUSES } from '@bright-sprout/core/calendar';
+import type { Readable } from 'node:stream';
+import { unzipSync } from 'fflate';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CareEvent, insertCare } from '../care/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
-import { cleanPicture, JournalEntry } from '../journal/index.ts';
+import { JournalEntry } from '../journal/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { Crop } from '../inventory/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';
 import { UploadsService } from '../uploads/index.ts';
-import { PHOTO_LIMITS } from '../photos/index.ts';
-import { insertPhotos, photosForBundle } from './bundle-photos.ts';
-import { type Bundle, type BundleRow, readBundle, writeBundle } from './bundle.ts';
+import { Photo } from '../photos/index.ts';
+import { type Bundle, type BundleRow, bundleTexts, noBundle, picturesOf, readBundle } from './bundle.ts';
+import { BundledPictures, insertPhotos, photosForBundle } from './bundle-photos.ts';
+import { openZip } from './open-zip.ts';
+import { zipStream } from './zip-stream.ts';
 import { ImportsService } from './imports.service.ts';
 import { unreadable } from './unreadable.ts';
 
@@ -34,8 +38,33 @@ export class BundleService {
     private readonly uploads: UploadsService,
   ) {}
 
-  /** Everything of an experiment as a zip. Names of students stay behind: an observer is a team or “a student”. */
-  async export(experimentId: string): Promise<Uint8Array> {
+  /**
+   * Everything of an experiment as a zip, made while it is sent.
+   * @param texts the files of {@link texts}
+   */
+  stream(texts: Uint8Array): Readable {
+    const files = unzipSync(texts);
+    const pictures = picturesOf(files);
+    return zipStream(new Map(Object.entries(files)), pictures, (name) =>
+      this.#pictureOf(name.slice('photos/'.length, -'.jpg'.length)),
+    );
+  }
+
+  /** A picture of the journal, or a photo. */
+  async #pictureOf(id: string): Promise<Buffer> {
+    const of = { where: { id }, select: { id: true, picture: true } } as const;
+    const found =
+      (await this.source.getRepository(Photo).findOne(of)) ??
+      (await this.source.getRepository(JournalEntry).findOne(of));
+    if (!found?.picture) throw new Error(`the picture ${id} was deleted meanwhile`);
+    return found.picture;
+  }
+
+  /**
+   * The tables, the plan and the description of an experiment, as a zip that is not packed, so that it is quick to take
+   * apart. Names of students stay behind: an observer is a team or “a student”.
+   */
+  async texts(experimentId: string): Promise<Uint8Array> {
     const of = { where: { experimentId } };
     const [experiment, readings, units, care, entries, predictions, conclusions] = await Promise.all([
       this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
@@ -47,22 +76,19 @@ export class BundleService {
       this.source
         .getRepository(JournalEntry)
         .createQueryBuilder('entry')
-        .addSelect('entry.picture')
+        .addSelect('entry.picture IS NOT NULL', 'hasPicture')
         .where({ experimentId })
         .orderBy('entry.recorded_at')
-        .getMany(),
+        .getRawAndEntities<{ hasPicture: number }>(),
       this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
       this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
     ]);
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
     const photographed = await photosForBundle(this.source, experimentId, numbers);
-    const pictures = new Map<string, Uint8Array>(photographed.pictures);
-    const pictureOf = ({ id, picture }: JournalEntry): string => {
-      if (!picture) return '';
-      pictures.set(`photos/${id}.jpg`, picture);
-      return `photos/${id}.jpg`;
-    };
-    return writeBundle({
+    const pictured = entries.entities.map(({ id }, index) =>
+      Number(entries.raw[index]?.hasPicture) === 1 ? `photos/${id}.jpg` : '',
+    );
+    return bundleTexts({
       title: experiment.question,
       status: experiment.status,
       hypothesis: experiment.hypothesis,
@@ -81,13 +107,13 @@ export class BundleService {
           observer: nameOf(event),
           is_undone: String(event.undoneAt !== null),
         })),
-        journal: entries.map((entry) => ({
+        journal: entries.entities.map((entry, index) => ({
           happened_on: entry.happenedOn,
           kind: kindInFile(entry.kind),
           unit: entry.unitId === null ? '' : String(numbers.get(entry.unitId) ?? ''),
           words: entry.note,
           observer: nameOf(entry),
-          picture: pictureOf(entry),
+          picture: pictured[index] ?? '',
         })),
         photos: photographed.photos,
         measures: photographed.measures,
@@ -103,7 +129,7 @@ export class BundleService {
           written_at: row.recordedAt.toISOString(),
         })),
       },
-      pictures,
+      pictures: [...pictured.filter((name) => name !== ''), ...photographed.pictures],
     });
   }
 
@@ -113,17 +139,14 @@ export class BundleService {
    */
   async open(id: string, request: OpenFileRequest, teacher: KnownTeacher): Promise<void> {
     if (await this.imports.isOpen(id, teacher)) return;
-    const bundle = readBundle(await this.uploads.whole(teacher.id, request));
+    const zip = await openZip(await this.uploads.arrived(teacher.id, request));
+    if (!zip) throw noBundle();
+    const bundle = await readBundle(zip);
     const result = readTidy(bundle.readings, bundle.title);
     if (!result.ok) throw unreadable(result.problems);
     const plan = await this.#planOf(bundle);
     const status = EXPERIMENT_STATUSES.find((one) => one === bundle.status);
-    const pictures = new Map<string, Buffer>();
-    const ofPhotos = new Set(bundle.tables.photos.map((row) => row.picture ?? ''));
-    for (const [name, picture] of bundle.pictures) {
-      const limits = ofPhotos.has(name) ? PHOTO_LIMITS : undefined;
-      pictures.set(name, await cleanPicture(Buffer.from(picture), limits));
-    }
+    const pictures = new BundledPictures(zip, bundle);
     const hypothesis = bundle.hypothesis.slice(0, 1000);
     await this.imports.insertOnce(
       { id, teacherId: teacher.id, hypothesis, ...(status ? { status } : {}), ...(plan ? { plan } : {}) },
@@ -162,7 +185,7 @@ async function insertTables(
   experimentId: string,
   { tables }: Bundle,
   unitIds: ReadonlyMap<number, string>,
-  pictures: ReadonlyMap<string, Buffer>,
+  pictures: BundledPictures,
 ): Promise<void> {
   const text = (row: BundleRow, column: string, most: number): string => (row[column] ?? '').slice(0, most);
   const care = tables.care.flatMap((row) => {
@@ -187,25 +210,22 @@ async function insertTables(
       },
     ];
   });
-  const journal = tables.journal.flatMap((row) => {
-    const kind = ENTRY_KINDS.find((one) => kindInFile(one) === row.kind);
-    const picture = pictures.get(row.picture ?? '') ?? null;
-    if (!kind || (kind !== 'note' && picture === null)) return [];
-    return [
-      {
-        id: uuid(),
-        experimentId,
-        unitId: row.unit === '' ? null : (unitIds.get(Number(row.unit)) ?? null),
-        happenedOn: row.happened_on ?? '',
-        kind,
-        note: text(row, 'words', 1000),
-        observer: text(row, 'observer', 60),
-        picture,
-      },
-    ];
-  });
   await insertCare(manager, care);
-  for (const entry of journal) await manager.insert(JournalEntry, entry);
+  for (const row of tables.journal) {
+    const kind = ENTRY_KINDS.find((one) => kindInFile(one) === row.kind);
+    const picture = await pictures.read(row.picture);
+    if (!kind || (kind !== 'note' && picture === null)) continue;
+    await manager.insert(JournalEntry, {
+      id: uuid(),
+      experimentId,
+      unitId: row.unit === '' ? null : (unitIds.get(Number(row.unit)) ?? null),
+      happenedOn: row.happened_on ?? '',
+      kind,
+      note: text(row, 'words', 1000),
+      observer: text(row, 'observer', 60),
+      picture,
+    });
+  }
   const guesses = tables.predictions.flatMap((row) => {
     const recordedAt = instantOf(row.made_at);
     return row.choice && recordedAt

@@ -115,7 +115,11 @@ describe('a bundle', () => {
     expect(opened.map(alike)).toEqual(wanted.map(alike));
     expect(opened[1]).toMatchObject({ hasPicture: false, measures: [{ method }] });
     expect(opened[0]).toMatchObject({ width: first.width, containerId: expect.any(String) });
-    await bytesOf(teacher, `/api/experiments/${newId}/photos/${opened[0]!.id}/picture`);
+    for (const [index, { hasPicture, id: photoId }] of opened.entries()) {
+      if (!hasPicture) continue;
+      const picture = await bytesOf(teacher, `/api/experiments/${newId}/photos/${photoId}/picture`);
+      expect(picture.equals(await bytesOf(demo, `${path}/${wanted[index]!.id}/picture`))).toBe(true);
+    }
     expect(await figures(teacher, newId)).toBe(await figures(demo, id));
   });
 
@@ -134,6 +138,7 @@ describe('a bundle', () => {
         zipSync({
           'datapackage.json': strToU8('{}'),
           'photos/x.jpg': strToU8('no'),
+          'photos.csv': strToU8('id,taken_on,view,picture\r\np,2026-01-02,above,photos/x.jpg\r\n'),
           'readings.csv': strToU8('unit,treatment,observed,value\r\n1,x,2026-01-02,3\r\n'),
         }),
       ),

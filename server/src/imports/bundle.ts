@@ -1,9 +1,9 @@
 import { isCalendarDay } from '@bright-sprout/core/shared';
-import { strFromU8, strToU8, type Zippable, zipSync } from 'fflate';
+import { strFromU8, strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { ApiError } from '../shared/index.ts';
 import { readCsv } from './read-csv.ts';
-import { unzipBounded } from './unzip-bounded.ts';
+import type { OpenZip } from './open-zip.ts';
 
 /** The tables of a bundle beside its readings, with the type of each column. */
 export const BUNDLE_TABLES = {
@@ -90,8 +90,8 @@ export interface Bundle {
   readonly status: string;
   readonly hypothesis: string;
   readonly tables: Readonly<Record<BundleTable, readonly BundleRow[]>>;
-  /** Pictures by file name. */
-  readonly pictures: ReadonlyMap<string, Uint8Array>;
+  /** File names of its pictures, which are read one at a time. */
+  readonly pictures: readonly string[];
 }
 
 const PROFILE = 'tabular-data-package';
@@ -111,13 +111,18 @@ const READING_TYPES: Readonly<Record<string, string>> = {
   recorded_at: 'datetime',
 };
 const MOST_UNPACKED = 120_000_000;
+const DESCRIPTION = 'datapackage.json';
+const JPEG = 'image/jpeg';
 const MOST_TABLE_ROWS = 20_000;
-const WANTED = /^(datapackage\.json|plan\.json|\w+\.csv|photos\/[\w-]+\.jpg)$/;
+const PICTURE = /^photos\/[\w-]+\.jpg$/;
 
-/** A bundle as a zip with its description, `datapackage.json` (Data Package v1). */
-export function writeBundle(bundle: Bundle): Uint8Array {
+/**
+ * The files of a bundle but its pictures, as a zip that is not packed: tables, the plan and `datapackage.json` (Data
+ * Package v1).
+ */
+export function bundleTexts(bundle: Bundle): Uint8Array {
   const [header = []] = bundle.readings;
-  const files: Zippable = { 'readings.csv': strToU8(csv(bundle.readings)) };
+  const files: Record<string, string> = { 'readings.csv': csv(bundle.readings) };
   const resources: object[] = [
     resource(
       'readings',
@@ -131,18 +136,15 @@ export function writeBundle(bundle: Bundle): Uint8Array {
   ][]) {
     const columns = Object.keys(table.columns);
     const rows = bundle.tables[name].map((row) => columns.map((column) => row[column] ?? ''));
-    files[`${name}.csv`] = strToU8(csv([columns, ...rows]));
+    files[`${name}.csv`] = csv([columns, ...rows]);
     resources.push(resource(name, table.description, Object.entries(table.columns)));
   }
   if (bundle.plan !== '') {
-    files['plan.json'] = strToU8(bundle.plan);
+    files['plan.json'] = bundle.plan;
     resources.push({ name: 'plan', path: 'plan.json', format: 'json', mediatype: 'application/json' });
   }
-  for (const [name, picture] of bundle.pictures) {
-    // A JPEG is packed already.
-    files[name] = [picture, { level: 0 }];
-    resources.push({ name: name.replaceAll(/[^a-z0-9]+/g, '-'), path: name, mediatype: 'image/jpeg' });
-  }
+  for (const path of bundle.pictures)
+    resources.push({ name: path.replaceAll(/[^a-z0-9]+/g, '-'), path, mediatype: JPEG });
   const description = {
     profile: PROFILE,
     name: 'bright-sprout-experiment',
@@ -151,10 +153,16 @@ export function writeBundle(bundle: Bundle): Uint8Array {
     hypothesis: bundle.hypothesis,
     resources,
   };
-  return zipSync(
-    { 'datapackage.json': strToU8(JSON.stringify(description, null, 2)), ...files },
-    { level: 6 },
-  );
+  const all = Object.entries({ [DESCRIPTION]: JSON.stringify(description, null, 2), ...files });
+  return zipSync(Object.fromEntries(all.map(([name, text]) => [name, strToU8(text)])), { level: 0 });
+}
+
+/** The pictures that the description among a bundle's files names. */
+export function picturesOf(files: Readonly<Record<string, Uint8Array>>): string[] {
+  const { resources } = JSON.parse(strFromU8(files[DESCRIPTION] as Uint8Array)) as {
+    resources: { path: string; mediatype?: string }[];
+  };
+  return resources.filter(({ mediatype }) => mediatype === JPEG).map(({ path }) => path);
 }
 
 function resource(name: string, description: string, fields: readonly (readonly [string, string])[]): object {
@@ -173,15 +181,25 @@ function csv(rows: readonly (readonly string[])[]): string {
 }
 
 /**
- * Reads a bundle.
- * @throws ApiError `unreadable_file` for a zip that is no bundle, or that unpacks to more than 120 MB
+ * Reads a bundle, all but its pictures.
+ * @throws ApiError `unreadable_file` for a zip that is no bundle, or whose tables unpack to more than 120 MB
  */
-export function readBundle(zip: Uint8Array): Bundle {
-  const files = unzipBounded(zip, MOST_UNPACKED, (name) => WANTED.test(name));
-  const readings = files?.get('readings.csv');
-  const text = (name: string): string => strFromU8(files?.get(name) ?? new Uint8Array());
-  const description = parsed(text('datapackage.json'));
-  if (!files || description === undefined || !readings) throw noBundle();
+export async function readBundle(zip: OpenZip): Promise<Bundle> {
+  const files = new Map<string, Buffer>();
+  let left = MOST_UNPACKED;
+  const wanted = [DESCRIPTION, 'plan.json', 'readings.csv'];
+  for (const name of [...wanted, ...Object.keys(BUNDLE_TABLES).map((table) => `${table}.csv`)]) {
+    const bytes = await zip.read(name, left).catch(() => {
+      throw noBundle();
+    });
+    if (!bytes) continue;
+    left -= bytes.length;
+    files.set(name, bytes);
+  }
+  const readings = files.get('readings.csv');
+  const text = (name: string): string => files.get(name)?.toString() ?? '';
+  const description = parsed(text(DESCRIPTION));
+  if (description === undefined || !readings) throw noBundle();
   const rowsOf = (name: BundleTable): BundleRow[] => {
     const bytes = files.get(`${name}.csv`);
     if (!bytes || bytes.length === 0) return [];
@@ -203,7 +221,7 @@ export function readBundle(zip: Uint8Array): Bundle {
       predictions: rowsOf('predictions'),
       conclusions: rowsOf('conclusions'),
     },
-    pictures: new Map([...files].filter(([name]) => name.startsWith('photos/'))),
+    pictures: zip.names.filter((name) => PICTURE.test(name)),
   };
 }
 
@@ -220,7 +238,8 @@ function parsed(text: string): Record<string, unknown> | undefined {
   }
 }
 
-function noBundle(): ApiError {
+/** What is said of a zip that is no bundle. */
+export function noBundle(): ApiError {
   return new ApiError(
     'unreadable_file',
     'This is not a bundle: choose a zip that was made with “Bundle” in Compare.',

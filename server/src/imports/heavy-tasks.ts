@@ -27,7 +27,7 @@ export const exchangeTasks = {
   bundle: {
     name: 'bundle',
     pool: 'figures',
-    run: (services, id) => services.get(BundleService).export(id),
+    run: (services, id) => services.get(BundleService).texts(id),
   } satisfies HeavyTask<string, Uint8Array>,
   readSheets: {
     name: 'read-sheets',
@@ -47,6 +47,7 @@ export const exchangeTasks = {
   openBundle: {
     name: 'open-bundle',
     pool: 'files',
+    mostMs: 15 * 60_000,
     run: (services, { id, request, teacher }) => services.get(BundleService).open(id, request, teacher),
   } satisfies HeavyTask<ToOpen<OpenFileRequest>, void>,
 } as const;

@@ -6,6 +6,7 @@ import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { PlansService } from '../plans/index.ts';
 import { type HeavyTask, HeavyWork, jsonFile, Operation } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
+import { BundleService } from './bundle.service.ts';
 import { exchangeTasks, type ToOpen } from './heavy-tasks.ts';
 
 const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
@@ -15,6 +16,7 @@ const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.
 export class ImportsController {
   constructor(
     private readonly heavy: HeavyWork,
+    private readonly bundles: BundleService,
     private readonly uploads: UploadsService,
     private readonly plans: PlansService,
   ) {}
@@ -33,8 +35,9 @@ export class ImportsController {
 
   @Operation(importRoutes.exportBundle)
   @Header('Content-Disposition', 'attachment; filename="experiment.zip"')
-  exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
-    return this.#file(exchangeTasks.bundle, id, 'application/zip');
+  async exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
+    const texts = await this.heavy.bytes(exchangeTasks.bundle, id);
+    return new StreamableFile(this.bundles.stream(texts), { type: 'application/zip' });
   }
 
   @Operation(importRoutes.readSheets)

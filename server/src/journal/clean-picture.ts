@@ -3,6 +3,7 @@ import { MOST_PICTURE_BYTES } from '@bright-sprout/core/shared';
 import pLimit from 'p-limit';
 import sharp from 'sharp';
 import { ApiError } from '../shared/index.ts';
+import { isPlainJpeg } from './plain-jpeg.ts';
 
 const LONGEST_SIDE = 1600;
 const MOST_PIXELS = 24_000_000;
@@ -84,6 +85,20 @@ export async function cleanPicture(
         throw notAPicture();
       }),
   );
+}
+
+/**
+ * A picture that was drawn anew before, byte for byte; any other is drawn anew. It is decoded whole either way.
+ * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
+ */
+export async function sameOrCleanPicture(
+  bytes: Buffer,
+  limits = { longest: LONGEST_SIDE, most: MOST_PICTURE_BYTES },
+): Promise<Buffer> {
+  const clean = await cleanPicture(bytes, limits);
+  if (!isPlainJpeg(bytes)) return clean;
+  const { width, height } = await sizeOf(bytes);
+  return Math.max(width, height) <= limits.longest ? bytes : clean;
 }
 
 function notAPicture(): ApiError {

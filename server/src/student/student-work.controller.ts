@@ -90,7 +90,7 @@ export class StudentWorkController {
     @Param('offsetKey') offset: string,
     @Body() bytes: Buffer,
   ): Promise<void> {
-    return this.uploads.keep(device.classId, uploadId, offset, bytes);
+    return this.uploads.keep({ id: device.classId, is: 'device' }, uploadId, offset, bytes);
   }
 
   @Operation(studentRoutes.classPicture)

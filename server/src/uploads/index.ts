@@ -1,3 +1,3 @@
 export { UploadPartRow } from './upload-part.entity.ts';
 export { UploadsModule } from './uploads.module.ts';
-export { UploadsService } from './uploads.service.ts';
+export { type ArrivedFile, UploadsService } from './uploads.service.ts';

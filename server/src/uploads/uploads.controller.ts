@@ -16,6 +16,6 @@ export class UploadsController {
     @Body() bytes: Buffer,
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<void> {
-    return this.uploads.keep(teacher.id, uploadId, offset, bytes);
+    return this.uploads.keep({ id: teacher.id, is: 'teacher' }, uploadId, offset, bytes);
   }
 }

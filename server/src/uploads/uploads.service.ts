@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/refusals';
-import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
+import { MOST_BUNDLE_BYTES, MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -10,8 +10,15 @@ import { UploadPartRow } from './upload-part.entity.ts';
 /** What was made without network is taken for two weeks; a file that nobody asked for goes a week later. */
 const KEPT_MS = 21 * 86_400_000;
 
-/** The most that one teacher or class may have on its way at a time, in bytes: some hundred photos. */
-const MOST_WAITING = 240_000_000;
+/** The most that one class may have on its way at a time, in bytes: some hundred photos. A teacher sends bundles. */
+const MOST_WAITING = { device: 240_000_000, teacher: MOST_BUNDLE_BYTES + 60_000_000 };
+
+/** A file on its way that arrived whole. */
+export interface ArrivedFile {
+  readonly size: number;
+  /** Bytes from `start` to before `end`, a part at a time. */
+  read(start: number, end: number): AsyncGenerator<Buffer>;
+}
 
 /** Files on their way, in parts. */
 @Injectable()
@@ -26,9 +33,15 @@ export class UploadsService {
    * @param offset place of its first byte, as text
    * @throws ApiError `invalid_fields`, `too_large`, `not_found` for an upload of somebody else
    */
-  async keep(ownerId: string, uploadId: string, offset: string, bytes: Buffer): Promise<void> {
+  async keep(
+    owner: { readonly id: string; readonly is: keyof typeof MOST_WAITING },
+    uploadId: string,
+    offset: string,
+    bytes: Buffer,
+  ): Promise<void> {
     const startsAt = Number(offset);
-    if (!/^\d{1,9}$/.test(offset) || startsAt + bytes.length > MOST_FILE_BYTES) {
+    const ownerId = owner.id;
+    if (!/^\d{1,9}$/.test(offset) || startsAt + bytes.length > MOST_BUNDLE_BYTES) {
       throw invalidField('offsetKey', say('giveThePlaceOfTheFirstByte'));
     }
     const parts = this.source.getRepository(UploadPartRow);
@@ -40,7 +53,7 @@ export class UploadsService {
       [ownerId, uploadId, ownerId],
     );
     if (Number(waiting?.strangers ?? 0) > 0) throw notFound();
-    if (Number(waiting?.bytes ?? 0) + bytes.length > MOST_WAITING) {
+    if (Number(waiting?.bytes ?? 0) + bytes.length > MOST_WAITING[owner.is]) {
       throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
     try {
@@ -51,18 +64,45 @@ export class UploadsService {
   }
 
   /**
-   * The whole file.
+   * The whole file at once.
+   * @throws ApiError `upload_incomplete` while parts are missing, `too_large`
+   */
+  async whole(ownerId: string, sent: UploadPart): Promise<Buffer> {
+    if (sent.size > MOST_FILE_BYTES) throw new ApiError('too_large', say('filesOfUpTo30MbCanBeOpened'));
+    const { size, read } = await this.arrived(ownerId, sent);
+    const parts: Buffer[] = [];
+    for await (const part of read(0, size)) parts.push(part);
+    return Buffer.concat(parts);
+  }
+
+  /**
+   * A file to be read in pieces, never whole in memory.
    * @throws ApiError `upload_incomplete` while parts are missing
    */
-  async whole(ownerId: string, { uploadId, size }: UploadPart): Promise<Buffer> {
-    const parts = await this.source
-      .getRepository(UploadPartRow)
-      .find({ where: { uploadId, ownerId }, order: { startsAt: 'ASC' } });
+  async arrived(ownerId: string, { uploadId, size }: UploadPart): Promise<ArrivedFile> {
+    const parts = await this.source.query<{ startsAt: number; length: number }[]>(
+      'SELECT starts_at AS startsAt, LENGTH(bytes) AS length FROM upload_part WHERE upload_id = ? AND owner_id = ? ORDER BY starts_at',
+      [uploadId, ownerId],
+    );
     let end = 0;
-    for (const part of parts) if (part.startsAt === end) end += part.bytes.length;
-    const joined = Buffer.concat(parts.map((part) => part.bytes));
-    if (end === size && joined.length === size) return joined;
-    throw new ApiError('upload_incomplete', say('partsOfThisFileHaveNotArrived'));
+    for (const part of parts) {
+      if (part.startsAt !== end) break;
+      end += part.length;
+    }
+    if (end !== size || parts.at(-1)?.startsAt !== end - (parts.at(-1)?.length ?? 0))
+      throw new ApiError('upload_incomplete', say('partsOfThisFileHaveNotArrived'));
+    const rows = this.source.getRepository(UploadPartRow);
+    let last: UploadPartRow | null = null;
+    return {
+      size,
+      async *read(from, to) {
+        for (const { startsAt, length } of parts) {
+          if (startsAt + length <= from || startsAt >= to) continue;
+          if (last?.startsAt !== startsAt) last = await rows.findOneByOrFail({ uploadId, startsAt, ownerId });
+          yield last.bytes.subarray(Math.max(0, from - startsAt), to - startsAt);
+        }
+      },
+    };
   }
 
   /** Forgets the parts of a file that was used. */

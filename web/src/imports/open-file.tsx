@@ -24,9 +24,12 @@ export function OpenFile() {
     void queries.invalidateQueries({ queryKey: experimentsQuery.queryKey });
     void navigate(`/experiments/${experiment.id}/compare`);
   };
+  const [share, setShare] = useState(0);
   const open = useMutation({
     // Fetched with a file to read: most visits open none.
-    mutationFn: async (picked: PickedFile) => (await import('./read-picked.ts')).readPicked(picked),
+    mutationFn: async (picked: PickedFile) =>
+      (await import('./read-picked.ts')).readPicked(picked, setShare),
+    onSettled: () => setShare(0),
     onSuccess: (result) => {
       if ('sheets' in result) setForeign(result);
       else opened(result);
@@ -35,7 +38,7 @@ export function OpenFile() {
   return (
     <>
       <Button variant="light" onClick={() => input.current?.click()} disabled={open.isPending}>
-        <FolderOpen size={18} aria-hidden="true" /> {open.isPending ? say('opening') : say('openAFile')}
+        <FolderOpen size={18} aria-hidden="true" /> {nameOf(open.isPending, share)}
       </Button>
       <input
         ref={input}
@@ -62,4 +65,9 @@ export function OpenFile() {
       )}
     </>
   );
+}
+
+function nameOf(isOpening: boolean, share: number): string {
+  if (!isOpening) return say('openAFile');
+  return share > 0 && share < 1 ? say('sendingShare', { share: Math.round(100 * share) }) : say('opening');
 }

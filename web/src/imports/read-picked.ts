@@ -2,7 +2,7 @@ import { say } from '@bright-sprout/words/imports';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { MOST_TABLE_COLUMNS, MOST_TIDY_ROWS } from '@bright-sprout/core/imports';
-import { MOST_FILE_BYTES } from '@bright-sprout/core/shared';
+import { MOST_BUNDLE_BYTES, MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import Papa from 'papaparse';
 import { ApiFailure, call, sendFile } from '../shared/api/index.ts';
 
@@ -22,16 +22,24 @@ export interface ForeignTable {
   readonly sheets: readonly { readonly name: string; readonly rows: readonly (readonly string[])[] }[];
 }
 
-/** Reads a file: ours is opened at once, the cells of another are given to be mapped. */
-export async function readPicked({ id, file }: PickedFile): Promise<ExperimentView | ForeignTable> {
-  if (file.size > MOST_FILE_BYTES) throw tooLarge();
-  if (file.size === 0) throw emptyTable();
+/**
+ * Reads a file: ours is opened at once, the cells of another are given to be mapped.
+ * @param onSent told the share of a bundle that has arrived, 0 to 1
+ */
+export async function readPicked(
+  { id, file }: PickedFile,
+  onSent: (share: number) => void,
+): Promise<ExperimentView | ForeignTable> {
   const params = { newExperimentId: id };
   const fileName = file.name;
-  const bytes = new Uint8Array(await file.arrayBuffer());
-  if (/\.zip$/i.test(fileName)) {
-    return call(importRoutes.openBundle, { params, body: { fileName, ...(await sendFile(bytes)) } });
+  const isBundle = /\.zip$/i.test(fileName);
+  if (file.size > (isBundle ? MOST_BUNDLE_BYTES : MOST_FILE_BYTES)) throw tooLarge();
+  if (file.size === 0) throw emptyTable();
+  if (isBundle) {
+    const sent = await sendFile(file, { onSent: (bytes) => onSent(bytes / file.size) });
+    return call(importRoutes.openBundle, { params, body: { fileName, ...sent } });
   }
+  const bytes = new Uint8Array(await file.arrayBuffer());
   if (/\.xlsx$/i.test(fileName)) {
     const sheets = await call(importRoutes.readSheets, { body: await sendFile(bytes) });
     return { id, fileName, sheets };

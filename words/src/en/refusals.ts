@@ -151,6 +151,7 @@ export default {
   manyPicturesArriveAtOnceWaitA: 'Many pictures arrive at once. Wait a moment, then try again.',
   thisIsNotAPictureThatCan: 'This is not a picture that can be shown. Choose a JPEG, PNG or WebP.',
   tooManyPicturesAreOnTheirWay: 'Too many pictures are on their way at once. Wait a while, then try again.',
+  filesOfUpTo30MbCanBeOpened: 'Files of up to 30 MB can be opened, bundles of up to 600 MB.',
   partsOfThisFileHaveNotArrived: 'Parts of this file have not arrived. Send it again.',
   thisExperimentHoldsPicturesWhichIsAs:
     'This experiment holds {mostPictures, plural, one {# picture} other {# pictures}}, which is as many as it can. Remove some first.',

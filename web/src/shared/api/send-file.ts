@@ -39,11 +39,12 @@ export interface SendWishes {
 }
 
 /**
- * Sends a file in parts, each with a time limit that grows with its size, and gives how a request names it.
+ * Sends a file in parts, each with a time limit that grows with its size, and gives how a request names it. Of a file on
+ * the disk one part at a time is in memory.
  * @throws ApiFailure when a part finds no way, or is refused
  */
 export async function sendFile(
-  bytes: Uint8Array,
+  file: Uint8Array | Blob,
   wishes: SendWishes = {},
 ): Promise<{ uploadId: string; size: number }> {
   const {
@@ -52,18 +53,20 @@ export async function sendFile(
     partBytes = MOST_PART_BYTES,
     tries = TRIES,
   } = wishes;
-  for (let at = wishes.startAt ?? 0; at < bytes.length; at += partBytes) {
-    const part = bytes.subarray(at, at + partBytes);
+  const size = file instanceof Blob ? file.size : file.length;
+  for (let at = wishes.startAt ?? 0; at < size; at += partBytes) {
+    const part = file.slice(at, at + partBytes);
+    const bytes = part instanceof Blob ? new Uint8Array(await part.arrayBuffer()) : part;
     await patiently(tries, () =>
       send(route, {
         params: { newUploadId: uploadId, offsetKey: String(at) },
-        bytes: part,
-        signal: AbortSignal.timeout(timeFor(part.length)),
+        bytes,
+        signal: AbortSignal.timeout(timeFor(bytes.length)),
       }),
     );
-    wishes.onSent?.(at + part.length);
+    wishes.onSent?.(at + bytes.length);
   }
-  return { uploadId, size: bytes.length };
+  return { uploadId, size };
 }
 
 /** How long a request of so many bytes may take, in milliseconds. */

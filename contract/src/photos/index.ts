@@ -17,6 +17,7 @@ export {
   type MeasureView,
   PhotoRequest,
   type PhotoSummary,
+  StrokePart,
 } from './requests.ts';
 
 /** Photos of an experiment, and what is measured on them. */

@@ -18,6 +18,7 @@ import {
   type Id,
   type Instant,
   Nested,
+  NestedList,
   NestedOrNull,
 } from '../shared/index.ts';
 import { ReadingRequest } from '../readings/index.ts';
@@ -60,6 +61,27 @@ export class DevicePhotoQuery {
   container: number;
 }
 
+/** Points of a stroke, at most. */
+const MOST_POINTS = 600;
+const MOST_STROKES = 60;
+
+/** A stroke over the straightened container: what is under it is no plant. All are shares of its width and height. */
+export class StrokePart {
+  @IsNumber()
+  @Min(0.002)
+  @Max(0.5)
+  thickness: number;
+
+  /** x and y of each point. */
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2 * MOST_POINTS)
+  @IsNumber({}, { each: true })
+  @Min(0, { each: true })
+  @Max(1, { each: true })
+  points: number[];
+}
+
 /** Where the container is in a photo, and what in it is grey. Coordinates are shares of width and height. */
 export class FrameRequest {
   /** x and y of the four corners: top left, top right, bottom right, bottom left. */
@@ -81,6 +103,12 @@ export class FrameRequest {
   @Min(0, { each: true })
   @Max(1, { each: true })
   greyPatch: number[] | null;
+
+  /** What is left out, such as labels; photos that take the corners over take it over too. */
+  @IsOptional()
+  @NestedList(() => StrokePart)
+  @ArrayMaxSize(MOST_STROKES)
+  leftOut?: StrokePart[];
 }
 
 /** How a reading came from a photo, with its numbers. */
@@ -145,6 +173,7 @@ export interface PhotoSummary {
   height: number;
   corners: number[] | null;
   greyPatch: number[] | null;
+  leftOut: StrokePart[];
   /** False once the picture was deleted for good; what was measured on it stays. */
   hasPicture: boolean;
   observer: string;

@@ -1,6 +1,15 @@
 import { say } from '@bright-sprout/words/design';
 /** What may be read of each unit beside what the plan measures. */
-export const ALSO_READ = ['seeds up', 'leaves', 'stage', 'colour', 'vigour'] as const;
+export const ALSO_READ = [
+  'seeds up',
+  'leaves',
+  'stage',
+  'colour',
+  'vigour',
+  'green cover',
+  'root length',
+  'root direction',
+] as const;
 export type AlsoRead = (typeof ALSO_READ)[number];
 
 /** Scores in rising order; a score's value is its place from 1. */
@@ -15,14 +24,24 @@ export function scoresOf(variable: string): readonly string[] | undefined {
   return SCORES[variable];
 }
 
+/** Units of what is counted or measured; scores have none. */
+const UNITS: Readonly<Partial<Record<AlsoRead, string>>> = {
+  'seeds up': 'seeds',
+  leaves: 'leaves',
+  'green cover': '%',
+  'root length': 'mm',
+  'root direction': '°',
+};
+
+const MEASURED: readonly AlsoRead[] = ['green cover', 'root length', 'root direction'];
+
 /** How a variable that is read beside the plan's own is kept. */
 export function alsoReadVariable(name: AlsoRead): {
   readonly name: AlsoRead;
-  readonly kind: 'count' | 'score';
+  readonly kind: 'count' | 'score' | 'number';
   readonly unit: string;
   readonly step: 1;
 } {
-  const isScore = name in SCORES;
-  const unit = name === 'seeds up' ? 'seeds' : name === 'leaves' ? 'leaves' : '';
-  return { name, kind: isScore ? 'score' : 'count', unit, step: 1 };
+  const kind = name in SCORES ? 'score' : MEASURED.includes(name) ? 'number' : 'count';
+  return { name, kind, unit: UNITS[name] ?? '', step: 1 };
 }

@@ -16,6 +16,7 @@ import {
   greenCover,
   greenHistogram,
   greenMap,
+  leaveOut,
   homography,
   LEFT_OUT,
   lengthAlong,
@@ -370,7 +371,7 @@ describe('length from marks', () => {
           [0, 9],
         ]),
       ),
-    ).toMatchObject({ value: 0 });
+    ).toMatchObject({ value: { degrees: 0 } });
     expect(
       angleFromDown(
         points([
@@ -378,7 +379,7 @@ describe('length from marks', () => {
           [9, 0],
         ]),
       ),
-    ).toMatchObject({ value: 90 });
+    ).toMatchObject({ value: { degrees: 90 } });
     expect(
       angleFromDown(
         points([
@@ -386,6 +387,53 @@ describe('length from marks', () => {
           [0, 0],
         ]),
       ),
-    ).toMatchObject({ value: 180 });
+    ).toMatchObject({ value: { degrees: 180 } });
+  });
+
+  test('the error of an angle is that of picking its two ends, by a hundred thousand throws', () => {
+    const random = randomGenerator(11);
+    const ends = [
+      { x: 100, y: 100 },
+      { x: 130, y: 160 },
+    ] as const;
+    const found = valueOr(angleFromDown(ends), undefined);
+    const thrown = Array.from({ length: 100_000 }, () => {
+      const [a, b] = ends.map(({ x, y }) => ({ x: x + random.normal(), y: y + random.normal() }));
+      return valueOr(angleFromDown([a!, b!]), undefined)!.degrees - found!.degrees;
+    });
+    const sd = Math.sqrt(thrown.reduce((sum, one) => sum + one ** 2, 0) / thrown.length);
+    expect(sd / found!.sdDegrees).toBeGreaterThan(0.98);
+    expect(sd / found!.sdDegrees).toBeLessThan(1.02);
+  });
+});
+
+describe('what a brush leaves out', () => {
+  const whole = { left: 0, top: 0, width: 200, height: 100 };
+  const green = () => {
+    const picture = emptyPicture(200, 100);
+    for (let at = 0; at < picture.data.length; at += 4) picture.data.set([60, 160, 50, 255], at);
+    return greenMap(picture);
+  };
+  const leftOutOf = (map: ReturnType<typeof green>): number =>
+    map.bins.reduce((sum, bin) => sum + (bin === LEFT_OUT ? 1 : 0), 0);
+
+  test('is a disc for a dab, and a band with round ends for a stroke', () => {
+    const dab = green();
+    leaveOut(dab, [{ thickness: 0.2, points: [0.5, 0.5] }]);
+    expect(leftOutOf(dab) / (Math.PI * 20 ** 2)).toBeCloseTo(1, 1);
+    const band = green();
+    leaveOut(band, [{ thickness: 0.1, points: [0.2, 0.5, 0.8, 0.5] }]);
+    expect(leftOutOf(band) / (120 * 20 + Math.PI * 10 ** 2)).toBeCloseTo(1, 1);
+  });
+
+  test('counts neither as plant nor as soil, also beyond the edge, and none changes nothing', () => {
+    const map = green();
+    const before = greenHistogram(map, whole).reduce((sum, one) => sum + one, 0);
+    leaveOut(map, []);
+    expect(leftOutOf(map)).toBe(0);
+    leaveOut(map, [{ thickness: 0.5, points: [0, 0, 1, 0] }]);
+    const after = greenHistogram(map, whole).reduce((sum, one) => sum + one, 0);
+    expect(before - after).toBe(leftOutOf(map));
+    expect(leftOutOf(map)).toBe(200 * 50);
   });
 });

@@ -1,3 +1,4 @@
+export { leaveOut, type Stroke } from './brush.ts';
 export {
   BINS,
   binOf,
@@ -16,6 +17,7 @@ export {
   angleFromDown,
   LEANS,
   lengthAlong,
+  type MeasuredAngle,
   type MeasuredLength,
   PICK_SD,
   type Scale,

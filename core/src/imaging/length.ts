@@ -65,12 +65,23 @@ export function lengthAlong(points: readonly Point[], scale: Scale): Outcome<Mea
   });
 }
 
-/** Angle in degrees of a line from its first to its last point to straight down; 0 down, 90 sideways, 180 up. */
-export function angleFromDown(points: readonly Point[]): Outcome<number> {
+/** A direction in degrees, and its standard deviation from picking both ends a pixel off. */
+export interface MeasuredAngle {
+  readonly degrees: number;
+  readonly sdDegrees: number;
+}
+
+/**
+ * Angle of a line from its first to its last point to straight down; 0 down, 90 sideways, 180 up.
+ * @returns undefined as `too_few_points` where both are one
+ */
+export function angleFromDown(points: readonly Point[]): Outcome<MeasuredAngle> {
   const [first] = points;
   const last = points.at(-1);
   if (!first || !last || distance(first, last) === 0) return notDefined('too_few_points');
-  return defined((Math.atan2(Math.abs(last.x - first.x), last.y - first.y) * 180) / Math.PI);
+  const degrees = (Math.atan2(Math.abs(last.x - first.x), last.y - first.y) * 180) / Math.PI;
+  const sdDegrees = (((PICK_SD * Math.SQRT2) / distance(first, last)) * 180) / Math.PI;
+  return defined({ degrees, sdDegrees });
 }
 
 function ratio(part: number, whole: number): number {

@@ -36,7 +36,7 @@ export const PHOTO_VIEWS = ['above', 'side'] as const;
 export type PhotoView = (typeof PHOTO_VIEWS)[number];
 
 /** What is measured on a photo. */
-export const MEASURE_KINDS = ['green_cover', 'length'] as const;
+export const MEASURE_KINDS = ['green_cover', 'length', 'angle'] as const;
 export type MeasureKind = (typeof MEASURE_KINDS)[number];
 
 /** Who reads what is measured on a photo. */

@@ -9,6 +9,9 @@ export const ALSO_READ_WORDS: Record<AlsoRead, string> = {
   stage: say('stage'),
   colour: say('colour'),
   vigour: say('vigour'),
+  'green cover': say('greenCover'),
+  'root length': say('rootLength'),
+  'root direction': say('rootDirection'),
 };
 
 /** What a reader found of a pot without a value. */

@@ -12,6 +12,8 @@ import { Emerged1700000000009 } from '../../migrations/1700000000009-emerged.ts'
 import { WhoAndWhen1700000000010 } from '../../migrations/1700000000010-who-and-when.ts';
 import { Lessons1700000000011 } from '../../migrations/1700000000011-lessons.ts';
 import { Photos1700000000012 } from '../../migrations/1700000000012-photos.ts';
+import { LeftOut1700000000013 } from '../../migrations/1700000000013-left-out.ts';
+import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-sizes.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { LessonRow, Poll, Vote } from '../lessons/index.ts';
@@ -101,6 +103,8 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       WhoAndWhen1700000000010,
       Lessons1700000000011,
       Photos1700000000012,
+      LeftOut1700000000013,
+      PartSizes1700000000014,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

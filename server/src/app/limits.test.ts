@@ -231,9 +231,9 @@ describe('quotas', () => {
     await device.put('/api/device/student').send({ studentId: students[0]!.id }).expect(200);
     await sendFile(device, 'x', '/api/device/uploads');
     await server.query(
-      `INSERT INTO upload_part (upload_id, starts_at, owner_id, bytes)
+      `INSERT INTO upload_part (upload_id, starts_at, owner_id, size, bytes)
        WITH RECURSIVE n AS (SELECT 1 AS at UNION ALL SELECT at + 1 FROM n WHERE at < 16)
-       SELECT UUID(), 0, ?, REPEAT('x', 15000000) FROM n`,
+       SELECT UUID(), 0, ?, 15000000, 'x' FROM n`,
       [classId],
     );
     const answer = await device

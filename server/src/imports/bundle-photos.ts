@@ -1,4 +1,4 @@
-import { MeasureMethodPart } from '@bright-sprout/contract/photos';
+import { FrameRequest, MeasureMethodPart, type StrokePart } from '@bright-sprout/contract/photos';
 import { check } from '@bright-sprout/contract/shared';
 import { isCalendarDay, PHOTO_VIEWS, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -64,6 +64,7 @@ export async function photosForBundle(
       unit: textOf(numbers.get(photo.unitId ?? '')),
       corners: textOf(photo.corners?.join(' ')),
       grey_patch: textOf(photo.greyPatch?.join(' ')),
+      left_out: photo.leftOut ? JSON.stringify(photo.leftOut) : '',
       observer: photo.observer,
       picture: pictured[index] ?? '',
     })),
@@ -137,6 +138,7 @@ export async function insertPhotos(
       unitId: unitIds.get(Number(row.unit)) ?? null,
       corners: numbersIn(row.corners, 8),
       greyPatch: numbersIn(row.grey_patch, 4),
+      leftOut: strokesIn(row.left_out),
       observer: (row.observer ?? '').slice(0, 60),
     });
   }
@@ -180,6 +182,16 @@ function methodOf(row: BundleRow): MeasureMethodPart | undefined {
     marks: row.marks ? row.marks.split(' ').map(Number) : [],
   });
   return checked.ok ? checked.value : undefined;
+}
+
+function strokesIn(text: string | undefined): StrokePart[] | null {
+  if (!text) return null;
+  try {
+    const checked = check(FrameRequest, { corners: null, greyPatch: null, leftOut: JSON.parse(text) });
+    return checked.ok ? (checked.value.leftOut ?? null) : null;
+  } catch {
+    return null;
+  }
 }
 
 function numbersIn(text: string | undefined, count: number): number[] | null {

@@ -99,6 +99,9 @@ describe('a bundle', () => {
     };
     const method = { kind: 'green_cover', threshold: 0.2, low: 3.9, high: 4.4, pixels: 9000, marks: [] };
     await demo.put(`${path}/${second.id}/measures/${uuid()}`).send({ reading, method }).expect(200);
+    const { corners, greyPatch } = first;
+    const leftOut = [{ thickness: 0.04, points: [0.1, 0.2, 0.3, 0.2] }];
+    await demo.put(`${path}/${first.id}/frame`).send({ corners, greyPatch, leftOut }).expect(200);
     await demo.delete(`${path}/${second.id}/picture`).expect(204);
     const zip = await bytesOf(demo, `/api/experiments/${id}/bundle.zip`);
 
@@ -114,7 +117,7 @@ describe('a bundle', () => {
     });
     expect(opened.map(alike)).toEqual(wanted.map(alike));
     expect(opened[1]).toMatchObject({ hasPicture: false, measures: [{ method }] });
-    expect(opened[0]).toMatchObject({ width: first.width, containerId: expect.any(String) });
+    expect(opened[0]).toMatchObject({ leftOut, width: first.width, containerId: expect.any(String) });
     for (const [index, { hasPicture, id: photoId }] of opened.entries()) {
       if (!hasPicture) continue;
       const picture = await bytesOf(teacher, `/api/experiments/${newId}/photos/${photoId}/picture`);

@@ -32,7 +32,7 @@ export const BUNDLE_TABLES = {
   },
   photos: {
     description:
-      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height. `picture` is a file of this package; empty once it was deleted.',
+      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height, `left_out` strokes as JSON over the container straightened. `picture` is a file of this package; empty once it was deleted.',
     columns: {
       id: 'string',
       taken_on: 'date',
@@ -41,6 +41,7 @@ export const BUNDLE_TABLES = {
       unit: 'integer',
       corners: 'string',
       grey_patch: 'string',
+      left_out: 'string',
       observer: 'string',
       picture: 'string',
     },

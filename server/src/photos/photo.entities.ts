@@ -1,4 +1,4 @@
-import type { MeasureMethodPart } from '@bright-sprout/contract/photos';
+import type { MeasureMethodPart, StrokePart } from '@bright-sprout/contract/photos';
 import type { PhotoView } from '@bright-sprout/core/shared';
 import {
   Column,
@@ -63,6 +63,10 @@ export class Photo {
 
   @Column('text', { nullable: true, transformer: asJson })
   greyPatch: number[] | null;
+
+  /** Strokes over what is no plant; `null` for none. */
+  @Column('mediumtext', { nullable: true, transformer: asJson })
+  leftOut: StrokePart[] | null;
 
   /** JPEG without any metadata; `null` once it was deleted for good. */
   @Column('mediumblob', { nullable: true, select: false })

@@ -140,7 +140,14 @@ export class PhotosService {
   ): Promise<PhotoSummary> {
     const picture = await cleanPicture(bytes, PHOTO_LIMITS);
     const size = await sizeOf(picture);
-    const photo = { ...place, ...size, corners: null, greyPatch: null, recordedAt: this.clock.now() };
+    const photo = {
+      ...place,
+      ...size,
+      corners: null,
+      greyPatch: null,
+      leftOut: null,
+      recordedAt: this.clock.now(),
+    };
     try {
       await this.source.getRepository(Photo).insert({ ...photo, picture });
     } catch (thrown) {
@@ -183,10 +190,15 @@ export class PhotosService {
    * @throws ApiError `not_found`
    */
   async frame(experimentId: string, id: string, request: FrameRequest): Promise<PhotoSummary> {
-    const { corners, greyPatch } = request;
-    const { affected } = await this.source
-      .getRepository(Photo)
-      .update({ id, experimentId }, { corners: corners ?? null, greyPatch: greyPatch ?? null });
+    const { corners, greyPatch, leftOut = [] } = request;
+    const { affected } = await this.source.getRepository(Photo).update(
+      { id, experimentId },
+      {
+        corners: corners ?? null,
+        greyPatch: greyPatch ?? null,
+        leftOut: leftOut.length === 0 ? null : leftOut.map((stroke) => ({ ...stroke })),
+      },
+    );
     if (affected === 0) throw notFound();
     return this.one(experimentId, id);
   }
@@ -254,6 +266,7 @@ function summary(
   const { id, view, containerId, unitId, takenOn, width, height, corners, greyPatch, observer } = photo;
   return {
     ...{ id, view, containerId, unitId, takenOn, width, height, corners, greyPatch, hasPicture, observer },
+    leftOut: photo.leftOut ?? [],
     recordedAt: photo.recordedAt.toISOString(),
     measures: measures.map(measureView),
   };

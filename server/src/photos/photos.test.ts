@@ -1,10 +1,13 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
+import { randomBytes } from 'node:crypto';
+import { crc32 } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
+import { heldDuring } from '../app/testing/held.ts';
 import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
@@ -88,7 +91,15 @@ describe('a photo', () => {
       .put(path(`/${id}/frame`))
       .send({ corners, greyPatch: [0, 0, 0.1, 0.1] })
       .expect(200);
-    expect(framed.body).toMatchObject({ corners, greyPatch: [0, 0, 0.1, 0.1] });
+    expect(framed.body).toMatchObject({ corners, greyPatch: [0, 0, 0.1, 0.1], leftOut: [] });
+    const leftOut = [{ thickness: 0.05, points: [0.1, 0.1, 0.2, 0.1] }];
+    const brushed = await teacher.put(path(`/${id}/frame`)).send({ corners, greyPatch: null, leftOut });
+    expect(brushed.body).toMatchObject({ corners, greyPatch: null, leftOut });
+    const wild = [{ thickness: 9, points: [0.1, 5] }];
+    await teacher
+      .put(path(`/${id}/frame`))
+      .send({ corners, leftOut: wild })
+      .expect(400);
     const stranger = await server.teacher();
     const own = await startSown(stranger);
     for (const end of [`/${id}/picture`, '']) await stranger.get(path(end)).expect(404);
@@ -202,3 +213,81 @@ describe('a measure', () => {
     expect(readings.some((reading) => reading.id === readingId)).toBe(true);
   });
 });
+
+describe('files that cameras and people make', () => {
+  const small = sharp({ create: { width: 60, height: 40, channels: 3, background: '#3a7' } });
+  const keep = async (bytes: Buffer) => {
+    const body = await photoBody({ picture: await sendFile(teacher, bytes) });
+    return teacher.put(path(`/${uuid()}`)).send(body);
+  };
+  /** A PNG of one row whose header says that it is far larger. */
+  const hugePng = async (side: number): Promise<Buffer> => {
+    const bytes = await small.clone().png().toBuffer();
+    bytes.writeUInt32BE(side, 16);
+    bytes.writeUInt32BE(side, 20);
+    bytes.writeUInt32BE(crc32(bytes.subarray(12, 29)), 29);
+    return bytes;
+  };
+
+  test.each([
+    ['CMYK', () => small.clone().toColourspace('cmyk').jpeg().toBuffer(), [60, 40]],
+    ['16 bits', () => small.clone().toColourspace('rgb16').png().toBuffer(), [60, 40]],
+    ['transparent', () => small.clone().ensureAlpha(0.2).png().toBuffer(), [60, 40]],
+    ['on its side by EXIF', () => small.clone().jpeg().withMetadata({ orientation: 6 }).toBuffer(), [40, 60]],
+    ['WebP', () => small.clone().webp().toBuffer(), [60, 40]],
+    ['animated', () => animated(), [60, 40]],
+  ] as const)('%s is drawn anew, upright, as one picture', async (_, bytes, size) => {
+    const { status, body } = await keep(await bytes());
+    expect([status, body.width, body.height]).toEqual([200, ...size]);
+    const { body: picture } = await teacher.get(path(`/${body.id}/picture`)).expect(200);
+    const { format, space, hasAlpha, orientation } = await sharp(picture as Buffer).metadata();
+    expect([format, space, hasAlpha, orientation]).toEqual(['jpeg', 'srgb', false, undefined]);
+  });
+
+  test.each([
+    ['text', async () => Buffer.from('not a picture'), 'not_a_picture', /picture/],
+    ['half a JPEG', async () => picture.subarray(0, picture.length / 2), 'not_a_picture', /picture/],
+    ['30 000 pixels a side', () => hugePng(30_000), 'not_a_picture', /picture/],
+    [
+      'HEIC',
+      async () => Buffer.from('\0\0\0\x18ftypheic\0\0\0\0mif1heic', 'latin1'),
+      'not_a_picture',
+      /HEIC/,
+    ],
+    ['GIF', () => small.clone().gif().toBuffer(), 'not_a_picture', /picture/],
+  ] as const)('%s is refused in words, and nothing is kept', async (_, bytes, code, words) => {
+    const before = (await teacher.get(path())).body.length as number;
+    const { status, body } = await keep(await bytes());
+    expect([status < 500, body.code]).toEqual([true, code]);
+    expect(body.message).toMatch(words);
+    expect((await teacher.get(path())).body).toHaveLength(before);
+  });
+
+  /** Three frames, of which the first counts. */
+  async function animated(): Promise<Buffer> {
+    const frames = ['#3a7', '#a37', '#73a'].map((background) =>
+      sharp({ create: { width: 60, height: 40, channels: 3, background } })
+        .png()
+        .toBuffer(),
+    );
+    return sharp(await Promise.all(frames), { join: { animated: true } })
+      .webp()
+      .toBuffer();
+  }
+});
+
+test('thirty photos that arrive at once are all kept, and hold nobody up', async () => {
+  const noisy = await sharp(randomBytes(1600 * 1200 * 3), { raw: { width: 1600, height: 1200, channels: 3 } })
+    .jpeg({ quality: 70 })
+    .toBuffer();
+  const sent = await Promise.all(Array.from({ length: 30 }, () => sendFile(teacher, noisy)));
+  const statuses: number[] = [];
+  const held = await heldDuring(async () => {
+    const answers = sent.map(async (part) =>
+      teacher.put(path(`/${uuid()}`)).send(await photoBody({ picture: part })),
+    );
+    statuses.push(...(await Promise.all(answers)).map(({ status }) => status));
+  });
+  expect(statuses).toEqual(Array(30).fill(200));
+  expect(held).toBeLessThan(6);
+}, 120_000);

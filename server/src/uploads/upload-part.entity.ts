@@ -2,6 +2,7 @@ import { Column, Entity, Index, PrimaryColumn } from 'typeorm';
 
 /** A part of a file that is being sent; removed once the file is used, or after some weeks. */
 @Entity('upload_part')
+@Index('ix_upload_part_owner', ['ownerId', 'size'])
 export class UploadPartRow {
   @PrimaryColumn('uuid')
   uploadId: string;
@@ -11,9 +12,12 @@ export class UploadPartRow {
   startsAt: number;
 
   /** The teacher, or the class of the device, that sent it. */
-  @Index('ix_upload_part_owner')
   @Column('uuid')
   ownerId: string;
+
+  /** Its bytes, so that many can be added up without reading them. */
+  @Column('int', { default: 0 })
+  size: number;
 
   @Column('mediumblob')
   bytes: Buffer;

@@ -48,7 +48,7 @@ export class UploadsService {
     if (startsAt === 0)
       await parts.delete({ keptAt: LessThan(new Date(this.clock.now().getTime() - KEPT_MS)) });
     const [waiting] = await this.source.query<{ bytes: string | null; strangers: string | null }[]>(
-      `SELECT (SELECT SUM(LENGTH(bytes)) FROM upload_part WHERE owner_id = ?) AS bytes,
+      `SELECT (SELECT SUM(size) FROM upload_part WHERE owner_id = ?) AS bytes,
               (SELECT COUNT(*) FROM upload_part WHERE upload_id = ? AND owner_id <> ?) AS strangers`,
       [ownerId, uploadId, ownerId],
     );
@@ -57,7 +57,7 @@ export class UploadsService {
       throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
     try {
-      await parts.insert({ uploadId, startsAt, ownerId, bytes, keptAt: this.clock.now() });
+      await parts.insert({ uploadId, startsAt, ownerId, size: bytes.length, bytes, keptAt: this.clock.now() });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
@@ -81,7 +81,7 @@ export class UploadsService {
    */
   async arrived(ownerId: string, { uploadId, size }: UploadPart): Promise<ArrivedFile> {
     const parts = await this.source.query<{ startsAt: number; length: number }[]>(
-      'SELECT starts_at AS startsAt, LENGTH(bytes) AS length FROM upload_part WHERE upload_id = ? AND owner_id = ? ORDER BY starts_at',
+      'SELECT starts_at AS startsAt, size AS length FROM upload_part WHERE upload_id = ? AND owner_id = ? ORDER BY starts_at',
       [uploadId, ownerId],
     );
     let end = 0;

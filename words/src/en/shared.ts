@@ -42,6 +42,9 @@ export default {
   stage: 'stage',
   colour: 'colour',
   vigour: 'vigour',
+  greenCover: 'green cover, by a photo from above',
+  rootLength: 'root length in mm, behind glass or in a bag',
+  rootDirection: 'direction of the root, in degrees from straight down',
   aboutSize: 'about {size}',
   hadCount: 'had{isAverage, select, yes { on average} other {}} {size} {contrast} {name}',
   hadValue:

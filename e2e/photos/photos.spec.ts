@@ -1,5 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
+import { unzipSync } from 'fflate';
+import sharp from 'sharp';
 import { makeSchool } from '../support/school.ts';
 import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
 
@@ -113,7 +115,10 @@ test('a photo is added with its day, measured from the side, and deleted for goo
   await openPan(page);
   const photo = await demoPhoto(page);
   const origin = new URL(page.url()).origin;
-  const { experimentId } = await makeSchool(page, { sownOn: dayFromToday(-9) });
+  const { experimentId } = await makeSchool(page, {
+    sownOn: dayFromToday(-9),
+    plan: { alsoRead: ['root direction'] },
+  });
   await page.goto(`${origin}/experiments/${experimentId}/pictures`);
   await expect(page.getByText('No photo of this container yet')).toBeVisible();
   await page.getByLabel('What the photos show').selectOption('side');
@@ -142,7 +147,7 @@ test('a photo is added with its day, measured from the side, and deleted for goo
   await page.getByRole('button', { name: /^Stem mark 2/ }).focus();
   await page.keyboard.press('Shift+ArrowRight');
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Keep this height' }).click();
+  await page.getByRole('button', { name: 'Keep it for pot 2' }).click();
   await expect(page.getByText(/^Kept: /)).toBeVisible();
   const readings = await (
     await page.request.get(`${origin}/api/experiments/${experimentId}/readings`)
@@ -151,10 +156,103 @@ test('a photo is added with its day, measured from the side, and deleted for goo
     expect.objectContaining({ observer: 'picture', observedOn: dayFromToday(-1), unitOfMeasure: 'mm' }),
   ]);
 
+  // Another plant in the same photo: the ruler's marks stay, its stem is its own.
+  await page.getByLabel('Which pot').selectOption({ label: 'Pot 3' });
+  await expect(page.getByText(/^Kept: /)).toHaveCount(0);
+  await page.getByRole('button', { name: 'Keep it for pot 3' }).click();
+  await expect(page.getByText(/^Kept: /)).toBeVisible();
+  await page.getByLabel('What is measured').selectOption({ label: 'Direction of the root' });
+  await expect(page.locator('.found-height')).toHaveText('180° from straight down, give or take 1°');
+  await page.getByRole('button', { name: /^Stem mark 2/ }).focus();
+  for (let press = 0; press < 30; press += 1) await page.keyboard.press('Shift+ArrowRight');
+  await expect(page.locator('.found-height')).toHaveText(/^1[0-7]\d° from straight down/);
+  await page.getByRole('button', { name: 'Keep it for pot 3' }).click();
+  await expect(page.getByText(/^Kept: 1[0-7]\d/)).toBeVisible();
+  await page.reload();
+  await page.getByLabel('What the photos show').selectOption('side');
+
   await page.getByRole('button', { name: 'Delete this picture for good' }).click();
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.locator('.mark-editor')).toHaveCount(0);
   await expect(page.getByText(/^Kept: /)).toBeVisible();
+
+  await page.getByLabel('What the photos show').selectOption('pot');
+  await page.getByLabel('Which pot').selectOption({ label: 'Pot 4' });
+  const next = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Add photos' }).click();
+  await (await next).setFiles([{ name: 'pot.jpg', mimeType: 'image/jpeg', buffer: photo }]);
+  await page.getByRole('button', { name: 'Keep this photo' }).click();
+  await page.getByRole('button', { name: 'Keep these corners' }).click();
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await expect(page.locator('.covers tbody th')).toHaveText(['4']);
+});
+
+test('a brush leaves out what is no plant, two days lie over each other, and the film is saved', async ({
+  demo: page,
+}) => {
+  await openPan(page);
+  const origin = new URL(page.url()).origin;
+  const [, experimentId] = /experiments\/([^/]+)/.exec(page.url()) ?? [];
+  const photos = (await (
+    await page.request.get(`${origin}/api/experiments/${experimentId}/photos`)
+  ).json()) as {
+    id: string;
+    corners: number[] | null;
+  }[];
+  // The last photo gets corners of its own, so that other tests of this series are left alone.
+  const last = photos.at(-1);
+  await page
+    .getByRole('button', { name: /^Photo of/ })
+    .last()
+    .click();
+  const before = await cell(page, 5, 0).innerText();
+  await page.getByRole('button', { name: 'Leave out', exact: true }).click();
+  const brush = page.getByRole('application', { name: /^Brush/ });
+  await brush.focus();
+  for (const key of ['Shift+ArrowDown', 'Shift+ArrowDown', ' ']) await page.keyboard.press(key);
+  await expect(page.getByText('One stroke.')).toBeVisible();
+  const box = await brush.boundingBox();
+  if (!box) throw new Error('there is no brush');
+  await page.mouse.move(box.x + box.width * 0.4, box.y + box.height * 0.8);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.6, box.y + box.height * 0.8, { steps: 6 });
+  await page.mouse.up();
+  await expect(page.getByText('2 strokes.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take the last one back' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Keep what is left out' }).click();
+  await expect(page.getByText('Kept. Photos are measured again')).toBeVisible();
+  await page.getByRole('button', { name: 'Measure', exact: true }).click();
+  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+  await expect(cell(page, 5, 0)).not.toHaveText(before);
+  await page.request.put(`${origin}/api/experiments/${experimentId}/photos/${last?.id}/frame`, {
+    data: { corners: last?.corners ?? null, greyPatch: null, leftOut: [] },
+  });
+
+  await page.getByRole('button', { name: 'Two days' }).click();
+  await page.getByLabel('Move the line').fill('20', { timeout: 60_000 });
+  await page.getByLabel('Left: pot').selectOption({ label: 'Pot 3' });
+  await page.getByLabel('Right: pot').selectOption({ label: 'Pot 3' });
+  await expect(page.getByRole('img', { name: /^Pot 3 from above on/ })).toHaveCount(2);
+  await expectAccessible(page);
+
+  await page.getByRole('button', { name: 'Film', exact: true }).click();
+  await expect(page.getByText(/^Day \d+, /)).toBeVisible();
+  await page.getByLabel('Pictures a second').selectOption('4');
+  const files = [];
+  for (const name of ['Save as GIF', 'Save the pictures (zip)']) {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name }).click();
+    files.push(await readFile(await (await download).path()));
+  }
+  const [gif, zip] = files as [Buffer, Buffer];
+  const { pages, delay, width, format } = await sharp(gif).metadata();
+  expect({ format, width, delays: new Set(delay), pages }).toEqual({
+    ...{ format: 'gif', width: 640, delays: new Set([250]), pages: 13 },
+  });
+  const names = Object.keys(unzipSync(zip));
+  expect(names).toHaveLength(13);
+  expect(names[0]).toMatch(/^001-\d{4}-\d\d-\d\d\.png$/);
 });
 
 test('the film is on the board of the lesson, and is printed as cards to cut', async ({ demo: page }) => {
@@ -176,7 +274,7 @@ test('pictures fit a phone and a tablet', async ({ demo: page }) => {
   await openPan(page);
   for (const width of [820, 390]) {
     await page.setViewportSize({ width, height: 844 });
-    for (const view of ['Corners', 'Measure', 'By pot', 'Film']) {
+    for (const view of ['Corners', 'Measure', 'Leave out', 'By pot', 'Two days', 'Film']) {
       await page.getByRole('button', { name: view, exact: true }).click();
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([width, view, wide]).toEqual([width, view, 0]);

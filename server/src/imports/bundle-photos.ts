@@ -187,7 +187,11 @@ function methodOf(row: BundleRow): MeasureMethodPart | undefined {
 function strokesIn(text: string | undefined): StrokePart[] | null {
   if (!text) return null;
   try {
-    const checked = check(FrameRequest, { corners: null, greyPatch: null, leftOut: JSON.parse(text) });
+    const checked = check(FrameRequest, {
+      corners: null,
+      greyPatch: null,
+      leftOut: JSON.parse(text) as unknown,
+    });
     return checked.ok ? (checked.value.leftOut ?? null) : null;
   } catch {
     return null;

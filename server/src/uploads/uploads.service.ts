@@ -69,9 +69,9 @@ export class UploadsService {
    */
   async whole(ownerId: string, sent: UploadPart): Promise<Buffer> {
     if (sent.size > MOST_FILE_BYTES) throw new ApiError('too_large', say('filesOfUpTo30MbCanBeOpened'));
-    const { size, read } = await this.arrived(ownerId, sent);
+    const file = await this.arrived(ownerId, sent);
     const parts: Buffer[] = [];
-    for await (const part of read(0, size)) parts.push(part);
+    for await (const part of file.read(0, file.size)) parts.push(part);
     return Buffer.concat(parts);
   }
 

@@ -23,13 +23,23 @@ interface NewPhoto {
 }
 
 /** Adds photos of a container: many at once, each with the day it was taken, which is looked at before it counts. */
-export function AddPhotos({ container, view }: { container: ContainerView; view: PhotoSummary['view'] }) {
+export function AddPhotos({
+  container,
+  view,
+  onePotId,
+}: {
+  container: ContainerView;
+  view: PhotoSummary['view'];
+  /** The pot that photos from above show alone. */
+  onePotId: string | null;
+}) {
   const { experiment } = useExperiment();
   const chooser = useRef<HTMLInputElement>(null);
   const [chosen, setChosen] = useState<readonly NewPhoto[]>([]);
   const pots = experiment.units.filter(({ containerId }) => containerId === container.id);
-  const [unitId, setUnitId] = useState(pots[0]?.id ?? '');
-  const shown = { view, containerId: container.id, unitId: view === 'side' ? unitId : null };
+  const [sidePotId, setSidePotId] = useState(pots[0]?.id ?? '');
+  const unitId = view === 'side' ? sidePotId : onePotId;
+  const shown = { view, containerId: container.id, unitId };
   const { send, sendingName, error } = useSending(shown, (id) =>
     setChosen((before) => before.filter((one) => one.id !== id)),
   );
@@ -60,7 +70,7 @@ export function AddPhotos({ container, view }: { container: ContainerView; view:
         </Modal.Header>
         <Modal.Body>
           <p>{say(view === 'above' ? 'addPhotosHint' : 'noSidePhotosYet')}</p>
-          {view === 'side' && <PotSelect pots={pots} chosenId={unitId} onChoose={setUnitId} />}
+          {view === 'side' && <PotSelect pots={pots} chosenId={sidePotId} onChoose={setSidePotId} />}
           <ul className="new-photos">
             {chosen.map(({ id, file, day, isCamera }) => (
               <li key={id}>

@@ -1,6 +1,5 @@
 import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView } from '@bright-sprout/contract/plans';
 import { calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -9,22 +8,24 @@ import { Link } from 'react-router';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { paint, wholeInWindow } from './straightened.tsx';
+import { SaveFilm } from './save-film.tsx';
+import type { Seen } from './series.ts';
 import { useFilm } from './use-film.ts';
 
 const PACES = [1, 2, 4, 8] as const;
 
 /** The straightened photos of a container one after the other. */
 export function Film({
-  container,
+  seen,
   series,
   isOnBoard = false,
 }: {
-  container: ContainerView;
+  seen: Seen;
   series: readonly PhotoSummary[];
   isOnBoard?: boolean;
 }) {
   const { experiment } = useExperiment();
-  const { pictures, error } = useFilm(container, series);
+  const { pictures, isWhole, error } = useFilm(seen, series);
   const [at, setAt] = useState(0);
   const [pace, setPace] = useState(2);
   const [plays, setPlays] = useState(false);
@@ -43,39 +44,42 @@ export function Film({
     return <p className="panel">{say('filmNeedsTwo')}</p>;
   const day = shown?.photo.takenOn;
   return (
-    <div className="film">
-      <div className="straightened" style={wholeInWindow(container)}>
+    <div className={isOnBoard ? 'film' : 'film photo-work'}>
+      <div className="straightened" style={wholeInWindow(seen)}>
         <canvas ref={canvas} role="img" aria-label={say('photoAlt', { day: day ? shortDay(day) : '' })} />
       </div>
-      <div className="film-tools">
-        <Button onClick={() => setPlays(!plays)}>{plays ? say('pauseFilm') : say('playFilm')}</Button>
-        <Button variant="light" onClick={() => setAt(at + 1)}>
-          {say('nextPicture')}
-        </Button>
-        <Form.Select
-          size="sm"
-          aria-label={say('pace')}
-          value={pace}
-          onChange={({ target }) => setPace(Number(target.value))}
-        >
-          {PACES.map((one) => (
-            <option key={one}>{one}</option>
-          ))}
-        </Form.Select>
-        <b aria-live={plays ? 'off' : 'polite'}>
-          {day &&
-            say('filmOf', {
-              age: daysBetween(calendarDay(experiment.sowOn), calendarDay(day)),
-              day: shortDay(day),
-            })}
-        </b>
+      <div className={isOnBoard ? '' : 'panel'}>
+        <div className="film-tools">
+          <Button onClick={() => setPlays(!plays)}>{plays ? say('pauseFilm') : say('playFilm')}</Button>
+          <Button variant="light" onClick={() => setAt(at + 1)}>
+            {say('nextPicture')}
+          </Button>
+          <Form.Select
+            size="sm"
+            aria-label={say('pace')}
+            value={pace}
+            onChange={({ target }) => setPace(Number(target.value))}
+          >
+            {PACES.map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </Form.Select>
+          <b aria-live={plays ? 'off' : 'polite'}>
+            {day &&
+              say('filmOf', {
+                age: daysBetween(calendarDay(experiment.sowOn), calendarDay(day)),
+                day: shortDay(day),
+              })}
+          </b>
+        </div>
+        {!isOnBoard && pictures.length > 1 && <SaveFilm pictures={pictures} pace={pace} isWhole={isWhole} />}
+        {!isOnBoard && (
+          <p className="quiet film-hint">
+            {say('filmHint')}{' '}
+            <Link to={`/experiments/${experiment.id}/print?sheet=flip`}>{say('printAsCards')}</Link>
+          </p>
+        )}
       </div>
-      {!isOnBoard && (
-        <p className="quiet film-hint">
-          {say('filmHint')}{' '}
-          <Link to={`/experiments/${experiment.id}/print?sheet=flip`}>{say('printAsCards')}</Link>
-        </p>
-      )}
     </div>
   );
 }

@@ -8,20 +8,26 @@ import {
   lightOf,
   MARGIN,
   edgeReach,
+  LEFT_OUT,
+  leaveOut,
   placeArea,
   type PlaceGrid,
   rectifiedSize,
   rectify,
+  type Stroke,
   upperEdge,
   usableLight,
 } from '@bright-sprout/core/imaging';
 import { defined, MOST_PHOTO_BYTES, type Outcome } from '@bright-sprout/core/shared';
 import { expose, transfer } from 'comlink';
+import { type FilmFrame, gifOf, type GoesOn, picturesOf } from './film-file.ts';
 
 /** Where the container is in a photo, in shares of its width and height. */
 export interface Frame {
   readonly corners: readonly number[];
   readonly greyPatch: readonly number[] | null;
+  /** Strokes over the straightened container that leave out what is under them. */
+  readonly leftOut: readonly Stroke[];
 }
 
 /** What was seen of a container: enough to measure it with any threshold. */
@@ -37,6 +43,9 @@ const LONGEST_SIDE = 3200;
 
 /** Share of colour that is left of what is not plant. */
 const PALE = 0.25;
+
+/** What a brush left out: a blue that no plant and no soil has. */
+const LEFT_OUT_COLOUR = [120, 150, 215] as const;
 
 /** Photos are read, straightened and counted here, off the page's own thread. */
 const imaging = {
@@ -60,6 +69,7 @@ const imaging = {
     const light = usableLight(lightOf(flat, whole, edgeReach(flat, grid)));
     if (!light.defined) return light;
     const map = greenMap(flat, gains);
+    leaveOut(map, frame.leftOut);
     const histograms = placesOf(grid).map((place) =>
       greenHistogram(map, placeArea(flat, grid, place, MARGIN)),
     );
@@ -77,11 +87,13 @@ const imaging = {
     if (!seen.defined) return seen;
     const { flat, gains } = seen.value;
     if (threshold !== null) {
-      const { bins } = greenMap(flat, gains);
+      const map = greenMap(flat, gains);
+      leaveOut(map, frame.leftOut);
       const { data } = flat;
-      bins.forEach((bin, pixel) => {
-        if (upperEdge(bin) > threshold) return;
+      map.bins.forEach((bin, pixel) => {
         const at = pixel * 4;
+        if (bin === LEFT_OUT) data.set(LEFT_OUT_COLOUR, at);
+        if (bin === LEFT_OUT || upperEdge(bin) > threshold) return;
         const grey = ((data[at] as number) + (data[at + 1] as number) + (data[at + 2] as number)) / 3;
         const pale = 255 - PALE * (255 - grey);
         data.fill(pale, at, at + 3);
@@ -90,6 +102,20 @@ const imaging = {
     const pixels = new ImageData(flat.data as Uint8ClampedArray<ArrayBuffer>, flat.width, flat.height);
     const bitmap = await createImageBitmap(pixels);
     return transfer(defined(bitmap), [bitmap]);
+  },
+
+  /** A film as a file; undefined when it was stopped. The pictures are used up. */
+  async film(
+    kind: 'gif' | 'zip',
+    frames: readonly FilmFrame[],
+    pace: number,
+    goesOn: GoesOn,
+  ): Promise<Blob | undefined> {
+    try {
+      return await (kind === 'gif' ? gifOf(frames, pace, goesOn) : picturesOf(frames, goesOn));
+    } finally {
+      for (const { picture } of frames) picture.close();
+    }
   },
 };
 

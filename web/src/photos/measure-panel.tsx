@@ -1,6 +1,5 @@
 import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView } from '@bright-sprout/contract/plans';
 import { BLURRED, type GreenCover, OBLIQUE, THRESHOLD_STEP } from '@bright-sprout/core/imaging';
 import type { Outcome } from '@bright-sprout/core/shared';
 import { undefinedWords } from '@bright-sprout/core/words';
@@ -16,6 +15,7 @@ import {
   type FoundFrame,
   isKeepable,
   type MeasuredPot,
+  type Seen,
   NOTHING_GREEN,
   seriesThreshold,
 } from './series.ts';
@@ -28,13 +28,13 @@ const SLIDER = { min: 0, max: 0.8, step: 0.01, usual: 0.2 } as const;
 
 /** How much of each place is green on the day of a photo, and keeping it. */
 export function MeasurePanel({
-  container,
+  seen,
   series,
   photo,
   frame,
   looks,
 }: {
-  container: ContainerView;
+  seen: Seen;
   series: readonly PhotoSummary[];
   photo: PhotoSummary;
   frame: FoundFrame;
@@ -48,20 +48,13 @@ export function MeasurePanel({
   const isFound = byHand === undefined && found.defined;
   const measured: MeasuredPhoto[] = series.flatMap((one) => {
     const look = looks.byPhoto.get(one.id);
-    return look?.defined
-      ? [{ photo: one, pots: coversOf(experiment, container, look.value, threshold) }]
-      : [];
+    return look?.defined ? [{ photo: one, pots: coversOf(experiment, seen, look.value, threshold) }] : [];
   });
   const look = looks.byPhoto.get(photo.id);
   const today = measured.find((one) => one.photo.id === photo.id);
   return (
     <div className="photo-work">
-      <Straightened
-        photo={photo}
-        frame={frame}
-        container={container}
-        threshold={showsMask ? threshold : null}
-      />
+      <Straightened photo={photo} frame={frame} seen={seen} threshold={showsMask ? threshold : null} />
       <div className="panel">
         <p role="status" className="quiet">
           {looks.done < looks.of

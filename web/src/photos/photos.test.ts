@@ -1,12 +1,12 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView, ExperimentView, UnitView } from '@bright-sprout/contract/plans';
+import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { BINS, binOf } from '@bright-sprout/core/imaging';
 import { defined, notDefined } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
 import type { Look } from './imaging.worker.ts';
 import { photoDay } from './photo-day.ts';
-import { coversOf, frameOf, isKeepable, seriesOf, seriesThreshold } from './series.ts';
-import { FIRST_MARKS, sideHeight } from './side-height.ts';
+import { coversOf, frameOf, isKeepable, onePot, potsIn, seriesOf, seriesThreshold } from './series.ts';
+import { FIRST_MARKS, rootDirection, stemLength } from './along-stem.ts';
 
 const CORNERS = [0, 0, 1, 0, 1, 1, 0, 1];
 
@@ -21,7 +21,7 @@ function photo(id: string, changes: Partial<PhotoSummary> = {}): PhotoSummary {
       width: 400,
       height: 300,
     },
-    ...{ corners: null, greyPatch: null, hasPicture: true, observer: 'Mx Fennel', measures: [] },
+    ...{ corners: null, greyPatch: null, leftOut: [], hasPicture: true, observer: 'Mx Fennel', measures: [] },
     recordedAt: '2026-11-01T08:00:00.000Z',
     ...changes,
   };
@@ -55,8 +55,10 @@ describe('whose corners a photo uses', () => {
 
   test('only photos of the same container, from the same side, are a series', () => {
     const side = photo('07', { view: 'side', unitId: 'u' });
-    expect(seriesOf([...series, side, photo('08', { containerId: 'd' })], 'above', 'c')).toEqual(series);
-    expect(seriesOf([...series, side], 'side', 'c')).toEqual([side]);
+    expect(seriesOf([...series, side, photo('08', { containerId: 'd' })], 'above', { id: 'c' })).toEqual(
+      series,
+    );
+    expect(seriesOf([...series, side], 'side', { id: 'c' })).toEqual([side]);
   });
 });
 
@@ -75,7 +77,7 @@ function look(...places: readonly (readonly [number, number])[]): Look {
 }
 
 describe('the cover of a series', () => {
-  const container = { id: 'c', rows: 1, columns: 2 } as ContainerView;
+  const container = { id: 'c', rows: 1, columns: 2 };
   const units = [
     { id: 'b', number: 2, containerId: 'c', row: 1, column: 2 },
     { id: 'a', number: 1, containerId: 'c', row: 1, column: 1 },
@@ -126,21 +128,47 @@ describe('a height from the side', () => {
   const size = { width: 1000, height: 1000 };
 
   test('follows the stem, and its bends make it longer', () => {
-    const straight = sideHeight(FIRST_MARKS, size, 60);
+    const straight = stemLength(FIRST_MARKS, size, 60);
     if (!straight.defined) throw new Error(straight.reason);
     expect(straight.value.mm).toBeCloseTo(50, 9);
     expect([straight.value.rulerLeans, straight.value.isUneven]).toEqual([false, false]);
-    const bent = sideHeight([...FIRST_MARKS.slice(0, 6), 0.6, 0.6, 0.5, 0.35], size, 60);
+    const bent = stemLength([...FIRST_MARKS.slice(0, 6), 0.6, 0.6, 0.5, 0.35], size, 60);
     expect(bent.defined && bent.value.mm).toBeGreaterThan(53);
   });
 
   test('says that the ruler leans, and that soil and ruler are not level', () => {
-    const leaning = sideHeight([0.1, 0.85, 0.3, 0.25, 0.5, 0.6, 0.5, 0.35], size, 60);
+    const leaning = stemLength([0.1, 0.85, 0.3, 0.25, 0.5, 0.6, 0.5, 0.35], size, 60);
     expect(leaning).toMatchObject({ value: { rulerLeans: true, isUneven: true } });
   });
 
   test('without a distance there is no scale', () => {
-    expect(sideHeight(FIRST_MARKS, size, 0)).toEqual({ defined: false, reason: 'marks_too_close' });
+    expect(stemLength(FIRST_MARKS, size, 0)).toEqual({ defined: false, reason: 'marks_too_close' });
+  });
+});
+
+test('the direction of a root is told from its marks alone', () => {
+  const sideways = rootDirection([0.2, 0.5, 0.4, 0.5, 0.6, 0.5], { width: 800, height: 600 });
+  expect(sideways.defined && sideways.value.degrees).toBeCloseTo(90, 9);
+  expect(rootDirection([0.2, 0.5, 0.2, 0.5], { width: 800, height: 600 })).toEqual({
+    defined: false,
+    reason: 'too_few_points',
+  });
+});
+
+describe('one pot from above', () => {
+  const units = [
+    { id: 'a', number: 1, containerId: 'c', row: 1, column: 1 },
+    { id: 'b', number: 2, containerId: 'c', row: 2, column: 3 },
+  ];
+  const experiment = { units } as unknown as ExperimentView;
+
+  test('is a place by itself, and its photos are not those of its container', () => {
+    expect(potsIn(experiment, onePot('b'))).toEqual([{ unit: units[1], row: 1, column: 1 }]);
+    expect(potsIn(experiment, { id: 'c', rows: 2, columns: 3 })).toHaveLength(2);
+    const whole = photo('01');
+    const alone = photo('02', { unitId: 'b' });
+    expect(seriesOf([whole, alone], 'above', { id: 'c' })).toEqual([whole]);
+    expect(seriesOf([whole, alone], 'above', onePot('b'))).toEqual([alone]);
   });
 });
 

@@ -1,9 +1,10 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView, ExperimentView, UnitView } from '@bright-sprout/contract/plans';
+import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import {
   greenCover,
   type GreenCover,
   otsuThreshold,
+  type PlaceGrid,
   pooled,
   type Threshold,
 } from '@bright-sprout/core/imaging';
@@ -12,6 +13,32 @@ import type { Frame, Look } from './imaging.worker.ts';
 
 /** Where four marks begin: a little inside the picture. */
 export const FIRST_CORNERS: readonly number[] = [0.1, 0.1, 0.9, 0.1, 0.9, 0.9, 0.1, 0.9];
+
+/** What photos are of: a container with its places, or one pot as its only place. */
+export interface Seen extends PlaceGrid {
+  readonly id: string;
+  readonly unitId?: string;
+}
+
+/** One pot alone, photographed from above. */
+export function onePot(unitId: string): Seen {
+  return { id: unitId, unitId, rows: 1, columns: 1 };
+}
+
+/** A pot where it stands in what is seen; row and column from 1. */
+export interface PlacedPot {
+  readonly unit: UnitView;
+  readonly row: number;
+  readonly column: number;
+}
+
+/** The pots that are seen, each in its place. */
+export function potsIn({ units }: ExperimentView, { id, unitId }: Seen): PlacedPot[] {
+  if (unitId) return units.filter((unit) => unit.id === unitId).map((unit) => ({ unit, row: 1, column: 1 }));
+  return units
+    .filter(({ containerId }) => containerId === id)
+    .map((unit) => ({ unit, row: unit.row, column: unit.column }));
+}
 
 /** The corners of a photo: its own, or those of the last photo before it that has some, or of the first after it. */
 export interface FoundFrame extends Frame {
@@ -25,16 +52,21 @@ export function frameOf(photo: PhotoSummary, series: readonly PhotoSummary[]): F
   const from =
     series.slice(0, at + 1).findLast(({ corners }) => corners !== null) ??
     series.slice(at + 1).find(({ corners }) => corners !== null);
-  return from?.corners ? { corners: from.corners, greyPatch: from.greyPatch, from } : undefined;
+  if (!from?.corners) return undefined;
+  const { corners, greyPatch, leftOut } = from;
+  return { corners, greyPatch, leftOut, from };
 }
 
-/** The photos of a container from above, or of its pots from the side, by day. */
+/** The photos of a container from above, or of its pots from the side, by day; from above, one pot's are its own. */
 export function seriesOf(
   photos: readonly PhotoSummary[],
   view: PhotoSummary['view'],
-  containerId: string,
+  { id, unitId }: Pick<Seen, 'id' | 'unitId'>,
 ): PhotoSummary[] {
-  return photos.filter((photo) => photo.view === view && photo.containerId === containerId);
+  if (unitId) return photos.filter((photo) => photo.view === view && photo.unitId === unitId);
+  return photos.filter(
+    (photo) => photo.view === view && photo.containerId === id && (view === 'side' || photo.unitId === null),
+  );
 }
 
 /** One threshold for all that was seen of a container, so that its days compare. */
@@ -52,17 +84,14 @@ export interface MeasuredPot {
 /** The green cover of each pot of a container. */
 export function coversOf(
   experiment: ExperimentView,
-  container: ContainerView,
+  seen: Seen,
   look: Look,
   threshold: number,
 ): MeasuredPot[] {
-  return experiment.units
-    .filter(({ containerId }) => containerId === container.id)
-    .map((unit) => {
-      const place = (unit.row - 1) * container.columns + unit.column - 1;
-      const histogram = look.histograms[place];
-      return { unit, cover: histogram ? greenCover(histogram, threshold) : notDefined('no_values') };
-    });
+  return potsIn(experiment, seen).map(({ unit, row, column }) => {
+    const histogram = look.histograms[(row - 1) * seen.columns + column - 1];
+    return { unit, cover: histogram ? greenCover(histogram, threshold) : notDefined('no_values') };
+  });
 }
 
 /** True of a measure that can become a reading: the pot was sown by then, and its cover could be told. */

@@ -1,26 +1,30 @@
 import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView } from '@bright-sprout/contract/plans';
 import type { PlaceGrid } from '@bright-sprout/core/imaging';
-import { type CSSProperties, useEffect, useRef, useState } from 'react';
+import { type CSSProperties, type ReactNode, useEffect, useRef, useState } from 'react';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { imaging, pictureOf } from './imaging.ts';
 import type { Frame } from './imaging.worker.ts';
+import { type PlacedPot, potsIn, type Seen } from './series.ts';
 
 /** A container straightened by its corners; with a threshold, what does not count as plant is grey. */
 export function Straightened({
   photo,
-  frame: { corners, greyPatch },
-  container: { rows, columns },
+  frame: { corners, greyPatch, leftOut },
+  seen,
   threshold,
+  children,
 }: {
   photo: PhotoSummary;
   frame: Frame;
-  container: ContainerView;
+  seen: Seen;
   threshold: number | null;
+  /** What lies over the picture, as large as it is. */
+  children?: ReactNode;
 }) {
   const { experiment } = useExperiment();
+  const { rows, columns } = seen;
   const canvas = useRef<HTMLCanvasElement>(null);
   const [error, setError] = useState<unknown>();
   useEffect(() => {
@@ -29,7 +33,7 @@ export function Straightened({
     const draw = async (): Promise<void> => {
       const blob = await pictureOf(experiment.id, photo.id);
       if (isLeft()) return;
-      const drawn = await imaging().draw(blob, { corners, greyPatch }, { rows, columns }, threshold);
+      const drawn = await imaging().draw(blob, { corners, greyPatch, leftOut }, { rows, columns }, threshold);
       if (!drawn.defined) return;
       if (!isLeft() && canvas.current) paint(canvas.current, drawn.value);
       drawn.value.close();
@@ -38,15 +42,13 @@ export function Straightened({
       if (!isLeft()) setError(thrown);
     });
     return () => left.abort();
-  }, [experiment.id, photo.id, corners, greyPatch, rows, columns, threshold]);
+  }, [experiment.id, photo.id, corners, greyPatch, leftOut, rows, columns, threshold]);
   if (error) return <FailureNote error={error} />;
   return (
     <div className="straightened" style={wholeInWindow({ rows, columns })}>
       <canvas ref={canvas} role="img" aria-label={say('flatAlt')} />
-      <PlaceNumbers
-        container={{ rows, columns }}
-        places={experiment.units.filter((unit) => unit.containerId === photo.containerId)}
-      />
+      <PlaceNumbers grid={{ rows, columns }} pots={potsIn(experiment, seen)} />
+      {children}
     </div>
   );
 }
@@ -58,20 +60,14 @@ export function paint(canvas: HTMLCanvasElement, picture: ImageBitmap): void {
   canvas.getContext('2d')?.drawImage(picture, 0, 0);
 }
 
-function PlaceNumbers({
-  container: { rows, columns },
-  places,
-}: {
-  container: { rows: number; columns: number };
-  places: readonly { id: string; number: number; row: number; column: number }[];
-}) {
-  return places.map(({ id, number, row, column }) => (
+function PlaceNumbers({ grid: { rows, columns }, pots }: { grid: PlaceGrid; pots: readonly PlacedPot[] }) {
+  return pots.map(({ unit, row, column }) => (
     <span
-      key={id}
+      key={unit.id}
       aria-hidden
       style={{ left: `${(100 * (column - 1)) / columns}%`, top: `${(100 * (row - 1)) / rows}%` }}
     >
-      {number}
+      {unit.number}
     </span>
   ));
 }

@@ -1,9 +1,8 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView } from '@bright-sprout/contract/plans';
 import { useEffect, useState } from 'react';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { imaging, pictureOf } from './imaging.ts';
-import { frameOf } from './series.ts';
+import { frameOf, type Seen } from './series.ts';
 
 /** One picture of a film. */
 export interface FilmPicture {
@@ -12,9 +11,10 @@ export interface FilmPicture {
 }
 
 /** The straightened photos of a container by day, each as soon as it is made. */
-export function useFilm({ rows, columns }: ContainerView, series: readonly PhotoSummary[]) {
+export function useFilm({ rows, columns }: Seen, series: readonly PhotoSummary[]) {
   const { experiment } = useExperiment();
   const [pictures, setPictures] = useState<readonly FilmPicture[]>([]);
+  const [isWhole, setIsWhole] = useState(false);
   const [error, setError] = useState<unknown>();
   useEffect(() => {
     const left = new AbortController();
@@ -24,21 +24,29 @@ export function useFilm({ rows, columns }: ContainerView, series: readonly Photo
       for (const photo of series) {
         const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
         if (!frame) continue;
-        const { corners, greyPatch } = frame;
-        const blob = await pictureOf(experiment.id, photo.id);
-        const drawn = await imaging().draw(blob, { corners, greyPatch }, { rows, columns }, null);
-        if (isLeft()) return;
-        if (!drawn.defined) continue;
-        made.push({ photo, picture: drawn.value });
-        setPictures([...made]);
+        const { corners, greyPatch, leftOut } = frame;
+        try {
+          const blob = await pictureOf(experiment.id, photo.id);
+          const drawn = await imaging().draw(blob, { corners, greyPatch, leftOut }, { rows, columns }, null);
+          if (isLeft()) return;
+          if (!drawn.defined) continue;
+          made.push({ photo, picture: drawn.value });
+          setPictures([...made]);
+        } catch (thrown) {
+          if (isLeft()) return;
+          setError(thrown);
+        }
       }
     };
-    make().catch((thrown: unknown) => setError(thrown));
+    void make().then(() => {
+      if (!isLeft()) setIsWhole(true);
+    });
     return () => {
       left.abort();
       setPictures([]);
+      setIsWhole(false);
       for (const { picture } of made) picture.close();
     };
   }, [experiment.id, series, rows, columns]);
-  return { pictures, error };
+  return { pictures, isWhole, error };
 }

@@ -1,10 +1,9 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { ContainerView } from '@bright-sprout/contract/plans';
-import type { Outcome } from '@bright-sprout/core/shared';
+import { notDefined, type Outcome } from '@bright-sprout/core/shared';
 import { useEffect, useMemo, useState } from 'react';
 import { imaging, pictureOf } from './imaging.ts';
 import type { Look } from './imaging.worker.ts';
-import { frameOf } from './series.ts';
+import { frameOf, type Seen } from './series.ts';
 
 /** What was seen of each photo of a series, looked at one after the other. */
 export interface Looks {
@@ -16,48 +15,55 @@ export interface Looks {
 }
 
 /** Looks at every photo of a series that has corners, each again when its corners are changed. */
-export function useLooks(
-  experimentId: string,
-  container: ContainerView,
-  series: readonly PhotoSummary[],
-): Looks {
-  const [seen, setSeen] = useState<ReadonlyMap<string, Outcome<Look>>>(new Map());
+export function useLooks(experimentId: string, seen: Seen, series: readonly PhotoSummary[]): Looks {
+  const [looked, setLooked] = useState<ReadonlyMap<string, Outcome<Look>>>(new Map());
   const [error, setError] = useState<unknown>();
   const wanted = useMemo(
     () =>
       series.flatMap((photo) => {
         const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
         if (!frame) return [];
-        const { corners, greyPatch } = frame;
+        const { corners, greyPatch, leftOut } = frame;
         return [
-          { photo, frame: { corners, greyPatch }, key: JSON.stringify([photo.id, corners, greyPatch]) },
+          {
+            photo,
+            frame: { corners, greyPatch, leftOut },
+            key: JSON.stringify([photo.id, corners, greyPatch, leftOut]),
+          },
         ];
       }),
     [series],
   );
-  const { rows, columns } = container;
+  const { rows, columns } = seen;
   useEffect(() => {
     const left = new AbortController();
     const isLeft = (): boolean => left.signal.aborted;
     const goOn = async (): Promise<void> => {
       for (const { photo, frame, key } of wanted) {
         if (isLeft()) return;
-        if (seen.has(key)) continue;
-        const look = await imaging().look(await pictureOf(experimentId, photo.id), frame, { rows, columns });
+        if (looked.has(key)) continue;
+        // One that cannot be fetched or read does not keep the others from being looked at.
+        let look: Outcome<Look>;
+        try {
+          look = await imaging().look(await pictureOf(experimentId, photo.id), frame, { rows, columns });
+        } catch (thrown) {
+          if (!isLeft()) setError(thrown);
+          look = notDefined('no_values');
+        }
         if (isLeft()) return;
-        setSeen((before) => new Map(before).set(key, look));
+        setLooked((before) => new Map(before).set(key, look));
         return;
       }
     };
-    goOn().catch((thrown: unknown) => setError(thrown));
+    void goOn();
     return () => left.abort();
-  }, [wanted, seen, experimentId, rows, columns]);
+  }, [wanted, looked, experimentId, rows, columns]);
   return useMemo(() => {
     const byPhoto = new Map<string, Outcome<Look>>();
     for (const { photo, key } of wanted) {
-      const look = seen.get(key);
+      const look = looked.get(key);
       if (look) byPhoto.set(photo.id, look);
     }
     return { byPhoto, done: byPhoto.size, of: wanted.length, error };
-  }, [wanted, seen, error]);
+  }, [wanted, looked, error]);
 }

@@ -15,7 +15,7 @@ export function FlipCards() {
   const photos = useQuery(photosQuery(experiment.id));
   if (!photos.data) return <div aria-busy="true" />;
   const shown = experiment.containers.filter(
-    ({ id }) => seriesOf(photos.data, 'above', id).filter((photo) => photo.hasPicture).length > 1,
+    (container) => seriesOf(photos.data, 'above', container).filter((photo) => photo.hasPicture).length > 1,
   );
   if (shown.length === 0) return <p>{say('noFlipBookYet')}</p>;
   return (
@@ -29,7 +29,7 @@ export function FlipCards() {
 }
 
 function Book({ container, photos }: { container: ContainerView; photos: readonly PhotoSummary[] }) {
-  const series = useMemo(() => seriesOf(photos, 'above', container.id), [photos, container.id]);
+  const series = useMemo(() => seriesOf(photos, 'above', container), [photos, container]);
   const { pictures } = useFilm(container, series);
   return (
     <ol className="flip-cards" aria-label={say('flipBook')}>

@@ -32,8 +32,45 @@ export default {
   markAt: '{name}, {x} across, {y} down',
   rulerMark: 'Ruler mark {which}',
   stemMark: 'Stem mark {index}',
+  leaveOutView: 'Leave out',
+  twoDays: 'Two days',
+  leaveOutHint:
+    'Go with the brush over what is no plant and no soil: a label, a stick, a cloth. What is under it is not counted. Later photos that take over these corners take it over too.',
+  leaveOutKeys:
+    'By keys: choose the picture, move with the arrows (with Shift, big steps), dab with the space bar.',
+  leftOutTakenOver: 'Taken over from {day}. Keeping it here makes corners and brush those of this photo.',
+  thickBrush: 'Thick brush',
+  keepLeftOut: 'Keep what is left out',
+  takeStrokeBack: 'Take the last one back',
+  leftOutKept: 'Kept. Photos are measured again without it.',
+  strokesNow: '{count, plural, =0 {Nothing is left out.} one {One stroke.} other {# strokes.}}',
+  brushAt: 'Brush, {x} percent across, {y} percent down',
+  twoDaysNeedTwo: 'This needs two photos with marked corners.',
+  leftSide: 'Left',
+  rightSide: 'Right',
+  moveTheLine: 'Move the line',
+  dayOfSide: '{name}: day',
+  potOfSide: '{name}: pot',
+  allOfIt: 'All of it',
+  fromAboveOnePot: 'From above, one pot',
+  noPotPhotosYet:
+    'No photo of this pot alone yet. Take it from straight above, with all four sides of the pot in the picture.',
+  whatIsMeasured: 'What is measured',
+  measuresHeight: 'Height along the stem',
+  measuresRootLength: 'Length of the root',
+  measuresRootDirection: 'Direction of the root',
+  severalInOne: 'Several plants in one photo: choose each pot in turn. The ruler’s marks stay.',
+  markTheRoot:
+    'Put the first mark where the root leaves the seed and the last one on its tip, with the picture as upright as the bag stood.',
+  directionFound: '{degrees}° from straight down, give or take {error}°',
+  directionHint:
+    '0° is straight down, 90° sideways, 180° straight up. From the first mark to the last, whatever is between.',
+  saveAsGif: 'Save as GIF',
+  savePictures: 'Save the pictures (zip)',
+  makingFile: 'Making the file, {share} % …',
+  stopMaking: 'Stop',
   markTheStem:
-    'Put marks 1 and 2 on two lines of the ruler, mark 3 on the soil line, and the last mark on the tip. Add a mark at each bend of the stem.',
+    'Put marks 1 and 2 on two lines of the ruler, mark 3 on the soil line (of a root: where it leaves the seed), and the last mark on the tip. Add a mark at each bend.',
   marksApart: 'Marks 1 and 2 are apart',
   addABend: 'Add a bend',
   takeLastAway: 'Take the last mark away',
@@ -44,9 +81,10 @@ export default {
     'The ruler leans by {degrees}°. Its marks still give the scale; was it upright when the photo was taken?',
   notInOnePlane:
     'The lower mark of the ruler and the soil line are not level. Stand the ruler right beside the stem: what is nearer to the camera looks larger.',
-  keepThisHeight: 'Keep this height',
+  keepMeasured: 'Keep it for pot {pot}',
   heightKept: 'Kept: {height}.',
-  heightNotPlanned: 'This plan reads no height, so it can be looked at and not kept.',
+  heightNotPlanned:
+    'This plan reads no height and no root, so it can be looked at and not kept. Root length and direction are under “We also read” in Plan, Question.',
   potAlt: 'Pot {pot} from above on {day}',
   sideAlt: 'Pot {pot} from the side on {day}',
   fromAbove: 'From above, the whole container',
@@ -88,7 +126,7 @@ export default {
   keeping: 'Keeping {done} of {of} …',
   keptAll: 'All kept.',
   notPlanned:
-    'This plan does not read green cover, so it can be looked at and not kept. A plan reads it where “We read” under Plan, Question says green cover.',
+    'This plan does not read green cover, so it can be looked at and not kept. A plan reads it where “We read” or “We also read” under Plan, Question says green cover.',
   notAbove:
     'The camera was not straight above: one edge looks {times} times as long as the one across. Measured all the same; better from further above.',
   blurred:

@@ -172,11 +172,11 @@ function BoardFilm() {
   const film = useMemo(() => {
     const all = experiment.containers.map((container) => ({
       container,
-      series: seriesOf(photos ?? [], 'above', container.id).filter(({ hasPicture }) => hasPicture),
+      series: seriesOf(photos ?? [], 'above', container).filter(({ hasPicture }) => hasPicture),
     }));
     return all.find(({ series }) => series.length > 1 && series.some(({ corners }) => corners));
   }, [experiment.containers, photos]);
-  return film ? <Film container={film.container} series={film.series} isOnBoard /> : null;
+  return film ? <Film seen={film.container} series={film.series} isOnBoard /> : null;
 }
 
 /** The teacher's own words. */

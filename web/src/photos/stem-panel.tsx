@@ -1,0 +1,70 @@
+import { say } from '@bright-sprout/words/photos';
+import type { PhotoSummary } from '@bright-sprout/contract/photos';
+import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
+import { useExperiment } from '../shared/experiment/index.ts';
+import { DeletePicture } from './delete-picture.tsx';
+import { PotSelect } from './pot-select.tsx';
+import { StemMarks } from './stem-marks.tsx';
+
+/** What is measured along a line of marks. */
+const ALONG: Readonly<Record<string, string>> = {
+  height: say('measuresHeight'),
+  'root length': say('measuresRootLength'),
+  'root direction': say('measuresRootDirection'),
+};
+
+/** What is measured along the stem or the root of each plant that a photo from the side shows. */
+export function StemPanel({ photo, pots }: { photo: PhotoSummary; pots: readonly UnitView[] }) {
+  const { experiment } = useExperiment();
+  const variables = experiment.variables.filter(({ name }) => name in ALONG);
+  const [unitId, setUnitId] = useState(photo.unitId ?? pots[0]?.id ?? '');
+  const [variableId, setVariableId] = useState(variables[0]?.id);
+  const variable = variables.find(({ id }) => id === variableId);
+  const unit = pots.find(({ id }) => id === unitId);
+  // A photo of a plant in a plan that reads no length can still be looked at.
+  return (
+    <StemMarks
+      key={`${unitId} ${variableId}`}
+      photo={photo}
+      unit={unit}
+      variable={variable}
+      choices={
+        <>
+          <PotSelect pots={pots} chosenId={unitId} onChoose={setUnitId} />
+          <VariableSelect variables={variables} chosenId={variableId} onChoose={setVariableId} />
+          <p className="quiet">{say('severalInOne')}</p>
+        </>
+      }
+      foot={<DeletePicture photo={photo} />}
+    />
+  );
+}
+
+function VariableSelect({
+  variables,
+  chosenId,
+  onChoose,
+}: {
+  variables: readonly VariableView[];
+  chosenId: string | undefined;
+  onChoose: (id: string) => void;
+}) {
+  if (variables.length < 2) return null;
+  return (
+    <Form.Select
+      size="sm"
+      className="pot-choice"
+      aria-label={say('whatIsMeasured')}
+      value={chosenId}
+      onChange={({ target }) => onChoose(target.value)}
+    >
+      {variables.map(({ id, name }) => (
+        <option key={id} value={id}>
+          {ALONG[name]}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}

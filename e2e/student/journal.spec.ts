@@ -39,7 +39,17 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await tablet.mouse.up();
   await tablet.getByRole('button', { name: 'stem', exact: true }).click();
   await tablet.getByRole('button', { name: 'Tap where “stem” goes' }).press('Enter');
-  await expect(tablet.locator('.sheet-label')).toHaveText('stem');
+  const label = tablet.locator('.sheet-label');
+  await expect(label).toHaveText('stem');
+  const before = await label.getAttribute('aria-label');
+  await label.press('ArrowDown');
+  await expect(label).not.toHaveAttribute('aria-label', before ?? '');
+  await tablet.getByRole('button', { name: 'root', exact: true }).click();
+  await tablet.getByRole('button', { name: 'Tap where “root” goes' }).press('Enter');
+  await label.last().press('Delete');
+  await expect(label).toHaveCount(1);
+  await tablet.getByRole('button', { name: 'Eraser' }).click();
+  await tablet.getByRole('button', { name: 'Thick pen' }).click();
   await expectAccessible(tablet);
   await tablet.getByRole('button', { name: 'The drawing is ready' }).click();
   await tablet.getByRole('button', { name: 'Keep it' }).click();

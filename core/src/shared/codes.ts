@@ -25,7 +25,16 @@ export const SOWING_ITEMS = ['seeds', 'depth', 'treatment', 'label'] as const;
 export type SowingItem = (typeof SOWING_ITEMS)[number];
 
 /** What a change can be of. */
-export const CHANGED_THINGS = ['readings', 'care', 'journal', 'sowing', 'lesson', 'poll', 'votes'] as const;
+export const CHANGED_THINGS = [
+  'readings',
+  'care',
+  'journal',
+  'photos',
+  'sowing',
+  'lesson',
+  'poll',
+  'votes',
+] as const;
 export type ChangedThing = (typeof CHANGED_THINGS)[number];
 
 /** Why a reading is set aside that arrives long after its day was closed. */

@@ -24,6 +24,8 @@ const SAVED = `
   UNION ALL
   SELECT 'journal', id, experiment_id, 0, 0 FROM journal_entry WHERE recorded_at > ?
   UNION ALL
+  SELECT 'photos', id, experiment_id, 0, 0 FROM photo WHERE recorded_at > ?
+  UNION ALL
   SELECT 'sowing', t.unit_id, u.experiment_id, 0, CRC32(t.item)
     FROM sowing_tick t JOIN unit u ON u.id = t.unit_id WHERE t.recorded_at > ?
   UNION ALL
@@ -34,7 +36,7 @@ const SAVED = `
   SELECT 'votes', v.id, p.experiment_id, 0, 0 FROM vote v JOIN poll p ON p.id = v.poll_id WHERE v.recorded_at > ?`;
 
 /** How often {@link SAVED} asks for a time. */
-const TIMES_IN_SAVED = 8;
+const TIMES_IN_SAVED = 9;
 
 interface SavedRow {
   thing: ChangedThing;

@@ -75,6 +75,7 @@ export class Photo {
   @Column('varchar', { length: 60 })
   observer: string;
 
+  @Index('ix_photo_recorded')
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   recordedAt: Date;
 }

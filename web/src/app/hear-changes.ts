@@ -11,6 +11,7 @@ const KEPT_AS = {
   readings: 'readings',
   care: 'care',
   journal: 'journal',
+  photos: 'photos',
   sowing: 'ticks',
   lesson: 'lesson',
   poll: 'poll',

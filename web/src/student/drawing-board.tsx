@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { ReactSketchCanvas, type ReactSketchCanvasRef } from 'react-sketch-canvas';
 import { type Label, labelledPicture } from '../shared/pictures/index.ts';
+import { SheetLabels } from './sheet-labels.tsx';
 
 const PENS = [
   { name: say('blackPen'), color: COLOURS.ink },
@@ -11,6 +12,9 @@ const PENS = [
   { name: say('brownPen'), color: COLOURS.bark },
   { name: say('yellowPen'), color: COLOURS.penYellow },
 ] as const;
+
+const THICKNESSES = { thin: 3, thick: 9 } as const;
+const ERASER = 22;
 
 /** A sheet to draw a plant on, and words to put beside its parts. */
 export function DrawingBoard({
@@ -22,12 +26,18 @@ export function DrawingBoard({
 }) {
   const sheet = useRef<ReactSketchCanvasRef>(null);
   const [color, setColor] = useState<string>(PENS[0].color);
+  const [isThick, setIsThick] = useState(false);
+  const [erases, setErases] = useState(false);
   const [word, setWord] = useState<string>();
   const [labels, setLabels] = useState<readonly Label[]>([]);
   const finish = async (): Promise<void> => {
     const drawn = await sheet.current?.exportImage('jpeg');
     const base64 = drawn?.split(',')[1];
     if (base64) onPicture(await labelledPicture(base64, labels));
+  };
+  const erase = (isOn: boolean): void => {
+    setErases(isOn);
+    sheet.current?.eraseMode(isOn);
   };
   const place = (event: React.MouseEvent<HTMLElement>): void => {
     if (word === undefined) return;
@@ -47,13 +57,25 @@ export function DrawingBoard({
             type="button"
             className="pen"
             aria-label={pen.name}
-            aria-pressed={color === pen.color}
+            aria-pressed={!erases && color === pen.color}
             style={{ background: pen.color }}
-            onClick={() => setColor(pen.color)}
+            onClick={() => {
+              setColor(pen.color);
+              erase(false);
+            }}
           />
         ))}
+        <Button variant="light" aria-pressed={isThick} onClick={() => setIsThick(!isThick)}>
+          {say('thickPen')}
+        </Button>
+        <Button variant="light" aria-pressed={erases} onClick={() => erase(!erases)}>
+          {say('eraser')}
+        </Button>
         <Button variant="light" onClick={() => sheet.current?.undo()}>
           {say('undo')}
+        </Button>
+        <Button variant="light" onClick={() => sheet.current?.redo()}>
+          {say('redo')}
         </Button>
         <Button variant="light" disabled={labels.length === 0} onClick={() => setLabels(labels.slice(0, -1))}>
           {say('takeTheLastWordAway')}
@@ -64,20 +86,13 @@ export function DrawingBoard({
           ref={sheet}
           width="100%"
           height="420px"
-          strokeWidth={5}
+          strokeWidth={isThick ? THICKNESSES.thick : THICKNESSES.thin}
+          eraserWidth={ERASER}
           strokeColor={color}
           canvasColor={COLOURS.white}
           exportWithBackgroundImage={false}
         />
-        {labels.map((label, index) => (
-          <span
-            key={index}
-            className="sheet-label"
-            style={{ left: `${label.x * 100}%`, top: `${label.y * 100}%` }}
-          >
-            {label.word}
-          </span>
-        ))}
+        <SheetLabels labels={labels} onChange={setLabels} />
         {word !== undefined && (
           <button type="button" className="sheet-target" onClick={place}>
             <span>{say('tapWhereGoes', { word })}</span>

@@ -1,3 +1,4 @@
+import type { ChangedThing } from '@bright-sprout/core/shared';
 import { keys } from '../shared/api/index.ts';
 import type { ChangeEvent, ReadPot } from '@bright-sprout/contract/live';
 import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
@@ -9,7 +10,7 @@ const POTS = keys.ofDevice('pots');
 
 /** Brings a tablet up to date with what others of the class saved; it asks only where it cannot know. */
 export function hearOfClass(queries: QueryClient, { thing, read }: ChangeEvent): void {
-  if (thing === 'journal' || thing === 'lesson' || thing === 'votes') return;
+  if (NOT_FOR_DEVICES.includes(thing)) return;
   if (thing === 'poll') {
     void queries.invalidateQueries({ queryKey: keys.ofDevice('poll') });
     return;
@@ -46,3 +47,6 @@ export function withRead(
     return isRead && !pot.isReadToday ? { ...pot, isReadToday: true } : pot;
   });
 }
+
+/** What no page of a device shows as it comes. */
+const NOT_FOR_DEVICES: readonly ChangedThing[] = ['journal', 'photos', 'lesson', 'votes'];

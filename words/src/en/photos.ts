@@ -98,6 +98,7 @@ export default {
   greyPatch: 'Grey patch',
   byPot: 'By pot',
   potDayByDay: 'Pot {number} day by day',
+  potOnDay: 'Pot {number}, {day}',
   readOn: '{value}, {observer}',
   notRead: 'not read',
   takenOverFrom: 'These corners are taken over from {day}. Look whether they still fit.',

@@ -14,6 +14,7 @@ import {
 import { useQuery } from '@tanstack/react-query';
 import { useMemo, useState } from 'react';
 import { conclusionsQuery, journalQuery } from '../../shared/api/index.ts';
+import { PhotoDays } from '../../photos/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { TreatmentMark } from '../../shared/plants/index.ts';
 import { longDay, shortDay } from '../../shared/ui/index.ts';
@@ -65,6 +66,7 @@ export function ClassReport({ now, hasNames }: PaperProps) {
             variableName={variable.name}
           />
         )}
+        <PhotoDays until={now.day} />
         <ChosenPictures hasNames={hasNames} />
       </section>
       {words && isRead && (

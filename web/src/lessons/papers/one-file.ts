@@ -1,6 +1,6 @@
 /** Selectors of styles that a page on its own needs. */
 const OWN_STYLES =
-  /\.(sheet|report|curves|line-up|our-words|drawn|mark-key|treatment-mark|next-plan|question-facts|visually-hidden)/;
+  /\.(sheet|report|curves|line-up|our-words|drawn|mark-key|treatment-mark|next-plan|question-facts|photo-days|visually-hidden)/;
 
 /** Saves what is shown as one file that needs neither this application nor a network: styles and pictures within. */
 export async function downloadPage(shown: HTMLElement, title: string): Promise<void> {

@@ -2,9 +2,10 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
 import { type PlantOnDay, watchedRows } from '@bright-sprout/core/lessons';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { classesQuery, journalQuery, predictionsQuery } from '../../shared/api/index.ts';
+import { PhotoDays } from '../../photos/index.ts';
 import { treatmentOf, useExperiment } from '../../shared/experiment/index.ts';
 import { TreatmentMark } from '../../shared/plants/index.ts';
 import { CurvesDrawing } from '../curves-drawing.tsx';
@@ -12,6 +13,9 @@ import { GrowthRows } from '../growth-rows.tsx';
 import type { LessonNow } from '../lesson-now.ts';
 import { EntryList } from './entry-list.tsx';
 import type { PaperProps } from './papers-page.tsx';
+
+/** Pots of a page whose photos still fit on it. */
+const MOST_PICTURED = 6;
 
 interface Owner {
   readonly key: string;
@@ -69,7 +73,7 @@ export function StudentPages({ now, hasNames }: PaperProps) {
 function StudentPage({ owner, now, hasNames }: { owner: Owner; now: LessonNow; hasNames: boolean }) {
   const { experiment, variable } = useExperiment();
   const { name, team, plants } = owner;
-  const own = new Set(plants.map(({ unit }) => unit.id));
+  const own = useMemo(() => new Set(plants.map(({ unit }) => unit.id)), [plants]);
   const entries = useQuery(journalQuery(experiment.id)).data ?? [];
   const guesses = useQuery(predictionsQuery(experiment.id)).data ?? [];
   const guess = name === '' ? undefined : guesses.findLast(({ observer }) => observer === name)?.choice;
@@ -109,6 +113,7 @@ function StudentPage({ owner, now, hasNames }: { owner: Owner; now: LessonNow; h
           isOwn
         />
       )}
+      {plants.length <= MOST_PICTURED && <PhotoDays until={now.day} potIds={own} />}
       {guess !== undefined && <p>{say('youGuessed', { choice: guess })}</p>}
       {words && <p>{words.headline}</p>}
       <EntryList entries={mine.slice(-4)} hasNames={hasNames} />

@@ -1,1 +1,2 @@
-export { type Label, labelledPicture, smallPicture } from './small-picture.ts';
+export { type Label, placeLabels, type PlacedLabel, wordX } from './place-labels.ts';
+export { labelledPicture, smallPicture } from './small-picture.ts';

@@ -1,13 +1,8 @@
 import { COLOURS } from '../ui/tokens.ts';
+import { type Label, placeLabels, wordX } from './place-labels.ts';
+
 const LONGEST_SIDE = 1280;
 const QUALITY = 0.8;
-
-/** A label on a drawing, in shares of its width and height. */
-export interface Label {
-  readonly word: string;
-  readonly x: number;
-  readonly y: number;
-}
 
 /**
  * Draws a picture anew at 1280 pixels at most, as JPEG in base64. The new picture has no place, time or device in it.
@@ -29,7 +24,7 @@ export async function smallPicture(file: Blob): Promise<string> {
   return base64Of(canvas);
 }
 
-/** Writes labels onto a drawing, given and taken as JPEG in base64. */
+/** Writes labels with their arrows onto a drawing, given and taken as JPEG in base64. */
 export async function labelledPicture(picture: string, labels: readonly Label[]): Promise<string> {
   const image = new Image();
   image.src = `data:image/jpeg;base64,${picture}`;
@@ -43,14 +38,39 @@ export async function labelledPicture(picture: string, labels: readonly Label[])
   const size = Math.round(canvas.width / 32);
   pen.font = `600 ${size}px "Atkinson Hyperlegible Next Variable", sans-serif`;
   pen.textBaseline = 'middle';
-  for (const { word, x, y } of labels) {
+  for (const label of placeLabels(labels)) {
+    const { word, side, wordY } = label;
+    const tip = { x: label.x * canvas.width, y: label.y * canvas.height };
+    const middle = { x: wordX(label) * canvas.width, y: wordY * canvas.height };
     const width = pen.measureText(word).width + size;
+    const edge = middle.x + (side === 'left' ? width / 2 : -width / 2);
+    drawArrow(pen, { x: edge, y: middle.y }, tip, size / 2);
     pen.fillStyle = COLOURS.amberWash;
-    pen.fillRect(x * canvas.width - width / 2, y * canvas.height - size * 0.8, width, size * 1.6);
+    pen.fillRect(middle.x - width / 2, middle.y - size * 0.8, width, size * 1.6);
     pen.fillStyle = COLOURS.ink;
-    pen.fillText(word, x * canvas.width - width / 2 + size / 2, y * canvas.height);
+    pen.fillText(word, middle.x - width / 2 + size / 2, middle.y);
   }
   return base64Of(canvas);
+}
+
+interface Spot {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A straight arrow, as on a labelled drawing in a book. */
+function drawArrow(pen: CanvasRenderingContext2D, from: Spot, to: Spot, head: number): void {
+  const angle = Math.atan2(to.y - from.y, to.x - from.x);
+  pen.strokeStyle = COLOURS.ink;
+  pen.lineWidth = head / 4;
+  pen.beginPath();
+  pen.moveTo(from.x, from.y);
+  pen.lineTo(to.x, to.y);
+  for (const turn of [-0.5, 0.5]) {
+    pen.moveTo(to.x, to.y);
+    pen.lineTo(to.x - head * Math.cos(angle + turn), to.y - head * Math.sin(angle + turn));
+  }
+  pen.stroke();
 }
 
 function base64Of(canvas: HTMLCanvasElement): string {

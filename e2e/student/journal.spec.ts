@@ -55,6 +55,12 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await tablet.getByRole('button', { name: 'Keep it' }).click();
 
   await show();
+  await tablet.getByRole('button', { name: 'Go on with this drawing' }).click();
+  await expect(label).toHaveText('stem');
+  await expect(tablet.locator('.sheet svg path')).not.toHaveCount(0);
+  await tablet.getByRole('button', { name: 'Back to the pot' }).click();
+
+  await show();
   await tablet.getByRole('button', { name: 'Sentence' }).click();
   await expect(tablet.getByRole('button', { name: 'Keep it' })).toBeDisabled();
   await tablet.getByLabel('What do you see?').fill('The');

@@ -1,6 +1,8 @@
+import { MOST_ENTRY_BYTES } from '@bright-sprout/core/shared';
 import type { EntryRequest, EntryView, HideEntryRequest } from './requests.ts';
 import { json, request, route } from '../shared/index.ts';
 
+export { DrawingPart, LabelPart, LinePart, MOST_LINE_NUMBERS, MOST_LINES } from './drawing.ts';
 export { EntryRequest, type EntryView, HideEntryRequest } from './requests.ts';
 
 /** The journal of an experiment. */
@@ -17,6 +19,7 @@ export const journalRoutes = {
     path: '/experiments/:experimentId/journal/:entryId',
     summary: 'Keep an entry under an id made on the device',
     access: 'owner',
+    maxBytes: MOST_ENTRY_BYTES,
     body: request<EntryRequest>('EntryRequest'),
     answer: json<EntryView>(),
   }),

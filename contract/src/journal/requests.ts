@@ -9,6 +9,7 @@ import {
   type Id,
   type Instant,
 } from '../shared/index.ts';
+import { DrawingPart } from './drawing.ts';
 import { UploadPart } from '../uploads/index.ts';
 
 /** A photo, a drawing or a sentence about a unit, or about all pots. */
@@ -30,6 +31,10 @@ export class EntryRequest {
   /** The picture of a photo or drawing, sent before. */
   @NestedOrNull(() => UploadPart)
   picture: UploadPart | null;
+
+  /** How a drawing was drawn. */
+  @NestedOrNull(() => DrawingPart)
+  drawing?: DrawingPart | null;
 }
 
 /** Whether an entry is hidden from everybody but who made it. */
@@ -48,6 +53,8 @@ export interface EntryView {
   hasPicture: boolean;
   /** Only who made it and the teacher see it. */
   isHidden: boolean;
+  /** For the student who drew it, where its lines were kept. */
+  canGoOn: boolean;
   observer: string;
   recordedAt: Instant;
 }

@@ -1,4 +1,4 @@
-import { MOST_PART_BYTES } from '@bright-sprout/core/shared';
+import { MOST_ENTRY_BYTES, MOST_PART_BYTES } from '@bright-sprout/core/shared';
 import type { PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
 import type {
   ChosenStudentRequest,
@@ -12,7 +12,7 @@ import type {
 } from './requests.ts';
 import type { TickView } from '../sowing/index.ts';
 import type { ReadingView } from '../readings/index.ts';
-import type { EntryView } from '../journal/index.ts';
+import type { DrawingPart, EntryView } from '../journal/index.ts';
 import type { CareView } from '../care/index.ts';
 import { json, request, route } from '../shared/index.ts';
 
@@ -114,6 +114,7 @@ export const studentRoutes = {
     path: '/device/journal/:entryId',
     summary: 'Keep a photo, drawing or sentence under an id made on the device',
     access: 'student',
+    maxBytes: MOST_ENTRY_BYTES,
     body: request<StudentEntryRequest>('StudentEntryRequest'),
     answer: json<EntryView>(),
   }),
@@ -124,6 +125,13 @@ export const studentRoutes = {
     access: 'student',
     takesBytes: true,
     maxBytes: MOST_PART_BYTES,
+  }),
+  ownDrawing: route({
+    method: 'GET',
+    path: '/device/journal/:entryId/drawing',
+    summary: 'The lines of an own drawing, to go on with it',
+    access: 'student',
+    answer: json<DrawingPart>(),
   }),
   classPicture: route({
     method: 'GET',

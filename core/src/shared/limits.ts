@@ -19,6 +19,9 @@ export const MOST_CLAIM_CHARACTERS = 600;
 /** The most bytes of a file that go in one request; a device on a slow line sends smaller parts. */
 export const MOST_PART_BYTES = 524_288;
 
+/** The most bytes of an entry with the lines of its drawing. */
+export const MOST_ENTRY_BYTES = 400_000;
+
 /** The largest table that is taken, in bytes. */
 export const MOST_FILE_BYTES = 30_000_000;
 

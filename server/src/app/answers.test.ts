@@ -203,6 +203,19 @@ test('a tablet', async () => {
   await put(tablet, `/device/care/${uuid()}`, { ...care, experimentId: sown.id });
   const entry = { unitId: unit!.id, happenedOn: today, kind: 'note', note: 'Two leaves', picture: null };
   await put(tablet, `/device/journal/${uuid()}`, { ...entry, experimentId: sown.id });
+  const drawn = await sendFile(
+    tablet,
+    await pictureOf({ width: 1, height: 1, pixels: new Uint8Array(3) }),
+    '/api/device/uploads',
+  );
+  const line = { colour: '#1e2b26', thickness: 3, erases: false, points: [1, 2, 30, 40] };
+  const drawing = { width: 800, height: 420, lines: [line], labels: [{ word: 'stem', x: 0.5, y: 0.2 }] };
+  const drawingId = uuid();
+  await put(tablet, `/device/journal/${drawingId}`, {
+    ...{ ...entry, experimentId: sown.id, kind: 'drawing', picture: drawn },
+    drawing,
+  });
+  await get(tablet, `/device/journal/${drawingId}/drawing`);
   await get(tablet, `/device/units/${unit!.id}/journal`);
   await tablet.put(`/api/device/practice/${uuid()}`).send({ kind: 'plain', seed: 1, readMm: 40 });
   await get(teacher, `/classes/${classId}/practice`);

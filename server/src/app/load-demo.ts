@@ -158,7 +158,15 @@ async function loadPhotos(
   const rows = await Promise.all(
     photos.map(async ({ picture: { width, height, data }, takenOn, corners }) => ({
       ...{ id: uuid(), experimentId, containerId: container.id, unitId: null, view: 'above' as const },
-      ...{ takenOn, width, height, corners: corners && [...corners], greyPatch: null, leftOut: null, observer: 'camera' },
+      ...{
+        takenOn,
+        width,
+        height,
+        corners: corners && [...corners],
+        greyPatch: null,
+        leftOut: null,
+        observer: 'camera',
+      },
       picture: await pictureOf({ width, height, pixels: withoutOpacity(data) }),
       recordedAt: new Date(`${takenOn}T08:00:00Z`),
     })),

@@ -1,7 +1,9 @@
+import type { DrawingPart } from '@bright-sprout/contract/journal';
 import type { EntryKind } from '@bright-sprout/core/shared';
 import { Column, Entity, Index, JoinColumn, ManyToOne, PrimaryColumn, type Relation } from 'typeorm';
 import { Student } from '../classes/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';
+import { asJson } from '../shared/index.ts';
 
 /** A photo, a drawing or a sentence. */
 @Entity('journal_entry')
@@ -38,6 +40,10 @@ export class JournalEntry {
   /** JPEG without any metadata. */
   @Column('mediumblob', { nullable: true, select: false })
   picture: Buffer | null;
+
+  /** The lines of a drawing; `null` where they were not kept. */
+  @Column('mediumtext', { nullable: true, select: false, transformer: asJson })
+  drawing: DrawingPart | null;
 
   @Column('varchar', { length: 60 })
   observer: string;

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/refusals';
-import type { EntryRequest, EntryView } from '@bright-sprout/contract/journal';
+import type { DrawingPart, EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type FindOptionsWhere, IsNull, Not } from 'typeorm';
@@ -26,7 +26,25 @@ export class JournalService {
   async ofUnit(unitId: string, studentId: string | null): Promise<EntryView[]> {
     const seen: FindOptionsWhere<JournalEntry>[] = [{ unitId, hiddenAt: IsNull() }];
     if (studentId !== null) seen.push({ unitId, studentId });
-    return this.#found(seen);
+    const entries = await this.#found(seen);
+    if (studentId === null) return entries;
+    const drawn = await this.source
+      .getRepository(JournalEntry)
+      .find({ where: { unitId, studentId, drawing: Not(IsNull()) }, select: { id: true } });
+    const own = new Set(drawn.map(({ id }) => id));
+    return entries.map((entry) => ({ ...entry, canGoOn: own.has(entry.id) }));
+  }
+
+  /**
+   * The lines of a drawing.
+   * @throws ApiError `not_found`
+   */
+  async drawing(where: FindOptionsWhere<JournalEntry>): Promise<DrawingPart> {
+    const entry = await this.source
+      .getRepository(JournalEntry)
+      .findOne({ where, select: { id: true, drawing: true } });
+    if (!entry?.drawing) throw notFound();
+    return entry.drawing;
   }
 
   /** The entries of an experiment, the newest last. */
@@ -96,7 +114,7 @@ export class JournalService {
     const sent = kind === 'note' ? null : request.picture;
     const picture = sent ? await cleanPicture(await this.uploads.whole(ownerId, sent)) : null;
     try {
-      await entries.insert({ ...entry, picture });
+      await entries.insert({ ...entry, picture, drawing: kind === 'drawing' ? linesOf(request) : null });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
@@ -131,12 +149,19 @@ export class JournalService {
   }
 }
 
+/** Plain data, as it is stored. */
+function linesOf({ drawing }: EntryRequest): DrawingPart | null {
+  return drawing ? (JSON.parse(JSON.stringify(drawing)) as DrawingPart) : null;
+}
+
 function sameEntry(kept: JournalEntry, experimentId: string, unitId: string | null): EntryView {
   if (kept.experimentId === experimentId && kept.unitId === unitId) return entryView(kept);
   throw new ApiError('id_in_use', say('anotherEntryWasKeptUnderThisId'));
 }
 
-function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' | 'picture'>): EntryView {
+function entryView(
+  entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' | 'picture' | 'drawing'>,
+): EntryView {
   const { id, unitId, happenedOn, kind, note, observer } = entry;
   return {
     id,
@@ -146,6 +171,7 @@ function entryView(entry: Omit<JournalEntry, 'experiment' | 'unit' | 'student' |
     note,
     hasPicture: kind !== 'note',
     isHidden: entry.hiddenAt !== null,
+    canGoOn: false,
     observer,
     recordedAt: entry.recordedAt.toISOString(),
   };

@@ -1,5 +1,5 @@
 import type { CareView } from '@bright-sprout/contract/care';
-import type { EntryView } from '@bright-sprout/contract/journal';
+import type { DrawingPart, EntryView } from '@bright-sprout/contract/journal';
 import type { TickView } from '@bright-sprout/contract/sowing';
 import {
   PracticeRequest,
@@ -91,6 +91,19 @@ export class StudentWorkController {
     @Body() bytes: Buffer,
   ): Promise<void> {
     return this.uploads.keep({ id: device.classId, is: 'device' }, uploadId, offset, bytes);
+  }
+
+  @Operation(studentRoutes.ownDrawing)
+  async drawing(
+    @CurrentDevice() device: JoinedDevice,
+    @Param('entryId') entryId: string,
+  ): Promise<DrawingPart> {
+    const student = await this.work.student(device, undefined);
+    return this.journal.drawing({
+      id: entryId,
+      studentId: student.id,
+      experiment: { classId: device.classId },
+    });
   }
 
   @Operation(studentRoutes.classPicture)

@@ -4,9 +4,10 @@ import type { StudentPotView, StudentSowingView } from '@bright-sprout/contract/
 import { randomGenerator } from '@bright-sprout/core/shared';
 import { practiceTask } from '@bright-sprout/core/simulate';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import { CLASS, dayFromToday, planOf, startDraft, startSown } from '../app/testing/experiments.ts';
-import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 const HOUR_MS = 3_600_000;
 let server: TestServer;
@@ -306,6 +307,44 @@ describe('what else a student adds', () => {
     await entry(pot!.unitId, (await startSown(teacher)).id).expect(404);
     expect((await device.get(`/api/device/units/${pot!.unitId}/journal`).expect(200)).body).toHaveLength(1);
     await device.get(`/api/device/units/${foreign}/journal`).expect(404);
+  });
+
+  test('a drawing keeps its lines, for the student who drew it and nobody else', async () => {
+    const device = await deviceOf(ids.ada);
+    const [pot] = await potsOf(device);
+    const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#fff' } })
+      .jpeg()
+      .toBuffer();
+    const line = { colour: '#1e2b26', thickness: 3, erases: false, points: [1, 2, 30, 40] };
+    const drawing = { width: 800, height: 420, lines: [line], labels: [{ word: 'stem', x: 0.5, y: 0.2 }] };
+    const id = uuid();
+    const body = {
+      ...{
+        experimentId: sown.id,
+        unitId: pot!.unitId,
+        happenedOn: dayFromToday(0),
+        kind: 'drawing',
+        note: '',
+      },
+      ...{ picture: await sendFile(device, picture, '/api/device/uploads'), drawing },
+    };
+    const wild = { ...drawing, lines: [{ ...line, colour: 'url(x)', points: [1] }] };
+    await device
+      .put(`/api/device/journal/${id}`)
+      .send({ ...body, drawing: wild })
+      .expect(400);
+    await device.put(`/api/device/journal/${id}`).send(body).expect(200);
+    const seen = (await device.get(`/api/device/units/${pot!.unitId}/journal`)).body as {
+      id: string;
+      canGoOn: boolean;
+    }[];
+    expect(seen.find((entry) => entry.id === id)?.canGoOn).toBe(true);
+    expect((await device.get(`/api/device/journal/${id}/drawing`).expect(200)).body).toEqual(drawing);
+    await device.get(`/api/device/journal/${uuid()}/drawing`).expect(404);
+    const other = await deviceOf(ids.ben);
+    await other.get(`/api/device/journal/${id}/drawing`).expect(404);
+    const [all] = [(await teacher.get(`/api/experiments/${sown.id}/journal`)).body as { canGoOn: boolean }[]];
+    expect(all.every(({ canGoOn }) => !canGoOn)).toBe(true);
   });
 
   test('leaves no name behind when the student is removed', async () => {

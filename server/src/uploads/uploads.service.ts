@@ -57,7 +57,14 @@ export class UploadsService {
       throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
     try {
-      await parts.insert({ uploadId, startsAt, ownerId, size: bytes.length, bytes, keptAt: this.clock.now() });
+      await parts.insert({
+        uploadId,
+        startsAt,
+        ownerId,
+        size: bytes.length,
+        bytes,
+        keptAt: this.clock.now(),
+      });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }

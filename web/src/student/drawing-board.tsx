@@ -1,9 +1,11 @@
+import type { DrawingPart } from '@bright-sprout/contract/journal';
 import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/student';
-import { useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { ReactSketchCanvas, type ReactSketchCanvasRef } from 'react-sketch-canvas';
 import { type Label, labelledPicture } from '../shared/pictures/index.ts';
+import { type Drawn, keptDrawing, shownPaths } from './drawn-lines.ts';
 import { SheetLabels } from './sheet-labels.tsx';
 
 const PENS = [
@@ -19,21 +21,36 @@ const ERASER = 22;
 /** A sheet to draw a plant on, and words to put beside its parts. */
 export function DrawingBoard({
   chips,
-  onPicture,
+  begun,
+  onDrawn,
 }: {
   chips: readonly string[];
-  onPicture: (picture: string) => void;
+  /** A drawing to go on with. */
+  begun: DrawingPart | undefined;
+  onDrawn: (drawn: Drawn) => void;
 }) {
   const sheet = useRef<ReactSketchCanvasRef>(null);
   const [color, setColor] = useState<string>(PENS[0].color);
   const [isThick, setIsThick] = useState(false);
   const [erases, setErases] = useState(false);
   const [word, setWord] = useState<string>();
-  const [labels, setLabels] = useState<readonly Label[]>([]);
+  const [labels, setLabels] = useState<readonly Label[]>(begun?.labels ?? []);
+  const frame = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const size = frame.current?.getBoundingClientRect();
+    sheet.current?.resetCanvas();
+    if (begun && size) sheet.current?.loadPaths(shownPaths(begun, size));
+  }, [begun]);
   const finish = async (): Promise<void> => {
     const drawn = await sheet.current?.exportImage('jpeg');
     const base64 = drawn?.split(',')[1];
-    if (base64) onPicture(await labelledPicture(base64, labels));
+    const size = frame.current?.getBoundingClientRect();
+    if (!base64 || !size) return;
+    const paths = (await sheet.current?.exportPaths()) ?? [];
+    onDrawn({
+      picture: await labelledPicture(base64, labels),
+      drawing: keptDrawing(paths, labels, size),
+    });
   };
   const erase = (isOn: boolean): void => {
     setErases(isOn);
@@ -81,7 +98,7 @@ export function DrawingBoard({
           {say('takeTheLastWordAway')}
         </Button>
       </div>
-      <div className="sheet">
+      <div className="sheet" ref={frame}>
         <ReactSketchCanvas
           ref={sheet}
           width="100%"

@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/student';
+import type { DrawingPart } from '@bright-sprout/contract/journal';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import { wordChips } from '@bright-sprout/core/words';
 import { ArrowLeft, Camera, Pencil, Type } from 'lucide-react';
@@ -29,6 +30,8 @@ export function EntryScreen({
 }) {
   const [way, setWay] = useState<Way>();
   const [picture, setPicture] = useState<string>();
+  const [drawing, setDrawing] = useState<DrawingPart | null>(null);
+  const [begun, setBegun] = useState<DrawingPart>();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
   const file = useRef<HTMLInputElement>(null);
@@ -75,13 +78,30 @@ export function EntryScreen({
         </div>
       )}
       {way === undefined && <p className="quiet">{say('onlyPlantsInThePicturePleaseNo')}</p>}
-      {way === undefined && <PotJournal unitId={pot.unitId} />}
+      {way === undefined && (
+        <PotJournal
+          unitId={pot.unitId}
+          onGoOn={(drawn) => {
+            setBegun(drawn);
+            setWay('drawing');
+          }}
+        />
+      )}
       {problem && (
         <p className="note-harm" role="alert">
           {problem}
         </p>
       )}
-      {way === 'drawing' && picture === undefined && <DrawingBoard chips={chips} onPicture={setPicture} />}
+      {way === 'drawing' && picture === undefined && (
+        <DrawingBoard
+          chips={chips}
+          begun={begun}
+          onDrawn={(drawn) => {
+            setPicture(drawn.picture);
+            setDrawing(drawn.drawing);
+          }}
+        />
+      )}
       {picture !== undefined && (
         <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt={say('whatYouMade')} />
       )}
@@ -89,7 +109,7 @@ export function EntryScreen({
         <Form
           onSubmit={(event) => {
             event.preventDefault();
-            keep.mutate({ kind: way ?? 'note', note: text.trim(), picture: picture ?? null });
+            keep.mutate({ kind: way ?? 'note', note: text.trim(), picture: picture ?? null, drawing });
           }}
         >
           <Form.Label htmlFor="sentence">{say('whatDoYouSee')}</Form.Label>

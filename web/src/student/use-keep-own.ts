@@ -69,7 +69,7 @@ export function useKeepPot(pot: StudentPotView, at: AtDevice, onDone: () => void
 }
 
 /** What is shown of a pot; a picture as JPEG in base64. */
-export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'note'> {
+export interface OwnEntry extends Pick<StudentEntryRequest, 'kind' | 'note' | 'drawing'> {
   readonly picture: string | null;
 }
 

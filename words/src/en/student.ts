@@ -53,6 +53,7 @@ export default {
   pens: 'Pens',
   undo: 'Undo',
   redo: 'Redo',
+  goOnWithIt: 'Go on with this drawing',
   eraser: 'Eraser',
   thickPen: 'Thick pen',
   labelPointsAt: '{word}: its arrow ends {x} percent across, {y} percent down; move it with the arrow keys',

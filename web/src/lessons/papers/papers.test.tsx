@@ -29,6 +29,7 @@ const ENTRY = {
   note: 'Two leaves.',
   hasPicture: false,
   isHidden: false,
+  canGoOn: false,
   observer: 'Perilla',
   recordedAt: '2026-05-20T09:00:00Z',
 };

@@ -56,6 +56,8 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   const first = await page.locator('.film-tools b').innerText();
   await page.getByRole('button', { name: 'Next picture' }).click();
   await expect(page.locator('.film-tools b')).not.toHaveText(first);
+  await page.getByLabel('Side by side by treatment').check();
+  await expect(page.getByRole('img', { name: /^Pots / })).toHaveCount(2);
   await page.getByRole('button', { name: 'Play' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();
   await expectAccessible(page);

@@ -1,6 +1,7 @@
 import { say } from '@bright-sprout/words/refusals';
 import { CARE_KINDS, ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
 import type { OpenFileRequest } from '@bright-sprout/contract/imports';
+import { DrawingPart } from '@bright-sprout/contract/journal';
 import { PlanDocument } from '@bright-sprout/contract/plans';
 import { check } from '@bright-sprout/contract/shared';
 import type { Plan } from '@bright-sprout/core/design';
@@ -76,6 +77,7 @@ export class BundleService {
       this.source
         .getRepository(JournalEntry)
         .createQueryBuilder('entry')
+        .addSelect('entry.drawing')
         .addSelect('entry.picture IS NOT NULL', 'hasPicture')
         .where({ experimentId })
         .orderBy('entry.recorded_at')
@@ -114,6 +116,7 @@ export class BundleService {
           words: entry.note,
           observer: nameOf(entry),
           picture: pictured[index] ?? '',
+          drawing: entry.drawing ? JSON.stringify(entry.drawing) : '',
         })),
         photos: photographed.photos,
         measures: photographed.measures,
@@ -224,6 +227,7 @@ async function insertTables(
       note: text(row, 'words', 1000),
       observer: text(row, 'observer', 60),
       picture,
+      drawing: kind === 'drawing' ? drawingIn(row.drawing) : null,
     });
   }
   const guesses = tables.predictions.flatMap((row) => {
@@ -249,6 +253,16 @@ async function insertTables(
     ];
   });
   if (conclusions.length > 0) await manager.insert(Conclusion, conclusions);
+}
+
+function drawingIn(text: string | undefined): DrawingPart | null {
+  if (!text) return null;
+  try {
+    const checked = check(DrawingPart, JSON.parse(text) as object);
+    return checked.ok ? checked.value : null;
+  } catch {
+    return null;
+  }
 }
 
 function instantOf(text: string | undefined): Date | undefined {

@@ -103,6 +103,21 @@ describe('a bundle', () => {
     const leftOut = [{ thickness: 0.04, points: [0.1, 0.2, 0.3, 0.2] }];
     await demo.put(`${path}/${first.id}/frame`).send({ corners, greyPatch, leftOut }).expect(200);
     await demo.delete(`${path}/${second.id}/picture`).expect(204);
+    const line = { colour: '#1e2b26', thickness: 3, erases: false, points: [1, 2, 30, 40] };
+    const drawing = {
+      width: 800,
+      height: 420,
+      lines: [line],
+      labels: [{ word: 'stem, "one"', x: 0.5, y: 0.2 }],
+    };
+    const blank = await sharp({ create: { width: 9, height: 9, channels: 3, background: '#fff' } })
+      .png()
+      .toBuffer();
+    const drawn = {
+      ...{ kind: 'drawing', happenedOn: second.takenOn, unitId: null, note: '', drawing },
+      picture: await sendFile(demo, blank),
+    };
+    await demo.put(`/api/experiments/${id}/journal/${uuid()}`).send(drawn).expect(200);
     const zip = await bytesOf(demo, `/api/experiments/${id}/bundle.zip`);
 
     const teacher = await server.teacher();
@@ -124,6 +139,11 @@ describe('a bundle', () => {
       expect(picture.equals(await bytesOf(demo, `${path}/${wanted[index]!.id}/picture`))).toBe(true);
     }
     expect(await figures(teacher, newId)).toBe(await figures(demo, id));
+    const [kept] = await server.query<{ drawing: string }>(
+      'SELECT drawing FROM journal_entry WHERE experiment_id = ? AND drawing IS NOT NULL',
+      [newId],
+    );
+    expect(JSON.parse(kept!.drawing)).toEqual(drawing);
   });
 
   test.each([

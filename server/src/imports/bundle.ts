@@ -20,7 +20,8 @@ export const BUNDLE_TABLES = {
     },
   },
   journal: {
-    description: 'Photos, drawings and sentences. `picture` is a file of this package.',
+    description:
+      'Photos, drawings and sentences. `picture` is a file of this package; `drawing` the lines of one, as JSON.',
     columns: {
       happened_on: 'date',
       kind: 'string',
@@ -28,6 +29,7 @@ export const BUNDLE_TABLES = {
       words: 'string',
       observer: 'string',
       picture: 'string',
+      drawing: 'string',
     },
   },
   photos: {

@@ -10,6 +10,7 @@ import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { paint, wholeInWindow } from './straightened.tsx';
 import { SaveFilm } from './save-film.tsx';
 import type { Seen } from './series.ts';
+import { TreatmentStrips } from './treatment-strips.tsx';
 import { useFilm } from './use-film.ts';
 
 const PACES = [1, 2, 4, 8] as const;
@@ -29,6 +30,7 @@ export function Film({
   const [at, setAt] = useState(0);
   const [pace, setPace] = useState(2);
   const [plays, setPlays] = useState(false);
+  const [byTreatment, setByTreatment] = useState(false);
   const canvas = useRef<HTMLCanvasElement>(null);
   const shown = pictures[at % Math.max(1, pictures.length)];
   useEffect(() => {
@@ -38,16 +40,20 @@ export function Film({
   }, [plays, pace, pictures.length]);
   useEffect(() => {
     if (shown && canvas.current) paint(canvas.current, shown.picture);
-  }, [shown]);
+  }, [shown, byTreatment]);
   if (error) return <FailureNote error={error} />;
   if (series.filter(({ hasPicture }) => hasPicture).length < 2)
     return <p className="panel">{say('filmNeedsTwo')}</p>;
   const day = shown?.photo.takenOn;
   return (
     <div className={isOnBoard ? 'film' : 'film photo-work'}>
-      <div className="straightened" style={wholeInWindow(seen)}>
-        <canvas ref={canvas} role="img" aria-label={say('photoAlt', { day: day ? shortDay(day) : '' })} />
-      </div>
+      {byTreatment && shown ? (
+        <TreatmentStrips seen={seen} picture={shown.picture} />
+      ) : (
+        <div className="straightened" style={wholeInWindow(seen)}>
+          <canvas ref={canvas} role="img" aria-label={say('photoAlt', { day: day ? shortDay(day) : '' })} />
+        </div>
+      )}
       <div className={isOnBoard ? '' : 'panel'}>
         <div className="film-tools">
           <Button onClick={() => setPlays(!plays)}>{plays ? say('pauseFilm') : say('playFilm')}</Button>
@@ -72,6 +78,15 @@ export function Film({
               })}
           </b>
         </div>
+        {!seen.unitId && (
+          <Form.Check
+            type="switch"
+            id="by-treatment"
+            label={say('sideBySide')}
+            checked={byTreatment}
+            onChange={({ target }) => setByTreatment(target.checked)}
+          />
+        )}
         {!isOnBoard && pictures.length > 1 && <SaveFilm pictures={pictures} pace={pace} isWhole={isWhole} />}
         {!isOnBoard && (
           <p className="quiet film-hint">

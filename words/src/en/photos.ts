@@ -65,6 +65,8 @@ export default {
   directionFound: '{degrees}° from straight down, give or take {error}°',
   directionHint:
     '0° is straight down, 90° sideways, 180° straight up. From the first mark to the last, whatever is between.',
+  sideBySide: 'Side by side by treatment',
+  stripOfPots: '{count, plural, one {Pot {numbers}} other {Pots {numbers}}}',
   saveAsGif: 'Save as GIF',
   savePictures: 'Save the pictures (zip)',
   makingFile: 'Making the file, {share} % …',

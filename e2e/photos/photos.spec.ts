@@ -15,7 +15,8 @@ async function openPan(page: Page): Promise<void> {
 
 /** One of the demo's photos as a file. */
 async function demoPhoto(page: Page): Promise<Buffer> {
-  const src = await page.locator('.photo-strip img').last().getAttribute('src');
+  const small = await page.locator('.photo-strip img').last().getAttribute('src');
+  const src = small?.replace('small-picture', 'picture');
   return (await page.request.get(new URL(src ?? '', page.url()).href)).body();
 }
 

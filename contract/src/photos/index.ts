@@ -68,6 +68,13 @@ export const photoRoutes = {
     summary: 'Delete a picture for good; what was measured on it stays, marked so',
     access: 'owner',
   }),
+  smallPhotoPicture: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/photos/:photoId/small-picture',
+    summary: 'The picture of a photo, 240 pixels wide',
+    access: 'owner',
+    file: 'image/jpeg',
+  }),
   photoPicture: route({
     method: 'GET',
     path: '/experiments/:experimentId/photos/:photoId/picture',

@@ -10,6 +10,9 @@ const MOST_PIXELS = 24_000_000;
 const QUALITY = 82;
 const MOST_SECONDS = 8;
 
+/** Twice what a strip of days shows. */
+const SMALL_WIDTH = 240;
+
 /** Pictures drawn at once: each takes a thread that passwords and files need too. */
 const AT_ONCE = pLimit(2);
 const MOST_WAITING = 100;
@@ -35,6 +38,11 @@ export function pictureKind(bytes: Uint8Array): 'jpeg' | 'png' | 'webp' | 'heic'
 export async function sizeOf(picture: Uint8Array): Promise<{ width: number; height: number }> {
   const { width, height } = await sharp(picture).metadata();
   return { width, height };
+}
+
+/** A picture that was drawn anew before, small enough to stand in a row of others. */
+export function smallOf(picture: Buffer): Promise<Buffer> {
+  return AT_ONCE(() => sharp(picture).resize({ width: SMALL_WIDTH }).jpeg({ quality: QUALITY }).toBuffer());
 }
 
 /** A JPEG of pixels of three bytes each. */

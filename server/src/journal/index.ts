@@ -1,4 +1,4 @@
-export { cleanPicture, pictureOf, sameOrCleanPicture, sizeOf } from './clean-picture.ts';
+export { cleanPicture, pictureOf, sameOrCleanPicture, sizeOf, smallOf } from './clean-picture.ts';
 export { JournalEntry } from './journal-entry.entity.ts';
 export { JournalModule } from './journal.module.ts';
 export { JournalService } from './journal.service.ts';

@@ -68,6 +68,10 @@ export class Photo {
   @Column('mediumtext', { nullable: true, transformer: asJson })
   leftOut: StrokePart[] | null;
 
+  /** SHA-256 of the bytes that were sent, as hexadecimal: the same photo is kept once. Empty where it is not known. */
+  @Column('char', { length: 64, default: '' })
+  digest: string;
+
   /** JPEG without any metadata; `null` once it was deleted for good. */
   @Column('mediumblob', { nullable: true, select: false })
   picture: Buffer | null;

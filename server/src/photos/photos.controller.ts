@@ -10,6 +10,7 @@ import {
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { Body, Controller, Headers, Param, Query, StreamableFile } from '@nestjs/common';
 import { LoggersService } from '../care/index.ts';
+import { smallOf } from '../journal/index.ts';
 import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { invalidField, Operation } from '../shared/index.ts';
 import { PhotosService } from './photos.service.ts';
@@ -73,6 +74,15 @@ export class PhotosController {
   @Operation(photoRoutes.removePhoto)
   remove(@Param('experimentId') experimentId: string, @Param('photoId') photoId: string): Promise<void> {
     return this.photos.remove(experimentId, photoId);
+  }
+
+  @Operation(photoRoutes.smallPhotoPicture)
+  async smallPicture(
+    @Param('experimentId') experimentId: string,
+    @Param('photoId') photoId: string,
+  ): Promise<StreamableFile> {
+    const picture = await this.photos.picture(experimentId, photoId);
+    return new StreamableFile(await smallOf(picture), { type: 'image/jpeg' });
   }
 
   @Operation(photoRoutes.photoPicture)

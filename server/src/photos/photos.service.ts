@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import { say } from '@bright-sprout/words/refusals';
 import type {
   DevicePhotoQuery,
@@ -11,7 +12,7 @@ import type { ReadingView } from '@bright-sprout/contract/readings';
 import { addDays, calendarDay, MOST_PHOTO_BYTES, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { DataSource, IsNull, Not } from 'typeorm';
 import { cleanPicture, sizeOf } from '../journal/index.ts';
 import { Container, Unit } from '../plans/index.ts';
 import { type Observer, ReadingsService } from '../readings/index.ts';
@@ -78,7 +79,8 @@ export class PhotosService {
   }
 
   /**
-   * Keeps a photo. Sent twice under the same id it is stored once.
+   * Keeps a photo. Sent twice under the same id it is stored once; so is the same file under another id, of the same
+   * place and day, and the photo that was kept first is answered.
    * @param ownerId the teacher who sent the picture
    * @throws ApiError `invalid_fields`, `not_a_picture`, `too_large`, `upload_incomplete`, `id_in_use`
    */
@@ -99,6 +101,11 @@ export class PhotosService {
     await this.#refusePlace(experimentId, containerId, unitId);
     await this.#refuseTooMany(experimentId);
     const bytes = await this.uploads.whole(ownerId, sent);
+    const same = await this.#same(experimentId, { view, containerId, unitId, takenOn }, bytes);
+    if (same) {
+      await this.uploads.forget(ownerId, sent);
+      return same;
+    }
     const { displayName } = observer;
     const kept = await this.#insert(
       { id, experimentId, containerId, unitId, view, takenOn, observer: displayName },
@@ -134,6 +141,21 @@ export class PhotosService {
     await this.#insert({ id, experimentId, ...place, takenOn, observer: CAMERA }, bytes);
   }
 
+  /** The photo of a place and day that came from the same bytes. */
+  async #same(
+    experimentId: string,
+    place: Pick<Photo, 'view' | 'containerId' | 'unitId' | 'takenOn'>,
+    bytes: Buffer,
+  ): Promise<PhotoSummary | undefined> {
+    const { view, takenOn } = place;
+    const found = await this.source.getRepository(Photo).findOneBy({
+      ...{ experimentId, view, takenOn, digest: digestOf(bytes), picture: Not(IsNull()) },
+      containerId: place.containerId ?? IsNull(),
+      unitId: place.unitId ?? IsNull(),
+    });
+    return found ? this.one(experimentId, found.id) : undefined;
+  }
+
   async #insert(
     place: Pick<Photo, 'id' | 'experimentId' | 'containerId' | 'unitId' | 'view' | 'takenOn' | 'observer'>,
     bytes: Buffer,
@@ -149,7 +171,7 @@ export class PhotosService {
       recordedAt: this.clock.now(),
     };
     try {
-      await this.source.getRepository(Photo).insert({ ...photo, picture });
+      await this.source.getRepository(Photo).insert({ ...photo, picture, digest: digestOf(bytes) });
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
@@ -258,8 +280,12 @@ export class PhotosService {
   }
 }
 
+function digestOf(bytes: Buffer): string {
+  return createHash('sha256').update(bytes).digest('hex');
+}
+
 function summary(
-  photo: Omit<Photo, 'experiment' | 'container' | 'unit' | 'picture'>,
+  photo: Omit<Photo, 'experiment' | 'container' | 'unit' | 'picture' | 'digest'>,
   hasPicture: boolean,
   measures: readonly MeasureRow[],
 ): PhotoSummary {

@@ -39,11 +39,20 @@ async function photoBody(changes: object = {}) {
   };
 }
 
+let kept = 0;
+
 async function keptPhoto(): Promise<string> {
+  kept += 1;
+  // The same file would be the same photo.
+  const own = Buffer.concat([
+    picture.subarray(0, 2),
+    Buffer.from([0xff, 0xfe, 0, 3, kept]),
+    picture.subarray(2),
+  ]);
   const id = uuid();
   await teacher
     .put(path(`/${id}`))
-    .send(await photoBody())
+    .send(await photoBody({ picture: await sendFile(teacher, own) }))
     .expect(200);
   return id;
 }
@@ -281,11 +290,50 @@ describe('files that cameras and people make', () => {
   }
 });
 
+test('a small picture is as wide as a strip of days needs it, and nobody else’s', async () => {
+  const id = await keptPhoto();
+  const { body } = await teacher.get(path(`/${id}/small-picture`)).expect(200);
+  const { width, format } = await sharp(body as Buffer).metadata();
+  expect([width, format]).toEqual([240, 'jpeg']);
+  await (await server.teacher()).get(path(`/${id}/small-picture`)).expect(404);
+  await teacher.get(path(`/${uuid()}/small-picture`)).expect(404);
+});
+
+test('the same file is kept once of a place and day, and again of another day', async () => {
+  const count = async (): Promise<number> => ((await teacher.get(path())).body as unknown[]).length;
+  const bytes = await sharp({ create: { width: 70, height: 50, channels: 3, background: '#123' } })
+    .jpeg()
+    .toBuffer();
+  const keep = async (changes: object = {}) => {
+    const body = await photoBody({ picture: await sendFile(teacher, bytes), ...changes });
+    return (
+      await teacher
+        .put(path(`/${uuid()}`))
+        .send(body)
+        .expect(200)
+    ).body as PhotoSummary;
+  };
+  const before = await count();
+  const first = await keep();
+  expect((await keep()).id).toBe(first.id);
+  expect(await count()).toBe(before + 1);
+  expect((await keep({ takenOn: dayFromToday(-1) })).id).not.toBe(first.id);
+  expect(await count()).toBe(before + 2);
+});
+
 test('thirty photos that arrive at once are all kept, and hold nobody up', async () => {
   const noisy = await sharp(randomBytes(1600 * 1200 * 3), { raw: { width: 1600, height: 1200, channels: 3 } })
     .jpeg({ quality: 70 })
     .toBuffer();
-  const sent = await Promise.all(Array.from({ length: 30 }, () => sendFile(teacher, noisy)));
+  // Each is a file of its own: a comment tells them apart.
+  const sent = await Promise.all(
+    Array.from({ length: 30 }, (_, at) =>
+      sendFile(
+        teacher,
+        Buffer.concat([noisy.subarray(0, 2), Buffer.from([0xff, 0xfe, 0, 3, at]), noisy.subarray(2)]),
+      ),
+    ),
+  );
   const statuses: number[] = [];
   const held = await heldDuring(async () => {
     const answers = sent.map(async (part) =>
@@ -294,5 +342,6 @@ test('thirty photos that arrive at once are all kept, and hold nobody up', async
     statuses.push(...(await Promise.all(answers)).map(({ status }) => status));
   });
   expect(statuses).toEqual(Array(30).fill(200));
+  expect(((await teacher.get(path())).body as unknown[]).length).toBeGreaterThanOrEqual(30);
   expect(held).toBeLessThan(6);
 }, 120_000);

@@ -27,7 +27,10 @@ export function PhotoStrip({
           >
             {photo.hasPicture && (
               <img
-                src={addressOf(photoRoutes.photoPicture, { experimentId: experiment.id, photoId: photo.id })}
+                src={addressOf(photoRoutes.smallPhotoPicture, {
+                  experimentId: experiment.id,
+                  photoId: photo.id,
+                })}
                 alt=""
                 loading="lazy"
               />

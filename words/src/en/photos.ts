@@ -90,7 +90,7 @@ export default {
   potAlt: 'Pot {pot} from above on {day}',
   sideAlt: 'Pot {pot} from the side on {day}',
   fromAbove: 'From above, the whole container',
-  fromTheSide: 'From the side, one pot',
+  fromTheSide: 'From the side, with a ruler',
   whatIsSeen: 'What the photos show',
   ofPot: 'Pot {number}',
   whichPot: 'Which pot',

@@ -33,15 +33,10 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
   await open('Do turnips mind a sandy mix?');
   await page.getByLabel('What we expect').waitFor();
   await shoot('plan');
-  for (const part of ['Check', 'Rehearse']) {
-    await page.getByRole('tab', { name: part }).click();
-    await page.getByRole('tab', { name: part, selected: true }).waitFor();
-    if (part === 'Rehearse') {
-      await page.getByRole('button', { name: 'Try it' }).click();
-      await page.locator('.figure .main-svg').first().waitFor();
-    }
-    await shoot(part.toLowerCase());
-  }
+  await page.getByRole('tab', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await page.locator('.figure .main-svg').first().waitFor();
+  await shoot('rehearse');
   await page.getByRole('link', { name: /^Sow/ }).click();
   await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
   for (const item of ['Seeds in', 'Label in place']) {
@@ -115,6 +110,10 @@ async function pictures(page: Page, shoot: (name: string) => Promise<void>): Pro
     .nth(5)
     .click();
   await shoot('green-cover');
+  await page.getByRole('button', { name: 'By pot' }).click();
+  await page.getByLabel('Which pot').selectOption({ label: 'Pot 3' });
+  await page.locator('.pot-days li').nth(12).waitFor();
+  await shoot('pot-days');
   const address = new URL(page.url());
   const drawn = await drawnSeedling(page);
   await page.getByLabel('What the photos show').selectOption('side');

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
+import { extractText, getDocumentProxy } from 'unpdf';
 import { dayFromToday, expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
 
 const BOARDS = [
@@ -84,6 +85,11 @@ test('the demo has a lesson ready: every board says something true to its data, 
     await expect(shown).not.toContainText(/NaN|undefined|Infinity|proves|no effect/);
     await expectAccessible(page);
   }
+  await ribbon(page)
+    .getByRole('radio', { name: /^Guess/ })
+    .click();
+  // What the class voted when the lesson was given the day before.
+  await expect(page.locator('.tally b').first()).not.toHaveText(/^0\b/);
   await ribbon(page)
     .getByRole('radio', { name: /^Line-up/ })
     .click();
@@ -285,10 +291,11 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
   for (const tablet of tablets) await tablet.context().close();
 });
 
-/** Pages of a PDF, as its objects say. */
-async function pagesOf(page: Page): Promise<number> {
-  const bytes = (await page.pdf({ preferCSSPageSize: true })).toString('latin1');
-  return bytes.match(/\/Type\s*\/Page\b(?!s)/g)?.length ?? 0;
+/** The text of each page of what is printed. */
+async function printed(page: Page): Promise<string[]> {
+  const pdf = await getDocumentProxy(new Uint8Array(await page.pdf({ preferCSSPageSize: true })));
+  const { text } = await extractText(pdf, { mergePages: false });
+  return text.map((one) => one.replaceAll(/\s+/g, ' '));
 }
 
 test('five papers are made to take home, with no name of a child unless it is ticked', async ({
@@ -313,13 +320,31 @@ test('five papers are made to take home, with no name of a child unless it is ti
     await expect(sheet).not.toContainText(/NaN|undefined|Infinity/);
     await expect(sheet).not.toContainText(children);
     await expectAccessible(page);
-    pages[paper] = await pagesOf(page);
+    const texts = await printed(page);
+    const whole = texts.join(' ');
+    expect(whole).toMatch(words);
+    expect(whole).not.toMatch(children);
+    expect([paper, texts.map((text) => text.trim().length > 0)]).toEqual([paper, texts.map(() => true)]);
+    pages[paper] = texts.length;
   }
   expect(pages['Class report']).toBeGreaterThanOrEqual(2);
   expect(pages['A page for each team or child']).toBeGreaterThanOrEqual(3);
   expect(pages.Certificates).toBeGreaterThanOrEqual(5);
   expect(pages['Note to families']).toBe(1);
   expect(pages['Wall chart']).toBe(2);
+
+  await page.getByRole('button', { name: 'Certificates' }).click();
+  const cards = page.locator('.certificate');
+  await cards.first().waitFor();
+  const ofPots = await cards.count();
+  await page.getByLabel('Made out to').selectOption('teams');
+  await expect.poll(() => cards.count()).toBeLessThan(ofPots);
+  await expect(cards.first()).toContainText(/Pot \d+/);
+  await page.getByLabel('Made out to').selectOption('students');
+  await expect(sheet).not.toContainText(children);
+  await page.getByLabel('With names of children').check();
+  await expect(sheet).toContainText(children);
+  await page.getByLabel('With names of children').uncheck();
 
   await page.getByRole('button', { name: 'A page for each team or child' }).click();
   await page.getByLabel('With names of children').check();

@@ -115,6 +115,8 @@ export interface ShowingView extends ShowingRequest {
 export interface LessonView {
   version: number;
   document: LessonDocument | null;
+  /** When it was begun last; `null` before it was ever given. Votes are of one giving. */
+  begunAt: Instant | null;
   /** `null` while no lesson is given. */
   showing: ShowingView | null;
 }

@@ -28,6 +28,14 @@ export interface PracticeView {
   biasMm: number | null;
   /** Root mean square of read − true. */
   typicalMm: number | null;
+  /** Students who read the newest few rulers with care. */
+  careful: CarefulReaderView[];
+}
+
+/** A student who reads a ruler with care. */
+export interface CarefulReaderView {
+  studentId: Id;
+  displayName: string;
 }
 
 /** A pot to sow, as its team ticks it. */

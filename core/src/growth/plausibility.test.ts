@@ -23,6 +23,16 @@ function read(valueMm: number, changes: Partial<JustRead> = {}): string[] {
   }).map((doubt) => doubt.code);
 }
 
+describe('a 0', () => {
+  test.each([
+    ['of a pot that was never read', [], ['never_up']],
+    ['of a pot that was not up', [found('2026-05-12', null, 'not_emerged')], ['never_up']],
+    ['of a pot that was up', [found('2026-05-12', 40)], ['shrank']],
+  ])('%s', (_, history, codes) => {
+    expect(read(0, { history })).toEqual(codes);
+  });
+});
+
 describe('while the plant is still there', () => {
   test('a height that fits is not doubted', () => {
     expect(read(75)).toEqual([]);

@@ -29,6 +29,7 @@ export type Doubt =
   | { readonly code: 'other_unit'; readonly likelyMm: number; readonly readAs: 'in' | 'cm' }
   | { readonly code: 'was_gone'; readonly state: 'dead' | 'removed'; readonly since: CalendarDay }
   | { readonly code: 'too_early'; readonly age: number; readonly earliest: number }
+  | { readonly code: 'never_up' }
   | { readonly code: 'other_day'; readonly day: CalendarDay }
   | { readonly code: 'same_for_all'; readonly pots: number };
 
@@ -67,6 +68,8 @@ export function doubts(read: JustRead): Doubt[] {
   if (gone?.state === 'dead' || gone?.state === 'removed') {
     found.push({ code: 'was_gone', state: gone.state, since: gone.day });
   }
+  const wasUp = read.history.some(({ day, state }) => day < read.day && state === 'emerged');
+  if (read.valueMm === 0 && !wasUp) found.push({ code: 'never_up' });
   const range = believable(read);
   const isBelievable = (mm: number): boolean => mm >= range.least && mm <= range.most;
   if (!isBelievable(read.valueMm)) found.push(...slips(read, isBelievable), ...sizes(read, range));

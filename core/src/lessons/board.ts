@@ -1,5 +1,11 @@
 import type { LineUpOrder } from './line-up.ts';
 
+/**
+ * Namespace of the ids of drafted boards (UUID version 5 of the experiment's id, a space, and the kind): two devices that
+ * draft the same experiment make the same boards.
+ */
+export const DRAFTED_BOARDS = '6d2c1f0e-5b0f-4b7e-9a53-8c1f3d7e2a10';
+
 /** What a board of a lesson shows. */
 export const BOARD_KINDS = [
   'question',

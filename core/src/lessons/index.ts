@@ -1,4 +1,5 @@
 export {
+  DRAFTED_BOARDS,
   type Board,
   BOARD_KINDS,
   type BoardKind,

@@ -46,6 +46,7 @@ export {
   type SowingItem,
 } from './codes.ts';
 export {
+  largestIn,
   MOST_CLAIM_CHARACTERS,
   MOST_DEVICE_SAMPLES,
   MOST_BUNDLE_BYTES,

@@ -1,3 +1,4 @@
+export { CAREFUL_MM, CAREFUL_READINGS, isCarefulReader } from './careful-reader.ts';
 export { agreementOf, type Agreement, type ReadingError, readingErrorOf } from './agreement.ts';
 export { binomialAtLeast, binomialTerms } from './binomial.ts';
 export {

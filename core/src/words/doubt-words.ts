@@ -30,6 +30,8 @@ export function doubtWords(doubt: Doubt, scale: LengthScale, dayName: (day: stri
       return say('thisPotWasNotedAsOnIs', { state: doubt.state, dayName: dayName(doubt.since) });
     case 'too_early':
       return say('dayIsEarlyForThisCropIt', { age: doubt.age, earliest: doubt.earliest });
+    case 'never_up':
+      return say('nothingWasUpHereBefore');
     case 'other_day':
       return say('thisGoesDownForNotForToday', { dayName: dayName(doubt.day) });
     case 'same_for_all':

@@ -1,3 +1,4 @@
+import { DRAFTED_BOARDS } from '@bright-sprout/core/lessons';
 import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
 import {
   DEMO_CLASS,
@@ -18,14 +19,15 @@ import {
 import type { INestApplicationContext } from '@nestjs/common';
 import { getDataSourceToken } from '@nestjs/typeorm';
 import { type DataSource, In } from 'typeorm';
-import { v7 as uuid } from 'uuid';
+import { v5 as uuidOf, v7 as uuid } from 'uuid';
 import { insertCare, LoggersService } from '../care/index.ts';
-import { ClassesService } from '../classes/index.ts';
+import { ClassesService, Student } from '../classes/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { JournalEntry, pictureOf } from '../journal/index.ts';
 import { ImportsService } from '../imports/index.ts';
 import { type KnownTeacher, Teacher, TeachersService } from '../accounts/index.ts';
 import { SeedLot } from '../inventory/index.ts';
+import { LessonRow, Poll, Vote } from '../lessons/index.ts';
 import { Photo } from '../photos/index.ts';
 import { Container, Experiment, Unit } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
@@ -58,6 +60,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     await source.getRepository(SeedLot).save({ id: uuid(), teacherId: teacher.id, cropId, name, figures });
   }
   const classExperiments: string[] = [];
+  let given: GivenLesson | undefined;
   for (const { hypothesis, status, plan, experiment, drawPhotos } of demoExperiments(today)) {
     const id = uuid();
     await app.get(ImportsService).insert({ id, teacherId: teacher.id, hypothesis, status, plan }, experiment);
@@ -67,6 +70,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     }
     classExperiments.push(id);
     if (status === 'growing') {
+      given = { experimentId: id, ...plan.prediction };
       await loadCare(app, id, experiment.sowOn, today);
       await loadJournal(
         source,
@@ -80,6 +84,7 @@ export async function loadDemo(app: INestApplicationContext, password: string): 
     if (status !== 'draft') await loadIdeas(source, id, plan.prediction.choices, experiment.sowOn, status);
   }
   await loadClass(app, teacher, classExperiments);
+  if (given) await loadVotes(source, given, today);
   await source.getRepository(Teacher).update(teacher.id, { isDemo: true });
 }
 
@@ -103,6 +108,42 @@ async function loadIdeas(
   if (status !== 'finished' || !choices.includes('Paper hood')) return;
   const rows = DEMO_CONCLUSIONS.map((conclusion) => ({ ...conclusion, id: uuid(), experimentId }));
   await source.getRepository(Conclusion).insert(rows);
+}
+
+interface GivenLesson {
+  readonly experimentId: string;
+  readonly prompt: string;
+  readonly choices: readonly string[];
+}
+
+/** A lesson that was given the day before, on whose guess the tablets of the class voted. */
+async function loadVotes(
+  source: DataSource,
+  { experimentId, prompt, choices }: GivenLesson,
+  today: CalendarDay,
+): Promise<void> {
+  const begunAt = new Date(`${addDays(today, -1)}T09:00:00Z`);
+  const boardId = uuidOf(`${experimentId} guess`, DRAFTED_BOARDS);
+  const pollId = uuidOf(begunAt.toISOString(), boardId);
+  await source.getRepository(LessonRow).insert({
+    ...{ experimentId, version: 0, document: null, showing: null, begunAt, shownAt: begunAt },
+  });
+  const hands = choices.map(() => 0);
+  await source.getRepository(Poll).insert({
+    ...{ id: pollId, experimentId, prompt, choices: [...choices], hands },
+    ...{ openedAt: begunAt, closedAt: begunAt, changedAt: begunAt },
+  });
+  const { classId } = await source.getRepository(Experiment).findOneByOrFail({ id: experimentId });
+  const students = await source
+    .getRepository(Student)
+    .find({ where: { classId: classId ?? '' }, order: { position: 'ASC' } });
+  const guesses = demoGuesses(choices);
+  await source.getRepository(Vote).insert(
+    students.map(({ id }, index) => ({
+      ...{ id: uuid(), pollId, studentId: id, recordedAt: begunAt },
+      choice: choices.indexOf(guesses[index % guesses.length] ?? ''),
+    })),
+  );
 }
 
 /** What was done to the growing plants, and what the logger beside them measured. */

@@ -2,7 +2,7 @@ import { say } from '@bright-sprout/words/refusals';
 import type { DrawingPart, EntryRequest, EntryView } from '@bright-sprout/contract/journal';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type FindOptionsWhere, IsNull, Not } from 'typeorm';
+import { DataSource, type FindOptionsWhere, In, IsNull, Not } from 'typeorm';
 import { Unit } from '../plans/index.ts';
 import type { Observer } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
@@ -22,9 +22,13 @@ export class JournalService {
     private readonly uploads: UploadsService,
   ) {}
 
-  /** The entries of one unit as a student sees them: the own, and those of others that are not hidden. */
+  /** The entries of one unit as a student sees them: the own, and those of others that were chosen for the lesson. */
   async ofUnit(unitId: string, studentId: string | null): Promise<EntryView[]> {
-    const seen: FindOptionsWhere<JournalEntry>[] = [{ unitId, hiddenAt: IsNull() }];
+    const chosen = await this.#chosen(
+      'JOIN unit u ON u.experiment_id = l.experiment_id WHERE u.id = ?',
+      unitId,
+    );
+    const seen: FindOptionsWhere<JournalEntry>[] = [{ unitId, id: In(chosen), hiddenAt: IsNull() }];
     if (studentId !== null) seen.push({ unitId, studentId });
     const entries = await this.#found(seen);
     if (studentId === null) return entries;
@@ -45,6 +49,22 @@ export class JournalService {
       .findOne({ where, select: { id: true, drawing: true } });
     if (!entry?.drawing) throw notFound();
     return entry.drawing;
+  }
+
+  /** True of an entry that the teacher chose for a board of the lesson, and that everybody may see. */
+  async isChosen(id: string): Promise<boolean> {
+    const of =
+      'JOIN journal_entry e ON e.experiment_id = l.experiment_id WHERE e.hidden_at IS NULL AND e.id = ?';
+    return (await this.#chosen(of, id)).includes(id);
+  }
+
+  /** Ids of the entries on the boards of a lesson. */
+  async #chosen(where: string, id: string): Promise<string[]> {
+    const rows = await this.source.query<{ ids: string | null }[]>(
+      `SELECT CAST(JSON_EXTRACT(l.document, '$.boards[*].entryIds') AS CHAR) AS ids FROM lesson l ${where}`,
+      [id],
+    );
+    return rows.flatMap(({ ids }) => (ids === null ? [] : (JSON.parse(ids) as string[][]).flat()));
   }
 
   /** The entries of an experiment, the newest last. */
@@ -136,6 +156,7 @@ export class JournalService {
    * @throws ApiError `not_found`
    */
   async picture(where: FindOptionsWhere<JournalEntry> | FindOptionsWhere<JournalEntry>[]): Promise<Buffer> {
+    if (Array.isArray(where) && where.length === 0) throw notFound();
     const entry = await this.source
       .getRepository(JournalEntry)
       .findOne({ where, select: { id: true, picture: true } });

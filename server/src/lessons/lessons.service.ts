@@ -19,7 +19,7 @@ export class LessonsService {
   /** The lesson as it is kept; version 0 before anybody changed the draft. */
   async lesson(experimentId: string): Promise<LessonView> {
     const row = await this.source.getRepository(LessonRow).findOneBy({ experimentId });
-    return row ? lessonView(row) : { version: 0, document: null, showing: null };
+    return row ? lessonView(row) : { version: 0, document: null, begunAt: null, showing: null };
   }
 
   /**
@@ -54,9 +54,9 @@ export class LessonsService {
     return { ...showing, begunAt: begunAt.toISOString(), shownAt: now.toISOString() };
   }
 
-  /** Ends the lesson; its boards stay. */
+  /** Ends the lesson; its boards stay, and so does what was voted. */
   async end(experimentId: string): Promise<void> {
-    const ended = { showing: null, begunAt: null, shownAt: this.clock.now() };
+    const ended = { showing: null, shownAt: this.clock.now() };
     await retried(() => this.source.getRepository(LessonRow).update({ experimentId }, ended));
   }
 }
@@ -66,6 +66,7 @@ function lessonView({ version, document, showing, begunAt, shownAt }: LessonRow)
   return {
     version,
     document,
+    begunAt: begunAt?.toISOString() ?? null,
     showing: isShown ? { ...showing, begunAt: begunAt.toISOString(), shownAt: shownAt.toISOString() } : null,
   };
 }

@@ -64,6 +64,7 @@ describe('the boards of a lesson', () => {
     expect((await teacher.get(`${path}/lesson`).expect(200)).body).toEqual({
       version: 0,
       document: null,
+      begunAt: null,
       showing: null,
     });
     const first = { level: '8-10', boards: boards('first'), version: 0 };
@@ -119,7 +120,11 @@ describe('what is shown', () => {
     expect(second).toMatchObject({ boardId: b, isBlank: true, begunAt: first.begunAt });
     expect((await teacher.get(`${path}/lesson`)).body.showing).toEqual(second);
     await teacher.delete(`${path}/lesson/showing`).expect(204);
-    expect((await teacher.get(`${path}/lesson`)).body).toMatchObject({ version: 0, showing: null });
+    expect((await teacher.get(`${path}/lesson`)).body).toMatchObject({
+      version: 0,
+      begunAt: first.begunAt,
+      showing: null,
+    });
     const again = (await teacher.put(`${path}/lesson/showing`).send(showing(a)).expect(200)).body;
     expect(Date.parse(again.begunAt)).toBeGreaterThanOrEqual(Date.parse(second.shownAt));
   });
@@ -213,8 +218,8 @@ describe('a vote', () => {
   });
 });
 
-describe('an entry of the journal that is hidden', () => {
-  test('is seen by who made it and the teacher, and by nobody else', async () => {
+describe('an entry of the journal', () => {
+  test('is seen by who made it, by others once it is chosen for a board, and not while it is hidden', async () => {
     const [unit] = experiment.units;
     const [ada, ben] = [await tablet(IDS.ada), await tablet(IDS.ben)];
     const id = uuid();
@@ -231,6 +236,11 @@ describe('an entry of the journal that is hidden', () => {
       .send({ ...entry, experimentId: experiment.id })
       .expect(200);
     const seen = async (who: Client) => ((await who.get(address).expect(200)).body as unknown[]).length;
+    expect([await seen(ada), await seen(ben)]).toEqual([1, 0]);
+    const { version } = (await teacher.get(`${path}/lesson`)).body as LessonView;
+    const [board] = boards('chosen');
+    const chosen = { level: '8-10', boards: [{ ...board, kind: 'pictures', entryIds: [id] }], version };
+    await teacher.put(`${path}/lesson`).send(chosen).expect(200);
     expect([await seen(ada), await seen(ben)]).toEqual([1, 1]);
     const hidden = await teacher.put(`${path}/journal/${id}/hidden`).send({ isHidden: true }).expect(200);
     expect(hidden.body).toMatchObject({ id, isHidden: true });

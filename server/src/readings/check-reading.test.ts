@@ -1,51 +1,40 @@
 import type { ReadingRequest } from '@bright-sprout/contract/readings';
-import { calendarDay } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
-import { checkReading, type ReadingPlace } from './check-reading.ts';
+import { checkReading } from './check-reading.ts';
 
-const TODAY = calendarDay('2026-05-20');
+const PLACE = {
+  status: 'growing',
+  sownOn: '2027-03-01',
+  kind: 'number',
+  unit: '%',
+  corrected: null,
+} as const;
 
-function refused(kind: string, value: number | null, changes: Partial<ReadingRequest> = {}): string {
-  const place: ReadingPlace = { status: 'growing', sownOn: '2026-05-01', kind, unit: '', corrected: null };
-  const request = {
-    unitId: 'u',
-    variableId: 'v',
-    observedOn: '2026-05-19',
-    state: 'emerged',
-    value,
-    entered: '',
-    unitOfMeasure: kind === 'length' ? 'mm' : '',
-    precision: 1,
-    ...changes,
+function reading(value: number, unitOfMeasure: string): ReadingRequest {
+  return {
+    ...{ unitId: 'u', variableId: 'v', observedOn: '2027-03-08', state: 'emerged' },
+    ...{ value, entered: String(value), unitOfMeasure, precision: 1 },
   } as ReadingRequest;
-  try {
-    checkReading(request, place, TODAY);
-    return '';
-  } catch (thrown) {
-    return (thrown as { body: { fields: { field: string }[] } }).body.fields[0]?.field ?? 'refused';
-  }
 }
 
-describe('the value of a reading', () => {
+describe('a number in a unit that ends', () => {
   test.each([
-    ['length', -0.1, 'value'],
-    ['length', 0, ''],
-    ['length', 30_000, ''],
-    ['length', 30_000.1, 'value'],
-    ['score', 0, 'value'],
-    ['score', 1, ''],
-    ['score', 20, ''],
-    ['score', 21, 'value'],
-    ['score', 2.5, 'value'],
-    ['count', -1, 'value'],
-    ['count', 0, ''],
-    ['count', 1.5, 'value'],
-    ['number', -3.25, ''],
-  ] as const)('%s of %p', (kind, value, field) => {
-    expect(refused(kind, value)).toBe(field);
+    ['%', 0],
+    ['%', 100],
+    ['°', 180],
+    ['mm', 5000],
+    ['pH', -1],
+  ])('%s: %d is taken', (unit, value) => {
+    expect(() => checkReading(reading(value, unit), { ...PLACE, unit }, '2027-03-09')).not.toThrow();
   });
 
-  test('a correction is of a reading of the same pot, thing and day', () => {
-    expect(refused('count', 1, { supersedesId: 'r' })).toBe('supersedesId');
+  test.each([
+    ['%', 100.1],
+    ['%', -1],
+    ['°', 181],
+  ])('%s: %d is refused', (unit, value) => {
+    expect(() => checkReading(reading(value, unit), { ...PLACE, unit }, '2027-03-09')).toThrow(
+      expect.objectContaining({ body: expect.objectContaining({ code: 'invalid_fields' }) }),
+    );
   });
 });

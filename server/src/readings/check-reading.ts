@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest } from '@bright-sprout/contract/readings';
-import { LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
+import { largestIn, LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
 import type { ExperimentStatus } from '@bright-sprout/core/calendar';
 import { ApiError, invalidField } from '../shared/index.ts';
 
@@ -32,13 +32,17 @@ export function checkReading(request: ReadingRequest, place: ReadingPlace, today
   if (!units.includes(request.unitOfMeasure)) {
     throw invalidField('unitOfMeasure', say('giveTheUnitOfWhatWasRead', { units: units.join(', ') }));
   }
-  if (value != null) checkValue(place.kind, value);
+  if (value != null) checkValue(place.kind, value, place.unit);
   if (request.supersedesId && !isSamePlace(request, place.corrected)) {
     throw invalidField('supersedesId', say('aCorrectionIsOfAReadingOf'));
   }
 }
 
-function checkValue(kind: string, value: number): void {
+function checkValue(kind: string, value: number, unit: string): void {
+  const largest = kind === 'number' ? largestIn(unit) : undefined;
+  if (largest !== undefined && (value < 0 || value > largest)) {
+    throw invalidField('value', say('giveAValueFrom0To', { largest, unit }));
+  }
   if (kind === 'length' && (value < 0 || value > LONGEST_MM)) {
     throw invalidField('value', say('giveALengthFrom0To30'));
   }

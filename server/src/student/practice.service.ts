@@ -1,7 +1,7 @@
 import type { PracticeRequest, PracticeView } from '@bright-sprout/contract/student';
 import { randomGenerator, valueOr } from '@bright-sprout/core/shared';
 import { practiceTask } from '@bright-sprout/core/simulate';
-import { readingErrorOf } from '@bright-sprout/core/statistics';
+import { isCarefulReader, readingErrorOf } from '@bright-sprout/core/statistics';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -39,10 +39,23 @@ export class PracticeService {
   async ofClass(classId: string): Promise<PracticeView> {
     const readings = await this.source
       .getRepository(PracticeReading)
-      .find({ where: { classId }, select: { trueMm: true, readMm: true } });
+      .find({ where: { classId }, relations: { student: true }, order: { recordedAt: 'ASC' } });
     const error = readingErrorOf(
       readings.map(({ trueMm, readMm }) => ({ trueValue: trueMm, readValue: readMm })),
     );
-    return { n: error.n, biasMm: valueOr(error.bias, null), typicalMm: valueOr(error.typical, null) };
+    const byStudent = new Map<string, { displayName: string; off: number[] }>();
+    for (const { student, trueMm, readMm } of readings) {
+      if (!student) continue;
+      const own = byStudent.get(student.id) ?? { displayName: student.displayName, off: [] };
+      own.off.push(readMm - trueMm);
+      byStudent.set(student.id, own);
+    }
+    const careful = [...byStudent]
+      .filter(([, { off }]) => isCarefulReader(off))
+      .map(([studentId, { displayName }]) => ({ studentId, displayName }));
+    return {
+      ...{ n: error.n, biasMm: valueOr(error.bias, null), typicalMm: valueOr(error.typical, null) },
+      careful,
+    };
   }
 }

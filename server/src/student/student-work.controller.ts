@@ -113,7 +113,8 @@ export class StudentWorkController {
   ): Promise<StreamableFile> {
     const ofClass = { id: entryId, experiment: { classId: device.classId } };
     const own = device.studentId === null ? [] : [{ ...ofClass, studentId: device.studentId }];
-    const picture = await this.journal.picture([{ ...ofClass, hiddenAt: IsNull() }, ...own]);
+    const chosen = (await this.journal.isChosen(entryId)) ? [{ ...ofClass, hiddenAt: IsNull() }] : [];
+    const picture = await this.journal.picture([...chosen, ...own]);
     return new StreamableFile(picture, { type: 'image/jpeg' });
   }
 

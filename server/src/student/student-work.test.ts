@@ -366,7 +366,9 @@ describe('what else a student adds', () => {
   test('readings of drawn rulers, from which the class’s error is known', async () => {
     const device = await deviceOf(ids.ben);
     const path = `/api/classes/${own.id}/practice`;
-    expect((await teacher.get(path)).body).toEqual({ n: 0, biasMm: null, typicalMm: null });
+    expect((await teacher.get(path)).body).toEqual({
+      ...{ n: 0, biasMm: null, typicalMm: null, careful: [] },
+    });
     for (const [seed, off] of [
       [11, 3],
       [12, -1],
@@ -380,6 +382,15 @@ describe('what else a student adds', () => {
     const { n, biasMm, typicalMm } = (await teacher.get(path)).body;
     expect([n, biasMm, typicalMm]).toEqual([2, 1, expect.closeTo(Math.sqrt(5), 9)]);
     expect((await potsOf(device))[0]!.readingErrorMm).toBeCloseTo(Math.sqrt(5), 9);
+    for (const [seed, off] of [0.5, 0, 1, 0.2].entries()) {
+      const { trueMm } = practiceTask('bent', randomGenerator(seed + 20));
+      expect((await teacher.get(path)).body.careful).toEqual([]);
+      await device
+        .put(`/api/device/practice/${uuid()}`)
+        .send({ kind: 'bent', seed: seed + 20, readMm: trueMm + off })
+        .expect(204);
+    }
+    expect((await teacher.get(path)).body.careful).toEqual([{ studentId: ids.ben, displayName: 'Ben' }]);
   });
 });
 

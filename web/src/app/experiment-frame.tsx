@@ -15,6 +15,7 @@ import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../s
 import { Timeline } from '../shared/timeline/index.ts';
 import { Said, FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
 import { hearOfExperiment } from './hear-changes.ts';
+import { leftToRead } from './left-to-read.ts';
 import { loadCompare, loadTeach, useFetchedAhead } from './stages.ts';
 
 /** The frame of an experiment: question, stages, the timeline of days, and the stage that is open. */
@@ -133,12 +134,6 @@ function StageLinks({
 }) {
   const isDraft = experiment.status === 'draft';
   const left = isDraft ? 0 : unreadUnits(experiment, findings, experiment.today).length;
-  const isSownToday = experiment.sowOn === experiment.today;
-  const toRead = isSownToday
-    ? say('fromTomorrow')
-    : left === 0
-      ? say('allReadToday')
-      : say('potsLeftToday', { left });
   const stages = [
     {
       to: 'plan',
@@ -155,7 +150,11 @@ function StageLinks({
     {
       to: 'record',
       name: say('record'),
-      state: isDraft ? say('afterSowing') : experiment.status === 'finished' ? say('closed') : toRead,
+      state: isDraft
+        ? say('afterSowing')
+        : experiment.status === 'finished'
+          ? say('closed')
+          : leftToRead(experiment, left),
     },
     {
       to: 'compare',

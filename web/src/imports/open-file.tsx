@@ -27,8 +27,7 @@ export function OpenFile() {
   const [share, setShare] = useState(0);
   const open = useMutation({
     // Fetched with a file to read: most visits open none.
-    mutationFn: async (picked: PickedFile) =>
-      (await import('./read-picked.ts')).readPicked(picked, setShare),
+    mutationFn: async (picked: PickedFile) => (await import('./read-picked.ts')).readPicked(picked, setShare),
     onSettled: () => setShare(0),
     onSuccess: (result) => {
       if ('sheets' in result) setForeign(result);

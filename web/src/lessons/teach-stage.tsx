@@ -34,12 +34,13 @@ function OpenStage({ view, begun }: { view: LessonView; begun: LessonDocument })
   const lesson = useOpenLesson(experiment.id, view, begun);
   return (
     <LessonChoices level={lesson.document.level}>
-      <Lesson lesson={lesson} />
+      <Lesson lesson={lesson} begunAt={view.begunAt ?? ''} />
     </LessonChoices>
   );
 }
 
-function Lesson({ lesson }: { lesson: OpenLesson }) {
+/** @param begunAt when it was last given, for what was voted then; empty before it ever was */
+function Lesson({ lesson, begunAt }: { lesson: OpenLesson; begunAt: string }) {
   const { document, change } = lesson;
   const { boards, level } = document;
   const now = useLessonNow(level);
@@ -80,7 +81,7 @@ function Lesson({ lesson }: { lesson: OpenLesson }) {
               key={board.id}
               board={board}
               now={now}
-              state={{ ...state, order: board.order, begunAt: '' }}
+              state={{ ...state, order: board.order, begunAt }}
               onState={({ order, ...changes }) => {
                 if (order !== undefined && order !== board.order) setBoard({ order });
                 setState((before) => ({ ...before, ...changes }));

@@ -1,5 +1,5 @@
 import { lessonRoutes, type LessonDocument, type LessonView } from '@bright-sprout/contract/lessons';
-import { type Board, draftLesson } from '@bright-sprout/core/lessons';
+import { type Board, DRAFTED_BOARDS, draftLesson } from '@bright-sprout/core/lessons';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -14,9 +14,6 @@ const MOST_UNDO = 100;
 /** So many pictures and sentences stand on a board that nobody chose. */
 const MOST_DRAFTED_PICTURES = 4;
 const MOST_DRAFTED_NOTES = 2;
-
-/** Namespace of the ids of drafted boards: two devices that draft the same experiment make the same boards. */
-const DRAFT = '6d2c1f0e-5b0f-4b7e-9a53-8c1f3d7e2a10';
 
 /** A lesson that is open for changes. */
 export interface OpenLesson {
@@ -61,7 +58,7 @@ export function useLessonDocument(): { view: LessonView; document: LessonDocumen
       pictures: journal.length,
       isYoungest: level === '5-7',
     },
-    (kind) => uuidOf(`${experiment.id} ${kind}`, DRAFT),
+    (kind) => uuidOf(`${experiment.id} ${kind}`, DRAFTED_BOARDS),
   );
   const seen = journal.filter(({ isHidden }) => !isHidden);
   const chosen = [

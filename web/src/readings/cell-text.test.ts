@@ -5,6 +5,7 @@ import { readBlock, readCell } from './cell-text.ts';
 const HEIGHT: VariableView = { id: 'h', name: 'height', kind: 'length', unit: 'cm', step: 0.5 };
 const LEAVES: VariableView = { id: 'l', name: 'leaves', kind: 'count', unit: 'leaves', step: 1 };
 const STAGE: VariableView = { id: 's', name: 'stage', kind: 'score', unit: '', step: 1 };
+const COVER: VariableView = { id: 'g', name: 'green cover', kind: 'number', unit: '%', step: 1 };
 const SEEDS: VariableView = { ...LEAVES, name: 'seeds up', unit: 'seeds' };
 
 describe('a cell of the fast sheet', () => {
@@ -14,6 +15,8 @@ describe('a cell of the fast sheet', () => {
     ['2 1/4 in', HEIGHT, { state: 'emerged', entered: { value: 57.15, unit: 'in', entered: '2 1/4 in' } }],
     ['n', HEIGHT, { state: 'not_emerged' }],
     ['Not up yet', HEIGHT, { state: 'not_emerged' }],
+    ['12,5 %', COVER, { state: 'emerged', entered: { value: 12.5, unit: '%' } }],
+    ['100', COVER, { state: 'emerged', entered: { value: 100, unit: '%' } }],
     ['D', LEAVES, { state: 'dead' }],
     ['x', STAGE, { state: 'not_read' }],
     ['4', LEAVES, { state: 'emerged', entered: { value: 4, unit: 'leaves', entered: '4' } }],
@@ -32,6 +35,7 @@ describe('a cell of the fast sheet', () => {
     ['9', STAGE],
     ['tree', STAGE],
     ['NaN', LEAVES],
+    ['100.5', COVER],
   ])('%j is no value', (text, variable) => {
     expect(readCell(text, variable).kind).toBe('problem');
   });

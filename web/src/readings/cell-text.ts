@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/readings';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import { scoresOf } from '@bright-sprout/core/design';
-import { parseLength, type ReadingState } from '@bright-sprout/core/shared';
+import { largestIn, parseLength, type ReadingState } from '@bright-sprout/core/shared';
 import { STATE_WORDS } from '@bright-sprout/core/words';
 import { scaleOf } from '../shared/experiment/index.ts';
 import { lengthProblemText } from './length-problem.ts';
@@ -35,6 +35,8 @@ export function readCell(text: string, variable: VariableView): CellReading {
   if (variable.kind === 'score') return readScore(plain, variable);
   const value = Number(plain.replace(',', '.').replace(/\s*%$/, ''));
   if (!Number.isFinite(value) || value < 0) return problem(say('aNumberOf0OrMore'));
+  const largest = largestIn(variable.unit);
+  if (largest !== undefined && value > largest) return problem(say('upTo', { largest, unit: variable.unit }));
   if (variable.kind === 'count' && !Number.isInteger(value)) return problem(say('aWholeNumber'));
   if (value === 0 && variable.name === 'seeds up') return { kind: 'reading', state: 'not_emerged' };
   return up(value, variable.unit, text);

@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/readings';
-import type { UnitView } from '@bright-sprout/contract/plans';
+import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
+import { largestIn } from '@bright-sprout/core/shared';
 import { Minus, Plus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -15,6 +16,8 @@ const ASKED: Readonly<Record<string, string>> = {
   'seeds up': say('howManyHaveComeUp'),
   leaves: say('howManyLeavesWithoutTheSeedLeaves'),
   'green cover': say('howMuchOfTheSectionIsGreen'),
+  'root length': say('howLongIsTheRoot'),
+  'root direction': say('whichWayDoesTheRootGrow'),
 };
 const MOST_DOTS = 60;
 
@@ -37,12 +40,12 @@ export function CountPanel({
   const [isTouched, setIsTouched] = useState(false);
   const most = variable.name === 'seeds up' ? (unit.seedsSown ?? undefined) : undefined;
   const value = text.trim() === '' ? undefined : Number(text.replace(',', '.'));
-  const problem = isTouched ? countProblem(value, variable.kind === 'count', most) : undefined;
+  const problem = isTouched ? countProblem(value, variable, most) : undefined;
   const step = (by: number): void => setText(String(Math.max(0, Math.min(most ?? 999, (value ?? 0) + by))));
   const submit = (event: React.SyntheticEvent): void => {
     event.preventDefault();
     setIsTouched(true);
-    if (value === undefined || countProblem(value, variable.kind === 'count', most)) return;
+    if (value === undefined || countProblem(value, variable, most)) return;
     if (value === 0 && variable.name === 'seeds up') keep.save('not_emerged');
     else keep.save('emerged', { value, unit: variable.unit, entered: text.trim() });
   };
@@ -131,11 +134,13 @@ export function CountPanel({
 
 function countProblem(
   value: number | undefined,
-  isWhole: boolean,
+  { kind, unit }: VariableView,
   most: number | undefined,
 ): string | undefined {
   if (value === undefined) return say('typeANumberOrChooseAState');
   if (!Number.isFinite(value) || value < 0) return say('typeANumberOf0OrMore');
-  if (isWhole && !Number.isInteger(value)) return say('typeAWholeNumber');
+  if (kind === 'count' && !Number.isInteger(value)) return say('typeAWholeNumber');
+  const largest = largestIn(unit);
+  if (largest !== undefined && value > largest) return say('upTo', { largest, unit });
   return most !== undefined && value > most ? say('onlyWereSownInThisPot', { most }) : undefined;
 }

@@ -12,11 +12,14 @@ export function ReadingDoubts({
   read,
   variable,
   onLookAgain,
+  onNotUp,
 }: {
   read: JustRead;
   variable: VariableView;
   /** The reader goes back to the plant; what is kept then is marked as read again. */
   onLookAgain: () => void;
+  /** Keeps that nothing is up yet, in place of a 0. */
+  onNotUp: () => void;
 }) {
   const found = doubts(read);
   const isDoubted = found.some(({ code }) => code !== 'other_day');
@@ -30,6 +33,11 @@ export function ReadingDoubts({
           {doubtWords(doubt, read.scale, (day) => recentDay(day, read.today))}
         </p>
       ))}
+      {found.some(({ code }) => code === 'never_up') && (
+        <Button className="look-again" onClick={onNotUp}>
+          {say('yesNotUpYet')}
+        </Button>
+      )}
       {isDoubted && (
         <Button variant="light" className="look-again" onClick={onLookAgain}>
           {say('lookAgain')}

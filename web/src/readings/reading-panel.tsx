@@ -119,6 +119,7 @@ export function ReadingPanel({
                     setText('');
                     setIsReread(true);
                   }}
+                  onNotUp={() => save('not_emerged')}
                 />
               )}
               <EntryNotes parsed={parsed} scale={scale} />

@@ -25,6 +25,7 @@ export function LengthQuestion({
   isBusy,
   before,
   onKeep,
+  onNotUp,
 }: {
   pot: StudentPotView;
   day: string;
@@ -33,6 +34,7 @@ export function LengthQuestion({
   /** What the student gave other pots today, in mm. */
   before: readonly number[];
   onKeep: (entered: Entered, isReread: boolean) => void;
+  onNotUp: () => void;
 }) {
   const scale = scaleOf(pot.variable);
   const [text, setText] = useState('');
@@ -117,6 +119,7 @@ export function LengthQuestion({
               read={justRead(pot, day, mm, before)}
               variable={pot.variable}
               onLookAgain={lookAgain}
+              onNotUp={onNotUp}
             />
           )}
           <EntryNotes parsed={parsed} scale={scale} />

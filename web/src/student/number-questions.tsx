@@ -8,7 +8,8 @@ import Button from 'react-bootstrap/Button';
 import { styleOf } from '../shared/experiment/index.ts';
 import type { Entered } from './use-keep-own.ts';
 
-interface QuestionProps {
+/** What a question about a number is asked with. */
+export interface QuestionProps {
   readonly variable: StudentPotView['variable'];
   readonly last: LastReadingView | null;
   readonly words: StudentWords;

@@ -126,12 +126,50 @@ describe('reading a pot', () => {
     expect(screen.queryByText(/nearest mark|Typed in/)).toBeNull();
   });
 
+  test('a 0 of a pot that was never up is asked about, and kept as not up yet', async () => {
+    const { sent, onDone } = show({ ...POT, last: null });
+    press('Yes');
+    fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: '0' } });
+    expect(screen.getByText(/Nothing was up in this pot before/)).toBeTruthy();
+    press('Yes, not up yet');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({ state: 'not_emerged', value: null });
+  });
+
   test('something that is no height is said, and nothing is sent', () => {
     const { sent } = show(POT);
     press('Yes');
     fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: 'tall' } });
     press('Keep it');
     expect(document.querySelector('.field-problem')).not.toBeNull();
+    expect(sent).toHaveLength(0);
+  });
+
+  test.each([
+    ['green cover', '%', '12,5', 12.5],
+    ['root length', 'mm', '34', 34],
+    ['root direction', '°', '0', 0],
+  ])('%s is typed, with decimals', async (name, unit, text, value) => {
+    const variable = { ...POT.variable, name, kind: 'number' as const, unit, step: 1 };
+    const { sent, onDone } = show({ ...POT, variable, last: null });
+    press('Yes');
+    press('Keep it');
+    expect(document.querySelector('.field-problem')).not.toBeNull();
+    fireEvent.change(screen.getByRole('textbox'), { target: { value: text } });
+    press('Keep it');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent[0]!.body).toMatchObject({ state: 'emerged', value, unitOfMeasure: unit });
+  });
+
+  test('a share beyond all of it is said, and nothing is sent', () => {
+    const variable = { ...POT.variable, name: 'green cover', kind: 'number' as const, unit: '%', step: 1 };
+    const { sent } = show({ ...POT, variable, last: null });
+    press('Yes');
+    fireEvent.change(screen.getByLabelText('Seen from above: how much of it is green?'), {
+      target: { value: '101' },
+    });
+    press('Keep it');
+    expect(screen.getByText('Type a number from 0 to 100 %.')).toBeTruthy();
     expect(sent).toHaveLength(0);
   });
 

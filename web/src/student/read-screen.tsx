@@ -10,6 +10,7 @@ import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/inde
 import { Said, FailureNote } from '../shared/ui/index.ts';
 import { EntryScreen } from './entry-screen.tsx';
 import { LengthQuestion } from './length-question.tsx';
+import { NumberQuestion } from './number-question.tsx';
 import { CountQuestion, ScoreQuestion } from './number-questions.tsx';
 import { type AtDevice, type Entered, useKeepPot } from './use-keep-own.ts';
 
@@ -85,6 +86,7 @@ export function ReadScreen({
           before={before}
           isBusy={keep.isPending}
           onKeep={keepValue}
+          onNotUp={() => end('not_emerged')}
         />
       ) : asked.variable.kind === 'score' ? (
         <ScoreQuestion
@@ -92,6 +94,14 @@ export function ReadScreen({
           variable={asked.variable}
           last={asked.last}
           words={words}
+          isBusy={keep.isPending}
+          onKeep={keepValue}
+        />
+      ) : asked.variable.kind === 'number' ? (
+        <NumberQuestion
+          key={asked.variable.id}
+          variable={asked.variable}
+          last={asked.last}
           isBusy={keep.isPending}
           onKeep={keepValue}
         />

@@ -15,6 +15,7 @@ export default {
   shownTheLastDayThatMostPots: 'Shown: {day}, the last day that most pots were read.',
   fromTomorrow: 'from tomorrow',
   allReadToday: 'all read today',
+  noClassToday: 'no class today',
   potsLeftToday: '{left, plural, one {# pot} other {# pots}} left today',
   plan: 'Plan',
   sow: 'Sow',

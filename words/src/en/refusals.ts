@@ -57,6 +57,7 @@ export default {
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
   giveALengthFrom0To30: 'Give a length from 0 to 30 m.',
   chooseOneOfTheScores: 'Choose one of the scores.',
+  giveAValueFrom0To: 'Give a value from 0 to {largest} {unit}.',
   giveAWholeNumber0OrMore: 'Give a whole number, 0 or more.',
   giveADateThatExistsAsYyyy: 'Give a date that exists, as YYYY-MM-DD.',
   sownOnChooseThatDayOrA: 'Sown on {sowOn}; choose that day or a later one.',

@@ -53,6 +53,11 @@ export default {
   pens: 'Pens',
   undo: 'Undo',
   redo: 'Redo',
+  howMuchIsGreen: 'Seen from above: how much of it is green?',
+  howLongIsTheRoot: 'How long is the root?',
+  whichWayDoesTheRootGrow: 'Which way does the root grow? Straight down is 0°, sideways is 90°.',
+  aNumberOf0OrMore: 'Type a number of 0 or more.',
+  aNumberFrom0To: 'Type a number from 0 to {largest} {unit}.',
   goOnWithIt: 'Go on with this drawing',
   eraser: 'Eraser',
   thickPen: 'Thick pen',
@@ -121,6 +126,8 @@ export default {
   dayIsEarlyForThisCropIt:
     'Day {age} is early for this crop: it seldom shows before day {earliest}. Is it the right pot?',
   thisGoesDownForNotForToday: 'This goes down for {dayName}, not for today.',
+  nothingWasUpHereBefore:
+    'Nothing was up in this pot before. If nothing is up yet, that is no 0: it is “not up yet”.',
   potsInARowWithTheSame:
     '{pots, plural, one {# pot} other {# pots}} in a row with the same value. Look at each one.',
   oneDay: 'one day',

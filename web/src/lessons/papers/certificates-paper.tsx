@@ -1,10 +1,13 @@
 import { say } from '@bright-sprout/words/lessons';
 import { readText } from '@bright-sprout/core/words';
+import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
+import { classesQuery, practiceQuery } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { longDay } from '../../shared/ui/index.ts';
 import type { LessonNow } from '../lesson-now.ts';
+import { type CertificateFor, madeOut } from './certificate-owners.ts';
 import { type Certificate, firstSprouts, fullRecords, marksPassed } from './certificates.ts';
 import type { PaperProps } from './papers-page.tsx';
 
@@ -15,7 +18,20 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
   const [kinds, setKinds] = useState<ReadonlySet<Certificate['kind']>>(
     new Set(['mark', 'first_sprout', 'full_record']),
   );
+  const [madeTo, setMadeTo] = useState<CertificateFor>('pots');
+  const [withReaders, setWithReaders] = useState(true);
   const [readers, setReaders] = useState(0);
+  const { experiment } = useExperiment();
+  const schoolClass = useQuery(classesQuery).data?.find(({ id }) => id === experiment.classId);
+  const practised = useQuery({
+    ...practiceQuery(experiment.classId ?? ''),
+    enabled: experiment.classId !== null,
+  }).data;
+  const careful = withReaders ? (practised?.careful ?? []) : [];
+  const teamName = new Map(schoolClass?.teams.map(({ id, name }) => [id, name]));
+  const children = (schoolClass?.students ?? []).map(({ id, displayName, teamId }) => ({
+    ...{ id, displayName, team: teamName.get(teamId ?? '') ?? '' },
+  }));
   const found = [...marksPassed(now), ...firstSprouts(now), ...fullRecords(now)];
   const [leftOut, setLeftOut] = useState<ReadonlySet<string>>(new Set());
   const keyOf = ({ kind, id }: Certificate): string => `${kind} ${id}`;
@@ -43,6 +59,15 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
             onChange={() => setKinds(toggle(kinds, kind))}
           />
         ))}
+        {practised && practised.careful.length > 0 && (
+          <Form.Check
+            id="certificate-readers"
+            type="checkbox"
+            label={say('carefulInPractice', { count: practised.careful.length })}
+            checked={withReaders}
+            onChange={() => setWithReaders(!withReaders)}
+          />
+        )}
         <label>
           {say('carefulReaders')}{' '}
           <Form.Control
@@ -56,6 +81,16 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
             }
           />
         </label>
+        <Form.Select
+          size="sm"
+          aria-label={say('madeOutTo')}
+          value={madeTo}
+          onChange={({ target }) => setMadeTo(target.value as CertificateFor)}
+        >
+          <option value="pots">{say('forEachPot')}</option>
+          <option value="teams">{say('forEachTeam')}</option>
+          {children.length > 0 && <option value="students">{say('forEachStudent')}</option>}
+        </Form.Select>
         <div className="certificate-pots">
           {ofKinds.map((one) => (
             <Form.Check
@@ -70,10 +105,21 @@ export function CertificatesPaper({ now, hasNames }: PaperProps) {
           ))}
         </div>
       </fieldset>
-      {shown.length === 0 && readers === 0 && <p className="not-printed">{say('noCertificateYet')}</p>}
-      {shown.map((one) => (
-        <CertificateCard key={keyOf(one)} title={KIND_NAMES[one.kind]} name={hasNames ? one.team : ''}>
-          <CertificateText one={one} now={now} />
+      {shown.length === 0 && readers + careful.length === 0 && (
+        <p className="not-printed">{say('noCertificateYet')}</p>
+      )}
+      {madeOut(shown, madeTo, children, hasNames).map(({ key, kind, name, pots }) => (
+        <CertificateCard key={key} title={KIND_NAMES[kind]} name={name}>
+          {pots.map((one) => (
+            <span key={one.id}>
+              <CertificateText one={one} now={now} />
+            </span>
+          ))}
+        </CertificateCard>
+      ))}
+      {careful.map(({ studentId, displayName }) => (
+        <CertificateCard key={studentId} title={say('carefulReader')} name={hasNames ? displayName : ''}>
+          {say('readsARulerWithCare')}
         </CertificateCard>
       ))}
       {Array.from({ length: readers }, (_, at) => (

@@ -88,7 +88,7 @@ describe('certificates', () => {
     showLesson(<WithNow>{(now) => <CertificatesPaper now={now} hasNames={false} />}</WithNow>, ANSWERS);
     const before = document.querySelectorAll('.certificate').length;
     fireEvent.click(screen.getByLabelText('pot 3, First sprout'));
-    fireEvent.change(screen.getByLabelText(/Careful readers/), { target: { value: '2' } });
+    fireEvent.change(screen.getByLabelText(/careful readers/), { target: { value: '2' } });
     expect(document.querySelectorAll('.certificate').length).toBe(before + 1);
     expect(document.querySelectorAll('.name-line')[0]?.textContent).toBe('Name:');
   });

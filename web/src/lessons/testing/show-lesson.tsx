@@ -10,7 +10,7 @@ import { ExperimentProvider, findingsOf } from '../../shared/experiment/index.ts
 import { LessonChoices } from '../lesson-choices.tsx';
 import { type LessonNow, useLessonNow } from '../lesson-now.ts';
 
-const NO_LESSON: LessonView = { version: 0, document: null, showing: null };
+const NO_LESSON: LessonView = { version: 0, document: null, begunAt: null, showing: null };
 
 /** Shows a part of a lesson of the compared class, with what the server answers. */
 export function showLesson(

@@ -14,7 +14,7 @@ function reading(value: number, unitOfMeasure: string): ReadingRequest {
   return {
     ...{ unitId: 'u', variableId: 'v', observedOn: '2027-03-08', state: 'emerged' },
     ...{ value, entered: String(value), unitOfMeasure, precision: 1 },
-  } as ReadingRequest;
+  };
 }
 
 describe('a number in a unit that ends', () => {

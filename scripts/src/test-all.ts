@@ -27,17 +27,13 @@ export async function testAll(root: string): Promise<number> {
   // The threads of the server's tests run what is built.
   const types = await sourceChecks(root, ['types']);
   await packServer(root);
-  const [checks, units] = await Promise.all([
-    looks,
-    jestTests(root, ['--testPathIgnorePatterns', ...IGNORED, ALONE], BUILT_THREADS),
-  ]);
-  const alone = await jestTests(root, [ALONE], BUILT_THREADS);
+  const [checks, units] = await Promise.all([looks, jestTests(root, [], BUILT_THREADS)]);
   const build = await builtForBrowser(root);
   const browsers = await browserTests(root);
-  // Trials watch the clock: each goes alone.
   const faults = await trial(root, FAULTS);
-  const tallies: Tally[] = [...types, ...checks, units, alone, build, browsers, faults];
-  for (const args of [FUZZ, DATES, HOSTILE]) tallies.push(await trial(root, args));
+  // A browser on another date waits most of the time; what is slow in the others is tried again.
+  const [dates, ...others] = await Promise.all([trial(root, DATES), ...inTurn(root, [FUZZ, HOSTILE])]);
+  const tallies: Tally[] = [...types, ...checks, units, build, browsers, faults, dates, ...others];
   const total = tallies.reduce((sum, one) => ({
     passed: sum.passed + one.passed,
     failed: sum.failed + one.failed,
@@ -51,6 +47,16 @@ const FAULTS = ['faults', '--short', 'server', 'windows'] as const;
 const FUZZ = ['fuzz', '--requests', '2000'] as const;
 const DATES = ['dates', '--short'] as const;
 const HOSTILE = ['hostile', '--short'] as const;
+
+/** Trials one after the other. */
+function inTurn(root: string, trials: readonly (readonly string[])[]): Promise<Tally>[] {
+  const begun: Promise<Tally>[] = [];
+  for (const args of trials) {
+    const before = begun.at(-1) ?? Promise.resolve();
+    begun.push(before.then(() => trial(root, args)));
+  }
+  return begun;
+}
 
 /** Runs a trial; its own closing line is its tally. */
 async function trial(root: string, args: readonly string[]): Promise<Tally> {
@@ -68,12 +74,6 @@ async function trial(root: string, args: readonly string[]): Promise<Tally> {
   const tally = { passed: Number(passed), failed: Number(failed) };
   return code !== 0 && tally.failed === 0 ? { ...tally, failed: 1 } : tally;
 }
-
-/** Tests that measure how long others are held up: they run while nothing else does. */
-const ALONE = 'server/src/app/largest.test.ts';
-
-/** What Jest's own settings leave out; an option on the command line takes their place. */
-const IGNORED = ['/node_modules/', '/dist/', '/.build/'];
 
 const BUILT_THREADS = { BRIGHT_SPROUT_THREADS: 'built' };
 

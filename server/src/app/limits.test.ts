@@ -241,6 +241,19 @@ describe('quotas', () => {
       .type('application/octet-stream')
       .send(Buffer.alloc(500_000, 1));
     expect([answer.status, answer.body.code]).toEqual([413, 'too_large']);
+
+    // What was left for more than a day makes room; a file that is being sent keeps its parts.
+    const going = uuid();
+    const part = (at: number) =>
+      device
+        .put(`/api/device/uploads/${going}/parts/${at}`)
+        .type('application/octet-stream')
+        .send(Buffer.alloc(500_000, 1));
+    await server.query('UPDATE upload_part SET kept_at = kept_at - INTERVAL 2 DAY');
+    await part(0).expect(204);
+    await part(500_000).expect(204);
+    const rows = await server.query<{ upload_id: string }>('SELECT upload_id FROM upload_part');
+    expect(rows.map(({ upload_id }) => upload_id)).toEqual([going, going]);
     await server.query('DELETE FROM upload_part');
   });
 });

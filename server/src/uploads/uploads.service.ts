@@ -3,15 +3,21 @@ import { MOST_BUNDLE_BYTES, MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, LessThan } from 'typeorm';
+import { DataSource, LessThan, Not } from 'typeorm';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
 import { UploadPartRow } from './upload-part.entity.ts';
 
 /** What was made without network is taken for two weeks; a file that nobody asked for goes a week later. */
 const KEPT_MS = 21 * 86_400_000;
 
-/** The most that one class may have on its way at a time, in bytes: some hundred photos. A teacher sends bundles. */
-const MOST_WAITING = { device: 240_000_000, teacher: MOST_BUNDLE_BYTES + 60_000_000 };
+/** What was left for a day makes room for what is sent now: a device whose file is gone sends it again. */
+const LEFT_MS = 86_400_000;
+
+/**
+ * The most that one class may have on its way at a time, in bytes: some hundred photos. A teacher sends bundles, and one
+ * that was broken off may be sent once more.
+ */
+const MOST_WAITING = { device: 240_000_000, teacher: 2 * MOST_BUNDLE_BYTES + 60_000_000 };
 
 /** A file on its way that arrived whole. */
 export interface ArrivedFile {
@@ -47,14 +53,12 @@ export class UploadsService {
     const parts = this.source.getRepository(UploadPartRow);
     if (startsAt === 0)
       await parts.delete({ keptAt: LessThan(new Date(this.clock.now().getTime() - KEPT_MS)) });
-    const [waiting] = await this.source.query<{ bytes: string | null; strangers: string | null }[]>(
-      `SELECT (SELECT SUM(size) FROM upload_part WHERE owner_id = ?) AS bytes,
-              (SELECT COUNT(*) FROM upload_part WHERE upload_id = ? AND owner_id <> ?) AS strangers`,
-      [ownerId, uploadId, ownerId],
-    );
-    if (Number(waiting?.strangers ?? 0) > 0) throw notFound();
-    if (Number(waiting?.bytes ?? 0) + bytes.length > MOST_WAITING[owner.is]) {
-      throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
+    const room = MOST_WAITING[owner.is] - bytes.length;
+    if ((await this.#waiting(ownerId, uploadId)) > room) {
+      const left = new Date(this.clock.now().getTime() - LEFT_MS);
+      await parts.delete({ ownerId, uploadId: Not(uploadId), keptAt: LessThan(left) });
+      if ((await this.#waiting(ownerId, uploadId)) > room)
+        throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
     try {
       await parts.insert({
@@ -68,6 +72,20 @@ export class UploadsService {
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
+  }
+
+  /**
+   * Bytes of an owner's that wait.
+   * @throws ApiError `not_found` for an upload of somebody else
+   */
+  async #waiting(ownerId: string, uploadId: string): Promise<number> {
+    const [waiting] = await this.source.query<{ bytes: string | null; strangers: string | null }[]>(
+      `SELECT (SELECT SUM(size) FROM upload_part WHERE owner_id = ?) AS bytes,
+              (SELECT COUNT(*) FROM upload_part WHERE upload_id = ? AND owner_id <> ?) AS strangers`,
+      [ownerId, uploadId, ownerId],
+    );
+    if (Number(waiting?.strangers ?? 0) > 0) throw notFound();
+    return Number(waiting?.bytes ?? 0);
   }
 
   /**

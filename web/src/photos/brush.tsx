@@ -1,15 +1,10 @@
 import { say } from '@bright-sprout/words/photos';
 import type { Stroke } from '@bright-sprout/core/imaging';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
+import { arrowWay, withinPicture } from '../shared/ui/index.ts';
 
 const STEP = 0.01;
 const BIG_STEP = 0.05;
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** Units across the drawing. */
 const ACROSS = 1000;
@@ -34,18 +29,18 @@ export function Brush({
   const down = ACROSS / shape;
   const place = (event: PointerEvent): [number, number] => {
     const { left, top, width, height } = event.currentTarget.getBoundingClientRect();
-    return [clamped((event.clientX - left) / width), clamped((event.clientY - top) / height)];
+    return [withinPicture((event.clientX - left) / width), withinPicture((event.clientY - top) / height)];
   };
   const end = (): void => {
     if (going.length > 0) onStroke({ thickness, points: going });
     setGoing([]);
   };
   const press = (event: KeyboardEvent): void => {
-    const way = ARROWS[event.key];
+    const way = arrowWay(event.key);
     if (!way && event.key !== ' ') return;
     event.preventDefault();
     const far = event.shiftKey ? BIG_STEP : STEP;
-    if (way) setAt({ x: clamped(at.x + way[0] * far), y: clamped(at.y + way[1] * far * shape) });
+    if (way) setAt({ x: withinPicture(at.x + way[0] * far), y: withinPicture(at.y + way[1] * far * shape) });
     else onStroke({ thickness, points: [at.x, at.y] });
   };
   const shown = going.length > 0 ? [...strokes, { thickness, points: going }] : strokes;
@@ -94,8 +89,4 @@ function drawnPoints(points: readonly number[], down: number): string {
     (_, index) => `${(points[2 * index] as number) * ACROSS},${(points[2 * index + 1] as number) * down}`,
   );
   return (pairs.length === 1 ? [...pairs, ...pairs] : pairs).join(' ');
-}
-
-function clamped(share: number): number {
-  return Math.min(1, Math.max(0, share));
 }

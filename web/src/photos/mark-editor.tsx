@@ -1,14 +1,9 @@
 import { say } from '@bright-sprout/words/photos';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { arrowWay, withinPicture } from '../shared/ui/index.ts';
 
 const STEP = 2;
 const BIG_STEP = 20;
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** A photo with marks on it, as far as it is drawn. */
 export interface MarkedPhoto {
@@ -46,8 +41,8 @@ export function MarkEditor({
   }));
   const move = (index: number, x: number, y: number): void => {
     const next = [...marks];
-    next[2 * index] = Math.min(1, Math.max(0, x / width));
-    next[2 * index + 1] = Math.min(1, Math.max(0, y / height));
+    next[2 * index] = withinPicture(x / width);
+    next[2 * index + 1] = withinPicture(y / height);
     onChange(next);
   };
   const drag = (index: number) => (event: PointerEvent<SVGGElement>) => {
@@ -57,7 +52,7 @@ export function MarkEditor({
     move(index, point.x, point.y);
   };
   const press = (index: number, x: number, y: number) => (event: KeyboardEvent) => {
-    const way = ARROWS[event.key];
+    const way = arrowWay(event.key);
     if (!way) return;
     event.preventDefault();
     const far = event.shiftKey ? BIG_STEP : STEP;

@@ -1,12 +1,12 @@
 import { say } from '@bright-sprout/words/photos';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import Form from 'react-bootstrap/Form';
 import { Link, useSearchParams } from 'react-router';
 import { photosQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { AddPhotos } from './add-photos.tsx';
+import { ChoiceSelect } from './choice-select.tsx';
 import { PotSelect } from './pot-select.tsx';
 import { SeriesViews } from './series-views.tsx';
 import { onePot, seriesOf } from './series.ts';
@@ -14,8 +14,12 @@ import { SideViews } from './side-views.tsx';
 import './photos.scss';
 
 /** What photos show: a container from above, one pot from above, or plants from the side. */
-const SHOWN = { above: say('fromAbove'), pot: say('fromAboveOnePot'), side: say('fromTheSide') } as const;
-type Shown = keyof typeof SHOWN;
+const SHOWN = [
+  { id: 'above', name: say('fromAbove') },
+  { id: 'pot', name: say('fromAboveOnePot') },
+  { id: 'side', name: say('fromTheSide') },
+] as const;
+type Shown = (typeof SHOWN)[number]['id'];
 
 const NONE_YET = {
   above: say('noPhotosYet'),
@@ -57,18 +61,12 @@ export default function PhotosPage() {
       <div className="print-tools">
         <h2>{say('pictures')}</h2>
         <ContainerSelect chosenId={containerId} onChoose={setContainerId} />
-        <Form.Select
-          size="sm"
-          aria-label={say('whatIsSeen')}
-          value={shown}
-          onChange={({ target }) => setShown(target.value as Shown)}
-        >
-          {Object.entries(SHOWN).map(([value, name]) => (
-            <option key={value} value={value}>
-              {name}
-            </option>
-          ))}
-        </Form.Select>
+        <ChoiceSelect
+          name={say('whatIsSeen')}
+          choices={SHOWN}
+          chosenId={shown}
+          onChoose={(id) => setShown(id as Shown)}
+        />
         {shown === 'pot' && <PotSelect pots={pots} chosenId={potId} onChoose={setPot} />}
         <AddPhotos
           key={`${shown} ${seen.id}`}
@@ -93,18 +91,11 @@ export default function PhotosPage() {
 function ContainerSelect({ chosenId, onChoose }: { chosenId: string; onChoose: (id: string) => void }) {
   const { experiment } = useExperiment();
   if (experiment.containers.length < 2) return null;
+  const choices = experiment.containers.map(({ id, name }, index) => ({
+    id,
+    name: name || say('containerNumber', { number: index + 1 }),
+  }));
   return (
-    <Form.Select
-      size="sm"
-      aria-label={say('ofWhichContainer')}
-      value={chosenId}
-      onChange={({ target }) => onChoose(target.value)}
-    >
-      {experiment.containers.map(({ id, name }, index) => (
-        <option key={id} value={id}>
-          {name || say('containerNumber', { number: index + 1 })}
-        </option>
-      ))}
-    </Form.Select>
+    <ChoiceSelect name={say('ofWhichContainer')} choices={choices} chosenId={chosenId} onChoose={onChoose} />
   );
 }

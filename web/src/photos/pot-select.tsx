@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/photos';
 import type { UnitView } from '@bright-sprout/contract/plans';
-import Form from 'react-bootstrap/Form';
+import { ChoiceSelect } from './choice-select.tsx';
 
 /** Chooses one of some pots by its number. */
 export function PotSelect({
@@ -12,19 +12,6 @@ export function PotSelect({
   chosenId: string;
   onChoose: (id: string) => void;
 }) {
-  return (
-    <Form.Select
-      size="sm"
-      className="pot-choice"
-      aria-label={say('whichPot')}
-      value={chosenId}
-      onChange={({ target }) => onChoose(target.value)}
-    >
-      {pots.map(({ id, number }) => (
-        <option key={id} value={id}>
-          {say('ofPot', { number })}
-        </option>
-      ))}
-    </Form.Select>
-  );
+  const choices = pots.map(({ id, number }) => ({ id, name: say('ofPot', { number }) }));
+  return <ChoiceSelect name={say('whichPot')} choices={choices} chosenId={chosenId} onChoose={onChoose} />;
 }

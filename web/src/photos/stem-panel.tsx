@@ -1,9 +1,9 @@
 import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
+import type { UnitView } from '@bright-sprout/contract/plans';
 import { useState } from 'react';
-import Form from 'react-bootstrap/Form';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { ChoiceSelect } from './choice-select.tsx';
 import { DeletePicture } from './delete-picture.tsx';
 import { PotSelect } from './pot-select.tsx';
 import { StemMarks } from './stem-marks.tsx';
@@ -33,38 +33,18 @@ export function StemPanel({ photo, pots }: { photo: PhotoSummary; pots: readonly
       choices={
         <>
           <PotSelect pots={pots} chosenId={unitId} onChoose={setUnitId} />
-          <VariableSelect variables={variables} chosenId={variableId} onChoose={setVariableId} />
+          {variables.length > 1 && (
+            <ChoiceSelect
+              name={say('whatIsMeasured')}
+              choices={variables.map(({ id, name }) => ({ id, name: ALONG[name] ?? name }))}
+              chosenId={variableId}
+              onChoose={setVariableId}
+            />
+          )}
           <p className="quiet">{say('severalInOne')}</p>
         </>
       }
       foot={<DeletePicture photo={photo} />}
     />
-  );
-}
-
-function VariableSelect({
-  variables,
-  chosenId,
-  onChoose,
-}: {
-  variables: readonly VariableView[];
-  chosenId: string | undefined;
-  onChoose: (id: string) => void;
-}) {
-  if (variables.length < 2) return null;
-  return (
-    <Form.Select
-      size="sm"
-      className="pot-choice"
-      aria-label={say('whatIsMeasured')}
-      value={chosenId}
-      onChange={({ target }) => onChoose(target.value)}
-    >
-      {variables.map(({ id, name }) => (
-        <option key={id} value={id}>
-          {ALONG[name]}
-        </option>
-      ))}
-    </Form.Select>
   );
 }

@@ -1,14 +1,9 @@
 import { say } from '@bright-sprout/words/student';
 import type { KeyboardEvent } from 'react';
 import { type Label, placeLabels, wordX } from '../shared/pictures/index.ts';
+import { arrowWay, withinPicture } from '../shared/ui/index.ts';
 
 const STEP = 0.02;
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
-  ArrowLeft: [-1, 0],
-  ArrowRight: [1, 0],
-  ArrowUp: [0, -1],
-  ArrowDown: [0, 1],
-};
 
 /** Words at the margins of a drawing, each with an arrow to its part; the arrow keys move the tip, Delete takes it away. */
 export function SheetLabels({
@@ -19,13 +14,13 @@ export function SheetLabels({
   onChange: (labels: readonly Label[]) => void;
 }) {
   const press = (label: Label) => (event: KeyboardEvent) => {
-    const way = ARROWS[event.key];
+    const way = arrowWay(event.key);
     if (!way && event.key !== 'Delete' && event.key !== 'Backspace') return;
     event.preventDefault();
     const moved = way && {
       ...label,
-      x: clamped(label.x + way[0] * STEP),
-      y: clamped(label.y + way[1] * STEP),
+      x: withinPicture(label.x + way[0] * STEP),
+      y: withinPicture(label.y + way[1] * STEP),
     };
     onChange(labels.flatMap((one) => (one === label ? (moved ?? []) : [one])));
   };
@@ -69,8 +64,4 @@ export function SheetLabels({
       ))}
     </>
   );
-}
-
-function clamped(share: number): number {
-  return Math.min(1, Math.max(0, share));
 }

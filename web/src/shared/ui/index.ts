@@ -1,3 +1,4 @@
+export { arrowWay, withinPicture } from './arrow-keys.ts';
 export { Choice, choicesOf } from './choice.tsx';
 export { ClaimNotes } from './claim-notes.tsx';
 export { WEEKDAYS, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';

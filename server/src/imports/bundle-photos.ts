@@ -6,7 +6,7 @@ import { v7 as uuid } from 'uuid';
 import { sameOrCleanPicture, sizeOf } from '../journal/index.ts';
 import { Measure, Photo, PHOTO_LIMITS } from '../photos/index.ts';
 import { Container } from '../plans/index.ts';
-import { type Bundle, type BundleRow, noBundle } from './bundle.ts';
+import { type Bundle, type BundleRow, refuseBundle } from './bundle.ts';
 import type { OpenZip } from './open-zip.ts';
 
 /** The photos of an experiment as a bundle has them: two tables, and the file names of the pictures. */
@@ -106,9 +106,7 @@ export class BundledPictures {
    */
   async read(name: string | undefined): Promise<Buffer | null> {
     if (!name || !this.bundle.pictures.includes(name)) return null;
-    const bytes = await this.zip.read(name, PHOTO_LIMITS.most).catch(() => {
-      throw noBundle();
-    });
+    const bytes = await this.zip.read(name, PHOTO_LIMITS.most).catch(refuseBundle);
     return bytes ? sameOrCleanPicture(bytes, this.#ofPhotos.has(name) ? PHOTO_LIMITS : undefined) : null;
   }
 }

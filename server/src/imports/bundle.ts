@@ -1,7 +1,7 @@
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
-import { ApiError } from '../shared/index.ts';
+import { ApiError, isConnectionLoss } from '../shared/index.ts';
 import { readCsv } from './read-csv.ts';
 import type { OpenZip } from './open-zip.ts';
 
@@ -192,9 +192,7 @@ export async function readBundle(zip: OpenZip): Promise<Bundle> {
   let left = MOST_UNPACKED;
   const wanted = [DESCRIPTION, 'plan.json', 'readings.csv'];
   for (const name of [...wanted, ...Object.keys(BUNDLE_TABLES).map((table) => `${table}.csv`)]) {
-    const bytes = await zip.read(name, left).catch(() => {
-      throw noBundle();
-    });
+    const bytes = await zip.read(name, left).catch(refuseBundle);
     if (!bytes) continue;
     left -= bytes.length;
     files.set(name, bytes);
@@ -239,6 +237,11 @@ function parsed(text: string): Record<string, unknown> | undefined {
   } catch {
     return undefined;
   }
+}
+
+/** Takes a part of a zip that could not be read for no bundle, unless it was the database that could not. */
+export function refuseBundle(thrown: unknown): never {
+  throw isConnectionLoss(thrown) ? thrown : noBundle();
 }
 
 /** What is said of a zip that is no bundle. */

@@ -1,5 +1,6 @@
 import { Readable } from 'node:stream';
 import { type Entry, fromRandomAccessReaderPromise, RandomAccessReader } from 'yauzl';
+import { isConnectionLoss } from '../shared/index.ts';
 import type { ArrivedFile } from '../uploads/index.ts';
 
 const MOST_ENTRIES = 6000;
@@ -41,7 +42,9 @@ export async function openZip(file: ArrivedFile): Promise<OpenZip | undefined> {
         return Buffer.concat(parts);
       },
     };
-  } catch {
+  } catch (thrown) {
+    // A database that went away says nothing of the zip.
+    if (isConnectionLoss(thrown)) throw thrown;
     return undefined;
   }
 }

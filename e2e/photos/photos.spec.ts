@@ -112,6 +112,43 @@ test('corners are moved by keys, and one photo’s corners serve the later ones'
   await expect(page.getByText(/taken over from/)).toBeVisible();
 });
 
+test('a container of known size has a scale, and green an area', async ({ demo: page }) => {
+  await openPan(page);
+  await page
+    .getByRole('button', { name: /^Photo of/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Corners' }).click();
+  await page.getByLabel('First to second corner').fill('36 cm');
+  await expect(page.getByText(/Give both lengths/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep these corners' })).toBeDisabled();
+  await page.getByLabel('Second to third corner').fill('24');
+  await page.getByRole('button', { name: 'Keep these corners' }).click();
+  await expect(page.getByText(/^Kept\. Later photos/)).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Photo of/ })
+    .last()
+    .click();
+  await page.getByRole('button', { name: 'Measure' }).click();
+  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+  await expect(page.locator('.scale-bar')).toHaveText('10 cm');
+  const [bar, whole] = await Promise.all(
+    ['.scale-bar', '.straightened'].map((what) => page.locator(what).boundingBox()),
+  );
+  expect((bar?.width ?? 0) / (whole?.width ?? 1)).toBeCloseTo(10 / 36, 2);
+  expect((whole?.width ?? 0) / (whole?.height ?? 1)).toBeCloseTo(36 / 24, 1);
+  // A place is 12 cm by 12 cm; 6 % of each side are not looked at.
+  const share = Number((await cell(page, 1, 0).innerText()).replace(' %', '')) / 100;
+  const area = Number((await cell(page, 1, 3).innerText()).replace(' cm²', ''));
+  expect(Math.abs(area - share * 144 * 0.88 ** 2)).toBeLessThan(0.15);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Corners' }).click();
+  for (const side of ['First to second corner', 'Second to third corner'])
+    await page.getByLabel(side).fill('');
+  await page.getByRole('button', { name: 'Keep these corners' }).click();
+  await expect(page.getByText(/^Kept\. Later photos/)).toBeVisible();
+});
+
 test('a photo is added with its day, measured from the side, and deleted for good', async ({
   demo: page,
 }) => {

@@ -42,6 +42,6 @@ export const journalRoutes = {
     path: '/experiments/:experimentId/journal/:entryId/picture',
     summary: 'The picture of an entry',
     access: 'owner',
-    file: 'image/jpeg',
+    file: 'image/*',
   }),
 } as const;

@@ -17,6 +17,7 @@ export {
   type MeasureView,
   PhotoRequest,
   type PhotoSummary,
+  RealSizePart,
   StrokePart,
 } from './requests.ts';
 

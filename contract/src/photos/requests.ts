@@ -82,6 +82,19 @@ export class StrokePart {
   points: number[];
 }
 
+/** Inner size of what is seen, between its marked corners. */
+export class RealSizePart {
+  @IsNumber()
+  @Min(10)
+  @Max(5000)
+  acrossMm: number;
+
+  @IsNumber()
+  @Min(10)
+  @Max(5000)
+  downMm: number;
+}
+
 /** Where the container is in a photo, and what in it is grey. Coordinates are shares of width and height. */
 export class FrameRequest {
   /** x and y of the four corners: top left, top right, bottom right, bottom left. */
@@ -109,6 +122,11 @@ export class FrameRequest {
   @NestedList(() => StrokePart)
   @ArrayMaxSize(MOST_STROKES)
   leftOut?: StrokePart[];
+
+  /** How large the container is, where it is known. */
+  @IsOptional()
+  @Nested(() => RealSizePart)
+  size?: RealSizePart | null;
 }
 
 /** How a reading came from a photo, with its numbers. */
@@ -174,6 +192,7 @@ export interface PhotoSummary {
   corners: number[] | null;
   greyPatch: number[] | null;
   leftOut: StrokePart[];
+  size: RealSizePart | null;
   /** False once the picture was deleted for good; what was measured on it stays. */
   hasPicture: boolean;
   observer: string;

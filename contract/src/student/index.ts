@@ -138,7 +138,7 @@ export const studentRoutes = {
     path: '/device/journal/:entryId/picture',
     summary: 'A picture of the own class',
     access: 'student',
-    file: 'image/jpeg',
+    file: 'image/*',
   }),
   keepPractice: route({
     method: 'PUT',

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { type ReadingFact, type UnitDay, unitDays } from '../growth/index.ts';
-import { addDays, calendarDay, type Outcome, type ReadingState } from '../shared/index.ts';
+import { addDays, calendarDay, type Outcome, PICTURE_OBSERVER, type ReadingState } from '../shared/index.ts';
 import {
   compareTreatments,
   type Design,
@@ -357,6 +357,25 @@ describe('teams', () => {
     expect(error).toBeCloseTo(Math.sqrt(2), 12);
     expect(valueOf(part.readingShare)).toBeCloseTo(Math.min(1, 2 / valueOf(part.plantSd) ** 2), 12);
     expect(part.teams.map((team) => team.agreement.n)).toEqual([2, 2, 2]);
+  });
+
+  test('pictures are compared with people by themselves, picture less person, and are no second reader', () => {
+    const pictured = DESIGN.units.slice(0, 4).map((unit, at): ObservedFact => {
+      const first = fact(unit.id, 22);
+      return { ...first, value: first.value! + [3, 5, 4, 4][at]!, observer: PICTURE_OBSERVER };
+    });
+    const alone = fact('u000', 21);
+    const part = teamsPart(compare(), DESIGN, [
+      ...observed,
+      ...pictured,
+      { ...alone, observer: PICTURE_OBSERVER },
+    ]);
+    expect(part.agreement.n).toBe(0);
+    expect(part.byPicture.n).toBe(4);
+    expect(valueOf(part.byPicture.bias)).toBeCloseTo(4, 12);
+    // SD of 3, 5, 4, 4 is √(2/3).
+    expect(valueOf(part.byPicture.limits).low).toBeCloseTo(4 - 1.96 * Math.sqrt(2 / 3), 3);
+    expect(teamsPart(compare(), DESIGN, observed).byPicture.n).toBe(0);
   });
 
   test('teams that read the same row differ by that row; nobody read twice is said', () => {

@@ -1,5 +1,5 @@
 import type { ReadingFact } from '../growth/index.ts';
-import { type CalendarDay, defined, notDefined, type Outcome } from '../shared/index.ts';
+import { type CalendarDay, defined, notDefined, type Outcome, PICTURE_OBSERVER } from '../shared/index.ts';
 import {
   type Agreement,
   agreementOf,
@@ -35,6 +35,8 @@ export interface TeamsPart {
   readonly test: TestOutcome;
   /** All pots that two people read on one day. */
   readonly agreement: Agreement;
+  /** Pots that were read by a person and measured on a picture on one day: picture − person. */
+  readonly byPicture: Agreement;
   /** SD of pots treated the same, pooled. */
   readonly plantSd: Outcome<number>;
   /** Share of the variance of pots treated the same that reading errors can make, 0–1. */
@@ -59,7 +61,8 @@ export function teamsPart(
       offset: value - mean,
     }));
   });
-  const pairs = twiceRead(readings, comparison.day);
+  const days = potDays(readings, comparison.day);
+  const pairs = twiceRead(days);
   const plantSd = pooledSd(comparison);
   const agreement = agreementOf(pairs.map((pair) => pair.values));
   return {
@@ -79,6 +82,7 @@ export function teamsPart(
     }),
     test: teamTest(points, teams),
     agreement,
+    byPicture: agreementOf(picturedToo(days)),
     plantSd,
     readingShare: readingShare(agreement, plantSd),
   };
@@ -101,22 +105,40 @@ function teamTest(
   return lineOf(term.test, ({ f, p }) => testLine('factorial', p, f, term.df, errorDf));
 }
 
-/** First and second value of every pot that two people read on one day, up to the day compared. */
-function twiceRead(
-  readings: readonly ObservedFact[],
-  day: CalendarDay,
-): { unitId: string; values: [number, number] }[] {
-  const byPotAndDay = new Map<string, ObservedFact[]>();
-  for (const reading of readings) {
-    if (reading.value === null || reading.day > day) continue;
-    const key = `${reading.unitId} ${reading.day}`;
-    byPotAndDay.set(key, [...(byPotAndDay.get(key) ?? []), reading]);
+/** What people and what pictures gave of a pot on one day, in the order it was made. */
+interface PotDay {
+  readonly unitId: string;
+  readonly people: { readonly observer: string; readonly value: number }[];
+  readonly pictures: number[];
+}
+
+/** The values of every pot and day up to the day compared. */
+function potDays(readings: readonly ObservedFact[], last: CalendarDay): PotDay[] {
+  const days = new Map<string, PotDay>();
+  for (const { unitId, day, observer, value } of readings) {
+    if (value === null || day > last) continue;
+    const key = `${unitId} ${day}`;
+    const found = days.get(key) ?? { unitId, people: [], pictures: [] };
+    if (observer === PICTURE_OBSERVER) found.pictures.push(value);
+    else found.people.push({ observer, value });
+    days.set(key, found);
   }
-  return [...byPotAndDay.values()].flatMap((group) => {
-    const [first, ...others] = group;
-    const second = others.find((reading) => reading.observer !== first?.observer);
-    if (!first || !second || first.value === null || second.value === null) return [];
-    return [{ unitId: first.unitId, values: [first.value, second.value] as [number, number] }];
+  return [...days.values()];
+}
+
+/** First and second value of every pot that two people read on one day. */
+function twiceRead(days: readonly PotDay[]): { unitId: string; values: [number, number] }[] {
+  return days.flatMap(({ unitId, people: [first, ...others] }) => {
+    const second = others.find(({ observer }) => observer !== first?.observer);
+    return first && second ? [{ unitId, values: [first.value, second.value] as [number, number] }] : [];
+  });
+}
+
+/** The first value by a person and the last by a picture of every pot that has both on one day. */
+function picturedToo(days: readonly PotDay[]): [number, number][] {
+  return days.flatMap(({ people: [person], pictures }) => {
+    const pictured = pictures.at(-1);
+    return person && pictured !== undefined ? [[person.value, pictured] as [number, number]] : [];
   });
 }
 

@@ -3,6 +3,9 @@ import { describe, expect, test } from '@jest/globals';
 import { randomGenerator, valueOr } from '../shared/index.ts';
 import { cameraOfADay, drawScene } from '../simulate/index.ts';
 import {
+  containerShape,
+  greenArea,
+  MARGIN,
   angleFromDown,
   BLURRED,
   type Corners,
@@ -205,6 +208,67 @@ function measured({ picture, corners: marked }: { picture: Picture; corners: Cor
 }
 
 const dimensions = ({ width, height }: Picture) => ({ width, height });
+
+describe('a container of known size', () => {
+  test.each([
+    [
+      { rows: 3, columns: 4 },
+      { acrossMm: 420, downMm: 180 },
+    ],
+    [
+      { rows: 1, columns: 6 },
+      { acrossMm: 300, downMm: 400 },
+    ],
+    [
+      { rows: 10, columns: 2 },
+      { acrossMm: 90, downMm: 95 },
+    ],
+    [
+      { rows: 1, columns: 1 },
+      { acrossMm: 60, downMm: 60 },
+    ],
+  ])('of %j, %j has square pixels and whole places', (grid, size) => {
+    const { width, height } = rectifiedSize(grid, size);
+    expect([width % grid.columns, height % grid.rows]).toEqual([0, 0]);
+    expect(Math.max(width, height)).toBeLessThanOrEqual(1600);
+    const pixelsToMm = [width / size.acrossMm, height / size.downMm];
+    expect(Math.abs(pixelsToMm[0]! / pixelsToMm[1]! - 1)).toBeLessThan(0.03);
+    expect(containerShape(grid, size)).toBeCloseTo(size.acrossMm / size.downMm, 12);
+  });
+
+  test('a square of 50 mm on its floor is a square of 50 mm, however the camera leans', () => {
+    const size = { acrossMm: 420, downMm: 180 };
+    const flat = rectifiedSize({ rows: 3, columns: 4 }, size);
+    const camera = homography(cornersOf(size.acrossMm, size.downMm), [
+      { x: 210, y: 140 },
+      { x: 1490, y: 90 },
+      { x: 1600, y: 760 },
+      { x: 120, y: 690 },
+    ]);
+    if (!camera.defined) throw new Error(camera.reason);
+    const seen = cornersOf(size.acrossMm, size.downMm).map((corner) =>
+      project(camera.value, corner),
+    ) as unknown as Corners;
+    const back = homography(seen, cornersOf(flat.width, flat.height));
+    if (!back.defined) throw new Error(back.reason);
+    const [a, b, , d] = [
+      [100, 60],
+      [150, 60],
+      [150, 110],
+      [100, 110],
+    ].map(([x, y]) => project(back.value, project(camera.value, { x: x!, y: y! })));
+    expect((distance(a!, b!) * size.acrossMm) / flat.width).toBeCloseTo(50, 6);
+    expect((distance(a!, d!) * size.downMm) / flat.height).toBeCloseTo(50, 6);
+  });
+
+  test('without a size places are square; green is that share of what is looked at of a place', () => {
+    expect(rectifiedSize({ rows: 2, columns: 6 })).toEqual({ width: 1596, height: 532 });
+    expect(containerShape({ rows: 2, columns: 6 }, null)).toBe(3);
+    const place = 70 * 60 * (1 - 2 * MARGIN) ** 2;
+    const size = { acrossMm: 420, downMm: 180 };
+    expect(greenArea(0.25, { rows: 3, columns: 6 }, size)).toBeCloseTo(0.25 * place, 9);
+  });
+});
 
 describe('green cover of drawn containers', () => {
   test('within 1.5 points of the truth over 200 scenes of varied light and corners', () => {

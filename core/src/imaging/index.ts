@@ -37,5 +37,14 @@ export {
   rectify,
 } from './perspective.ts';
 export { type Area, emptyPicture, luma, type Picture, type Point } from './picture.ts';
-export { edgeReach, MARGIN, placeArea, type PlaceGrid, rectifiedSize } from './places.ts';
+export {
+  containerShape,
+  edgeReach,
+  greenArea,
+  MARGIN,
+  placeArea,
+  type PlaceGrid,
+  type RealSize,
+  rectifiedSize,
+} from './places.ts';
 export { otsuThreshold, type Threshold } from './threshold.ts';

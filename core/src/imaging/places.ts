@@ -13,10 +13,41 @@ export const MARGIN = 0.06;
 const LONGEST = 1600;
 const MOST_A_PLACE = 320;
 
-/** Size in pixels of a container that is rectified: every place as large as the next. */
-export function rectifiedSize({ rows, columns }: PlaceGrid): { width: number; height: number } {
-  const place = Math.max(8, Math.min(MOST_A_PLACE, Math.floor(LONGEST / Math.max(rows, columns))));
-  return { width: columns * place, height: rows * place };
+/** Inner size of a container in mm, between its marked corners. */
+export interface RealSize {
+  readonly acrossMm: number;
+  readonly downMm: number;
+}
+
+/** Width of a container by its height; places are taken as square where its size is not known. */
+export function containerShape({ rows, columns }: PlaceGrid, size: RealSize | null): number {
+  return size ? size.acrossMm / size.downMm : columns / rows;
+}
+
+/**
+ * Size in pixels of a container that is rectified: every place as large as the next, and as many pixels to a
+ * millimetre across as down where its size is known.
+ */
+export function rectifiedSize(
+  grid: PlaceGrid,
+  size: RealSize | null = null,
+): { width: number; height: number } {
+  const { rows, columns } = grid;
+  const stretch = (containerShape(grid, size) * rows) / columns;
+  const across = Math.min(1, stretch);
+  const down = Math.min(1, 1 / stretch);
+  const place = Math.min(MOST_A_PLACE, LONGEST / Math.max(rows * down, columns * across));
+  const side = (share: number): number => Math.max(8, Math.floor(place * share));
+  return { width: columns * side(across), height: rows * side(down) };
+}
+
+/**
+ * Area in mm² that plants cover in a place, of what is looked at of it.
+ * @param share of that area, 0 to 1
+ */
+export function greenArea(share: number, { rows, columns }: PlaceGrid, size: RealSize): number {
+  const place = (size.acrossMm / columns) * (size.downMm / rows);
+  return share * place * (1 - 2 * MARGIN) ** 2;
 }
 
 /** A whole place of a rectified container; row and column from 1. */

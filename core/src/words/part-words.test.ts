@@ -12,6 +12,7 @@ import {
 } from '../comparison/index.ts';
 import { unitDays } from '../growth/index.ts';
 import { addDays, calendarDay, randomGenerator } from '../shared/index.ts';
+import { agreementOf } from '../statistics/index.ts';
 import {
   claimDoubts,
   claimDoubtWords,
@@ -143,6 +144,31 @@ describe('words of every part', () => {
         const { headline } = comparisonWords({ comparison, treatments: groups, style: STYLE, level });
         expect([seed, level, /luck|cannot tell|do not tell/.test(headline)]).toEqual([seed, level, !isClear]);
       }
+    }
+  });
+});
+
+describe('pictures beside rulers', () => {
+  const teams = speechOf(1).teams;
+  const words = (values: readonly (readonly [number, number])[], level: (typeof READING_LEVELS)[number]) =>
+    teamsWords({ ...teams, byPicture: agreementOf(values) }, { groups: [], style: STYLE, level }).find(
+      (line) => line.includes('picture'),
+    );
+
+  test('the direction is that of the figures at every level, and none is told without pairs', () => {
+    for (const level of READING_LEVELS) {
+      expect(words([], level)).toBeUndefined();
+      expect(words([[20, 23]], level)).toMatch(/^One pot was .*(3 mm|0\.3\d? cm) more than/);
+      expect(
+        words(
+          [
+            [20, 16],
+            [30, 28],
+          ],
+          level,
+        ),
+      ).toMatch(/^2 pots were .*0\.30? cm less than/);
+      expect(words([[20, 20]], level)).toMatch(/the same\.$/);
     }
   });
 });

@@ -10,11 +10,18 @@ import type {
   TestOutcome,
   TreatmentsPart,
 } from '../comparison/index.ts';
-import { ALPHA } from '../statistics/index.ts';
+import { type Agreement, ALPHA } from '../statistics/index.ts';
 import { outOfHundred, pText } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
 import { undefinedWords } from './undefined-words.ts';
-import { computedText, roundedText, summaryStyle, type ValueStyle } from './value-style.ts';
+import {
+  computedText,
+  differenceSize,
+  roundedSize,
+  roundedText,
+  summaryStyle,
+  type ValueStyle,
+} from './value-style.ts';
 
 /** What the words of a part need beside its figures. */
 export interface PartSpeech {
@@ -173,6 +180,7 @@ export function teamsWords(part: TeamsPart, { style, level }: PartSpeech): strin
   } else {
     lines.push(say('noPotWasReadByTwoPeople2'));
   }
+  lines.push(...pictureWords(part.byPicture, style, level));
   if (plantSd.defined && level !== '5-7') {
     lines.push(say('potsTreatedTheSameDifferByAbout', { computedText: computedText(plantSd.value, style) }));
   }
@@ -183,6 +191,15 @@ export function teamsWords(part: TeamsPart, { style, level }: PartSpeech): strin
     );
   }
   return lines;
+}
+
+/** How measuring on pictures differs from reading. */
+function pictureWords({ n, bias }: Agreement, style: ValueStyle, level: ReadingLevel): string[] {
+  if (!bias.defined) return [];
+  const said = { n, level: level === '5-7' ? 'young' : 'other' };
+  if (bias.value === 0) return [say('picturesGaveWhatPeopleRead', said)];
+  const size = level === '14+' ? differenceSize(bias.value, style) : roundedSize(bias.value, style);
+  return [say('picturesGaveMoreOrLess', { ...said, size, way: bias.value < 0 ? say('less') : say('more') })];
 }
 
 /** Several classes together. */

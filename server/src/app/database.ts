@@ -14,6 +14,7 @@ import { Lessons1700000000011 } from '../../migrations/1700000000011-lessons.ts'
 import { Photos1700000000012 } from '../../migrations/1700000000012-photos.ts';
 import { LeftOut1700000000013 } from '../../migrations/1700000000013-left-out.ts';
 import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-sizes.ts';
+import { RealSizes1700000000015 } from '../../migrations/1700000000015-real-sizes.ts';
 import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { LessonRow, Poll, Vote } from '../lessons/index.ts';
@@ -105,6 +106,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       Photos1700000000012,
       LeftOut1700000000013,
       PartSizes1700000000014,
+      RealSizes1700000000015,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -1,4 +1,9 @@
-import { FrameRequest, MeasureMethodPart, type StrokePart } from '@bright-sprout/contract/photos';
+import {
+  FrameRequest,
+  MeasureMethodPart,
+  RealSizePart,
+  type StrokePart,
+} from '@bright-sprout/contract/photos';
 import { check } from '@bright-sprout/contract/shared';
 import { isCalendarDay, PHOTO_VIEWS, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -65,6 +70,8 @@ export async function photosForBundle(
       corners: textOf(photo.corners?.join(' ')),
       grey_patch: textOf(photo.greyPatch?.join(' ')),
       left_out: photo.leftOut ? JSON.stringify(photo.leftOut) : '',
+      across_mm: textOf(photo.size?.acrossMm),
+      down_mm: textOf(photo.size?.downMm),
       observer: photo.observer,
       picture: pictured[index] ?? '',
     })),
@@ -137,6 +144,7 @@ export async function insertPhotos(
       corners: numbersIn(row.corners, 8),
       greyPatch: numbersIn(row.grey_patch, 4),
       leftOut: strokesIn(row.left_out),
+      size: sizeIn(row),
       observer: (row.observer ?? '').slice(0, 60),
     });
   }
@@ -180,6 +188,12 @@ function methodOf(row: BundleRow): MeasureMethodPart | undefined {
     marks: row.marks ? row.marks.split(' ').map(Number) : [],
   });
   return checked.ok ? checked.value : undefined;
+}
+
+function sizeIn({ across_mm: acrossMm, down_mm: downMm }: BundleRow): RealSizePart | null {
+  if (!acrossMm || !downMm) return null;
+  const checked = check(RealSizePart, { acrossMm: Number(acrossMm), downMm: Number(downMm) });
+  return checked.ok ? checked.value : null;
 }
 
 function strokesIn(text: string | undefined): StrokePart[] | null {

@@ -15,7 +15,7 @@ import { DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { CareEvent, insertCare } from '../care/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
-import { JournalEntry } from '../journal/index.ts';
+import { JournalEntry, mediaTypeOf } from '../journal/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { Crop } from '../inventory/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';
@@ -29,6 +29,9 @@ import { ImportsService } from './imports.service.ts';
 import { unreadable } from './unreadable.ts';
 
 const MOST_WORDS = 500;
+
+/** Length of `.jpg` and `.png`. */
+const PICTURE_ENDING = 4;
 
 /** Whole experiments as bundles, out and in. */
 @Injectable()
@@ -47,7 +50,7 @@ export class BundleService {
     const files = unzipSync(texts);
     const pictures = picturesOf(files);
     return zipStream(new Map(Object.entries(files)), pictures, (name) =>
-      this.#pictureOf(name.slice('photos/'.length, -'.jpg'.length)),
+      this.#pictureOf(name.slice('photos/'.length, -PICTURE_ENDING)),
     );
   }
 
@@ -78,18 +81,19 @@ export class BundleService {
         .getRepository(JournalEntry)
         .createQueryBuilder('entry')
         .addSelect('entry.drawing')
-        .addSelect('entry.picture IS NOT NULL', 'hasPicture')
+        .addSelect('LEFT(entry.picture, 8)', 'begin')
         .where({ experimentId })
         .orderBy('entry.recorded_at')
-        .getRawAndEntities<{ hasPicture: number }>(),
+        .getRawAndEntities<{ begin: Buffer | null }>(),
       this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
       this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
     ]);
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
     const photographed = await photosForBundle(this.source, experimentId, numbers);
-    const pictured = entries.entities.map(({ id }, index) =>
-      Number(entries.raw[index]?.hasPicture) === 1 ? `photos/${id}.jpg` : '',
-    );
+    const pictured = entries.entities.map(({ id }, index) => {
+      const begin = entries.raw[index]?.begin;
+      return begin ? `photos/${id}.${mediaTypeOf(begin) === 'image/png' ? 'png' : 'jpg'}` : '';
+    });
     return bundleTexts({
       title: experiment.question,
       status: experiment.status,

@@ -101,7 +101,8 @@ describe('a bundle', () => {
     await demo.put(`${path}/${second.id}/measures/${uuid()}`).send({ reading, method }).expect(200);
     const { corners, greyPatch } = first;
     const leftOut = [{ thickness: 0.04, points: [0.1, 0.2, 0.3, 0.2] }];
-    await demo.put(`${path}/${first.id}/frame`).send({ corners, greyPatch, leftOut }).expect(200);
+    const size = { acrossMm: 400, downMm: 262.5 };
+    await demo.put(`${path}/${first.id}/frame`).send({ corners, greyPatch, leftOut, size }).expect(200);
     await demo.delete(`${path}/${second.id}/picture`).expect(204);
     const line = { colour: '#1e2b26', thickness: 3, erases: false, points: [1, 2, 30, 40] };
     const drawing = {
@@ -132,7 +133,7 @@ describe('a bundle', () => {
     });
     expect(opened.map(alike)).toEqual(wanted.map(alike));
     expect(opened[1]).toMatchObject({ hasPicture: false, measures: [{ method }] });
-    expect(opened[0]).toMatchObject({ leftOut, width: first.width, containerId: expect.any(String) });
+    expect(opened[0]).toMatchObject({ leftOut, size, width: first.width, containerId: expect.any(String) });
     for (const [index, { hasPicture, id: photoId }] of opened.entries()) {
       if (!hasPicture) continue;
       const picture = await bytesOf(teacher, `/api/experiments/${newId}/photos/${photoId}/picture`);
@@ -144,6 +145,13 @@ describe('a bundle', () => {
       [newId],
     );
     expect(JSON.parse(kept!.drawing)).toEqual(drawing);
+    const pictures = await server.query<{ picture: Buffer }>(
+      "SELECT picture FROM journal_entry WHERE kind = 'drawing' AND experiment_id IN (?, ?)",
+      [id, newId],
+    );
+    expect(pictures).toHaveLength(2);
+    expect(pictures[0]!.picture.equals(pictures[1]!.picture)).toBe(true);
+    expect((await sharp(pictures[0]!.picture).metadata()).format).toBe('png');
   });
 
   test.each([

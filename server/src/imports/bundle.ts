@@ -34,7 +34,7 @@ export const BUNDLE_TABLES = {
   },
   photos: {
     description:
-      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height, `left_out` strokes as JSON over the container straightened. `picture` is a file of this package; empty once it was deleted.',
+      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height, `left_out` strokes as JSON over the container straightened, `across_mm` and `down_mm` the size between the corners. `picture` is a file of this package; empty once it was deleted.',
     columns: {
       id: 'string',
       taken_on: 'date',
@@ -44,6 +44,8 @@ export const BUNDLE_TABLES = {
       corners: 'string',
       grey_patch: 'string',
       left_out: 'string',
+      across_mm: 'number',
+      down_mm: 'number',
       observer: 'string',
       picture: 'string',
     },
@@ -115,9 +117,9 @@ const READING_TYPES: Readonly<Record<string, string>> = {
 };
 const MOST_UNPACKED = 120_000_000;
 const DESCRIPTION = 'datapackage.json';
-const JPEG = 'image/jpeg';
+const MEDIA_TYPES = { jpg: 'image/jpeg', png: 'image/png' } as const;
 const MOST_TABLE_ROWS = 20_000;
-const PICTURE = /^photos\/[\w-]+\.jpg$/;
+const PICTURE = /^photos\/[\w-]+\.(jpg|png)$/;
 
 /**
  * The files of a bundle but its pictures, as a zip that is not packed: tables, the plan and `datapackage.json` (Data
@@ -147,7 +149,7 @@ export function bundleTexts(bundle: Bundle): Uint8Array {
     resources.push({ name: 'plan', path: 'plan.json', format: 'json', mediatype: 'application/json' });
   }
   for (const path of bundle.pictures)
-    resources.push({ name: path.replaceAll(/[^a-z0-9]+/g, '-'), path, mediatype: JPEG });
+    resources.push({ name: path.replaceAll(/[^a-z0-9]+/g, '-'), path, mediatype: typeOfPicture(path) });
   const description = {
     profile: PROFILE,
     name: 'bright-sprout-experiment',
@@ -165,7 +167,11 @@ export function picturesOf(files: Readonly<Record<string, Uint8Array>>): string[
   const { resources } = JSON.parse(strFromU8(files[DESCRIPTION] as Uint8Array)) as {
     resources: { path: string; mediatype?: string }[];
   };
-  return resources.filter(({ mediatype }) => mediatype === JPEG).map(({ path }) => path);
+  return resources.filter(({ mediatype }) => mediatype?.startsWith('image/')).map(({ path }) => path);
+}
+
+function typeOfPicture(path: string): string {
+  return path.endsWith('.png') ? MEDIA_TYPES.png : MEDIA_TYPES.jpg;
 }
 
 function resource(name: string, description: string, fields: readonly (readonly [string, string])[]): object {

@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/refusals';
 import { MOST_PICTURE_BYTES } from '@bright-sprout/core/shared';
 import pLimit from 'p-limit';
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 import { ApiError } from '../shared/index.ts';
 import { isPlainJpeg } from './plain-jpeg.ts';
 
@@ -9,6 +9,7 @@ const LONGEST_SIDE = 1600;
 const MOST_PIXELS = 24_000_000;
 const QUALITY = 82;
 const MOST_SECONDS = 8;
+const USUAL_LIMITS = { longest: LONGEST_SIDE, most: MOST_PICTURE_BYTES };
 
 /** Twice what a strip of days shows. */
 const SMALL_WIDTH = 240;
@@ -32,6 +33,11 @@ export function pictureKind(bytes: Uint8Array): 'jpeg' | 'png' | 'webp' | 'heic'
   if (text.startsWith('\x89PNG\r\n\x1A\n')) return 'png';
   if (text.startsWith('RIFF') && text.slice(8, 12) === 'WEBP') return 'webp';
   return /^....ftyp(heic|heix|hevc|hevx|heim|heis|mif1|msf1|avif)/s.test(text) ? 'heic' : 'other';
+}
+
+/** The media type of a picture that was drawn anew. */
+export function mediaTypeOf(picture: Uint8Array): 'image/jpeg' | 'image/png' {
+  return pictureKind(picture) === 'png' ? 'image/png' : 'image/jpeg';
 }
 
 /** Width and height of a picture that was drawn anew. */
@@ -66,9 +72,22 @@ export function pictureOf({
  * more than 8 seconds. What is not a picture, or hides something behind one, does not survive.
  * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
  */
-export async function cleanPicture(
+export async function cleanPicture(bytes: Uint8Array, limits = USUAL_LIMITS): Promise<Buffer> {
+  return drawnAnew(bytes, limits, (image) => image.jpeg({ quality: QUALITY }));
+}
+
+/**
+ * Draws a drawing anew, as {@link cleanPicture} does, as a PNG of up to 256 colours.
+ * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
+ */
+export async function cleanDrawing(bytes: Uint8Array): Promise<Buffer> {
+  return drawnAnew(bytes, USUAL_LIMITS, (image) => image.png({ palette: true }));
+}
+
+async function drawnAnew(
   bytes: Uint8Array,
-  { longest, most } = { longest: LONGEST_SIDE, most: MOST_PICTURE_BYTES },
+  { longest, most }: typeof USUAL_LIMITS,
+  pack: (image: Sharp) => Sharp,
 ): Promise<Buffer> {
   if (bytes.length > most) {
     throw new ApiError('too_large', say('thisPictureIsTooLargeTakeIt'));
@@ -82,12 +101,13 @@ export async function cleanPicture(
     throw new ApiError('too_busy', say('manyPicturesArriveAtOnceWaitA'));
   }
   return AT_ONCE(() =>
-    sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 })
-      .timeout({ seconds: MOST_SECONDS })
-      .rotate()
-      .flatten({ background: '#ffffff' })
-      .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true })
-      .jpeg({ quality: QUALITY })
+    pack(
+      sharp(bytes, { limitInputPixels: MOST_PIXELS, failOn: 'error', pages: 1 })
+        .timeout({ seconds: MOST_SECONDS })
+        .rotate()
+        .flatten({ background: '#ffffff' })
+        .resize({ width: longest, height: longest, fit: 'inside', withoutEnlargement: true }),
+    )
       .toBuffer()
       .catch(() => {
         throw notAPicture();
@@ -96,13 +116,12 @@ export async function cleanPicture(
 }
 
 /**
- * A picture that was drawn anew before, byte for byte; any other is drawn anew. It is decoded whole either way.
+ * A picture that was drawn anew before, byte for byte; any other is drawn anew, a PNG as a drawing. It is decoded whole
+ * either way.
  * @throws ApiError `not_a_picture`, `too_large`, `too_busy`
  */
-export async function sameOrCleanPicture(
-  bytes: Buffer,
-  limits = { longest: LONGEST_SIDE, most: MOST_PICTURE_BYTES },
-): Promise<Buffer> {
+export async function sameOrCleanPicture(bytes: Buffer, limits = USUAL_LIMITS): Promise<Buffer> {
+  if (mediaTypeOf(bytes) === 'image/png') return cleanDrawing(bytes);
   const clean = await cleanPicture(bytes, limits);
   if (!isPlainJpeg(bytes)) return clean;
   const { width, height } = await sizeOf(bytes);

@@ -7,6 +7,7 @@ import {
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
+import { mediaTypeOf } from './clean-picture.ts';
 import { JournalService } from './journal.service.ts';
 
 /** The journal of an experiment. */
@@ -48,8 +49,7 @@ export class JournalController {
     @Param('experimentId') experimentId: string,
     @Param('entryId') entryId: string,
   ): Promise<StreamableFile> {
-    return new StreamableFile(await this.journal.picture({ id: entryId, experimentId }), {
-      type: 'image/jpeg',
-    });
+    const picture = await this.journal.picture({ id: entryId, experimentId });
+    return new StreamableFile(picture, { type: mediaTypeOf(picture) });
   }
 }

@@ -7,7 +7,7 @@ import { Unit } from '../plans/index.ts';
 import type { Observer } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
-import { cleanPicture } from './clean-picture.ts';
+import { cleanDrawing, cleanPicture } from './clean-picture.ts';
 import { JournalEntry } from './journal-entry.entity.ts';
 
 /** Twenty pictures a day for a year. */
@@ -132,7 +132,8 @@ export class JournalService {
     };
     if (kind !== 'note') await this.#refuseTooMany(experimentId);
     const sent = kind === 'note' ? null : request.picture;
-    const picture = sent ? await cleanPicture(await this.uploads.whole(ownerId, sent)) : null;
+    const clean = kind === 'drawing' ? cleanDrawing : cleanPicture;
+    const picture = sent ? await clean(await this.uploads.whole(ownerId, sent)) : null;
     try {
       await entries.insert({ ...entry, picture, drawing: kind === 'drawing' ? linesOf(request) : null });
     } catch (thrown) {
@@ -152,7 +153,7 @@ export class JournalService {
   }
 
   /**
-   * The picture of an entry, as a JPEG.
+   * The picture of an entry: of a photo a JPEG, of a drawing a PNG.
    * @throws ApiError `not_found`
    */
   async picture(where: FindOptionsWhere<JournalEntry> | FindOptionsWhere<JournalEntry>[]): Promise<Buffer> {

@@ -1,4 +1,4 @@
-import type { MeasureMethodPart, StrokePart } from '@bright-sprout/contract/photos';
+import type { MeasureMethodPart, RealSizePart, StrokePart } from '@bright-sprout/contract/photos';
 import type { PhotoView } from '@bright-sprout/core/shared';
 import {
   Column,
@@ -67,6 +67,10 @@ export class Photo {
   /** Strokes over what is no plant; `null` for none. */
   @Column('mediumtext', { nullable: true, transformer: asJson })
   leftOut: StrokePart[] | null;
+
+  /** How large the container is; `null` where it is not known. */
+  @Column('text', { nullable: true, transformer: asJson })
+  size: RealSizePart | null;
 
   /** SHA-256 of the bytes that were sent, as hexadecimal: the same photo is kept once. Empty where it is not known. */
   @Column('char', { length: 64, default: '' })

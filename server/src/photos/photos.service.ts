@@ -168,6 +168,7 @@ export class PhotosService {
       corners: null,
       greyPatch: null,
       leftOut: null,
+      size: null,
       recordedAt: this.clock.now(),
     };
     try {
@@ -212,13 +213,14 @@ export class PhotosService {
    * @throws ApiError `not_found`
    */
   async frame(experimentId: string, id: string, request: FrameRequest): Promise<PhotoSummary> {
-    const { corners, greyPatch, leftOut = [] } = request;
+    const { corners, greyPatch, leftOut = [], size } = request;
     const { affected } = await this.source.getRepository(Photo).update(
       { id, experimentId },
       {
         corners: corners ?? null,
         greyPatch: greyPatch ?? null,
         leftOut: leftOut.length === 0 ? null : leftOut.map((stroke) => ({ ...stroke })),
+        size: size ? { ...size } : null,
       },
     );
     if (affected === 0) throw notFound();
@@ -293,6 +295,7 @@ function summary(
   return {
     ...{ id, view, containerId, unitId, takenOn, width, height, corners, greyPatch, hasPicture, observer },
     leftOut: photo.leftOut ?? [],
+    size: photo.size,
     recordedAt: photo.recordedAt.toISOString(),
     measures: measures.map(measureView),
   };

@@ -104,6 +104,17 @@ describe('a photo', () => {
     const leftOut = [{ thickness: 0.05, points: [0.1, 0.1, 0.2, 0.1] }];
     const brushed = await teacher.put(path(`/${id}/frame`)).send({ corners, greyPatch: null, leftOut });
     expect(brushed.body).toMatchObject({ corners, greyPatch: null, leftOut });
+    const size = { acrossMm: 420, downMm: 180.5 };
+    const sized = await teacher
+      .put(path(`/${id}/frame`))
+      .send({ corners, size })
+      .expect(200);
+    expect(sized.body).toMatchObject({ corners, size, leftOut: [] });
+    for (const tooLarge of [{ acrossMm: 420 }, { acrossMm: 420, downMm: 90_000 }, { acrossMm: 0, downMm: 5 }])
+      await teacher
+        .put(path(`/${id}/frame`))
+        .send({ corners, size: tooLarge })
+        .expect(400);
     const wild = [{ thickness: 9, points: [0.1, 5] }];
     await teacher
       .put(path(`/${id}/frame`))

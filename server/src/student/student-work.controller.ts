@@ -13,7 +13,7 @@ import {
 import { Body, Controller, Param, StreamableFile } from '@nestjs/common';
 import { IsNull } from 'typeorm';
 import { CareService } from '../care/index.ts';
-import { JournalService } from '../journal/index.ts';
+import { JournalService, mediaTypeOf } from '../journal/index.ts';
 import { notFound, Operation } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { CurrentDevice } from './current-device.ts';
@@ -115,7 +115,7 @@ export class StudentWorkController {
     const own = device.studentId === null ? [] : [{ ...ofClass, studentId: device.studentId }];
     const chosen = (await this.journal.isChosen(entryId)) ? [{ ...ofClass, hiddenAt: IsNull() }] : [];
     const picture = await this.journal.picture([...chosen, ...own]);
-    return new StreamableFile(picture, { type: 'image/jpeg' });
+    return new StreamableFile(picture, { type: mediaTypeOf(picture) });
   }
 
   @Operation(studentRoutes.keepPractice)

@@ -313,7 +313,8 @@ describe('what else a student adds', () => {
     const device = await deviceOf(ids.ada);
     const [pot] = await potsOf(device);
     const picture = await sharp({ create: { width: 60, height: 40, channels: 3, background: '#fff' } })
-      .jpeg()
+      .png()
+      .withExif({ IFD0: { Software: 'a tablet' } })
       .toBuffer();
     const line = { colour: '#1e2b26', thickness: 3, erases: false, points: [1, 2, 30, 40] };
     const drawing = { width: 800, height: 420, lines: [line], labels: [{ word: 'stem', x: 0.5, y: 0.2 }] };
@@ -340,6 +341,10 @@ describe('what else a student adds', () => {
     }[];
     expect(seen.find((entry) => entry.id === id)?.canGoOn).toBe(true);
     expect((await device.get(`/api/device/journal/${id}/drawing`).expect(200)).body).toEqual(drawing);
+    const drawn = await device.get(`/api/device/journal/${id}/picture`).expect(200);
+    expect(drawn.headers['content-type']).toBe('image/png');
+    const { format, width, exif } = await sharp(drawn.body as Buffer).metadata();
+    expect({ format, width, exif }).toEqual({ format: 'png', width: 60, exif: undefined });
     await device.get(`/api/device/journal/${uuid()}/drawing`).expect(404);
     const other = await deviceOf(ids.ben);
     await other.get(`/api/device/journal/${id}/drawing`).expect(404);

@@ -1,5 +1,12 @@
 import { say } from '@bright-sprout/words/comparison';
-import { computedText, studyWords, teamsWords, undefinedWords } from '@bright-sprout/core/words';
+import type { Agreement } from '@bright-sprout/core/statistics';
+import {
+  computedText,
+  studyWords,
+  teamsWords,
+  undefinedWords,
+  type ValueStyle,
+} from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Suspense, useMemo, useState } from 'react';
 import Form from 'react-bootstrap/Form';
@@ -86,24 +93,28 @@ function Teams({ shown }: { shown: ShownComparison }) {
             columns={[say('question'), say('test2'), say('figures')]}
             rows={[
               testRow(say('doTeamsDifferTreatmentsTakenInto'), teams.test),
-              [
-                say('secondReaderMinusFirstBiasAndLimits'),
-                'Bland–Altman',
-                teams.agreement.limits.defined && teams.agreement.bias.defined
-                  ? say('toN', {
-                      computedText: computedText(teams.agreement.bias.value, style),
-                      computedText2: computedText(teams.agreement.limits.value.low, style),
-                      computedText3: computedText(teams.agreement.limits.value.high, style),
-                      n: teams.agreement.n,
-                    })
-                  : undefinedWords('nobody_read_twice'),
-              ],
+              agreementRow(say('secondReaderMinusFirstBiasAndLimits'), teams.agreement, style),
+              agreementRow(say('pictureMinusReaderBiasAndLimits'), teams.byPicture, style),
             ]}
           />
         </section>
       )}
     </>
   );
+}
+
+/** Bias and limits of agreement, or why there are none. */
+function agreementRow(question: string, { n, bias, limits }: Agreement, style: ValueStyle): string[] {
+  const figures =
+    limits.defined && bias.defined
+      ? say('toN', {
+          computedText: computedText(bias.value, style),
+          computedText2: computedText(limits.value.low, style),
+          computedText3: computedText(limits.value.high, style),
+          n,
+        })
+      : undefinedWords(n === 1 ? 'one_value' : 'nobody_read_twice');
+  return [question, 'Bland–Altman', figures];
 }
 
 function Study({ shown }: { shown: ShownComparison }) {

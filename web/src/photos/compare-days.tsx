@@ -34,10 +34,14 @@ export function CompareDays({ seen, series }: { seen: Seen; series: readonly Pho
   }
   const before = { photoId: first.photo.id, of: 'all', ...left };
   const after = { photoId: last.photo.id, of: 'all', ...right };
+  const shape = first.picture.width / first.picture.height;
   const isPot = before.of !== 'all' || after.of !== 'all';
   return (
     <div className="photo-work">
-      <div className="straightened two-days" style={wholeInWindow(isPot ? ONE : seen)}>
+      <div
+        className="straightened two-days"
+        style={wholeInWindow(isPot ? (shape * seen.rows) / seen.columns : shape)}
+      >
         <SidePicture seen={seen} pictures={pictures} side={after} />
         <div style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
           <SidePicture seen={seen} pictures={pictures} side={before} />
@@ -62,8 +66,6 @@ export function CompareDays({ seen, series }: { seen: Seen; series: readonly Pho
     </div>
   );
 }
-
-const ONE = { rows: 1, columns: 1 };
 
 function SideChoice({
   name,

@@ -11,7 +11,8 @@ import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { DeletePicture } from './delete-picture.tsx';
 import { MarkEditor } from './mark-editor.tsx';
-import { FIRST_CORNERS, type FoundFrame } from './series.ts';
+import { FIRST_CORNERS, type FoundFrame, leftOutOf, rulerOfPhotos } from './series.ts';
+import { SizeFields, sizeTyped, typedSize } from './size-fields.tsx';
 
 /** Marks where the container is in a photo. */
 export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: FoundFrame | undefined }) {
@@ -20,11 +21,19 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
   const params = { experimentId: experiment.id, photoId: photo.id };
   const [corners, setCorners] = useState<readonly number[]>(frame?.corners ?? FIRST_CORNERS);
   const [patch, setPatch] = useState(middleOf(photo.greyPatch ?? frame?.greyPatch ?? null));
+  const scale = rulerOfPhotos(experiment);
+  const [typed, setTyped] = useState(typedSize(frame?.size ?? null, scale));
+  const size = sizeTyped(typed, scale);
   const keeping = useMutation({
     mutationFn: () =>
       call(photoRoutes.framePhoto, {
         params,
-        body: { corners: [...corners], greyPatch: patch && aroundMiddle(patch) },
+        body: {
+          corners: [...corners],
+          greyPatch: patch && aroundMiddle(patch),
+          leftOut: leftOutOf(frame),
+          size: size ? { ...size } : null,
+        },
       }),
     onSuccess: () => queries.invalidateQueries({ queryKey: keys.ofExperiment(experiment.id, 'photos') }),
   });
@@ -71,8 +80,12 @@ export function CornersPanel({ photo, frame }: { photo: PhotoSummary; frame: Fou
           checked={patch !== null}
           onChange={({ target }) => setPatch(target.checked ? FIRST_PATCH : null)}
         />
+        <SizeFields typed={typed} isWrong={size === undefined} onChange={setTyped} />
         <div className="photo-acts">
-          <Button disabled={map?.defined !== true || keeping.isPending} onClick={() => keeping.mutate()}>
+          <Button
+            disabled={map?.defined !== true || size === undefined || keeping.isPending}
+            onClick={() => keeping.mutate()}
+          >
             {say('keepCorners')}
           </Button>
           <Button variant="light" onClick={() => setCorners(FIRST_CORNERS)}>

@@ -50,7 +50,10 @@ export function Film({
       {byTreatment && shown ? (
         <TreatmentStrips seen={seen} picture={shown.picture} />
       ) : (
-        <div className="straightened" style={wholeInWindow(seen)}>
+        <div
+          className="straightened"
+          style={wholeInWindow(shown ? shown.picture.width / shown.picture.height : seen.columns / seen.rows)}
+        >
           <canvas ref={canvas} role="img" aria-label={say('photoAlt', { day: day ? shortDay(day) : '' })} />
         </div>
       )}

@@ -12,6 +12,7 @@ import {
   leaveOut,
   placeArea,
   type PlaceGrid,
+  type RealSize,
   rectifiedSize,
   rectify,
   type Stroke,
@@ -28,6 +29,7 @@ export interface Frame {
   readonly greyPatch: readonly number[] | null;
   /** Strokes over the straightened container that leave out what is under them. */
   readonly leftOut: readonly Stroke[];
+  readonly size: RealSize | null;
 }
 
 /** What was seen of a container: enough to measure it with any threshold. */
@@ -122,7 +124,7 @@ const imaging = {
 /** What the page asks of the worker. */
 export type Imaging = typeof imaging;
 
-async function straightened(photo: Blob, { corners: shares, greyPatch }: Frame, grid: PlaceGrid) {
+async function straightened(photo: Blob, { corners: shares, greyPatch, size }: Frame, grid: PlaceGrid) {
   const image = await createImageBitmap(photo);
   const canvas = new OffscreenCanvas(image.width, image.height);
   const pen = canvas.getContext('2d', { willReadFrequently: true });
@@ -136,7 +138,7 @@ async function straightened(photo: Blob, { corners: shares, greyPatch }: Frame, 
     y: (shares[2 * index + 1] as number) * height,
   });
   const corners: Corners = [at(0), at(1), at(2), at(3)];
-  const flat = rectify(picture, corners, rectifiedSize(grid));
+  const flat = rectify(picture, corners, rectifiedSize(grid, size));
   if (!flat.defined) return flat;
   const [left = 0, top = 0, across = 0, down = 0] = greyPatch ?? [];
   const patch = {

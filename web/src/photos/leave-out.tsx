@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/photos';
 import { photoRoutes, type PhotoSummary } from '@bright-sprout/contract/photos';
-import type { Stroke } from '@bright-sprout/core/imaging';
+import { containerShape, type Stroke } from '@bright-sprout/core/imaging';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -9,7 +9,7 @@ import { call, keys } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { Brush } from './brush.tsx';
-import type { FoundFrame, Seen } from './series.ts';
+import { type FoundFrame, leftOutOf, type Seen } from './series.ts';
 import { Straightened } from './straightened.tsx';
 
 const THICKNESSES = { thin: 0.02, thick: 0.06 } as const;
@@ -27,7 +27,8 @@ export function LeaveOut({ seen, photo, frame }: { seen: Seen; photo: PhotoSumma
         body: {
           corners: [...frame.corners],
           greyPatch: frame.greyPatch && [...frame.greyPatch],
-          leftOut: strokes.map(({ thickness, points }) => ({ thickness, points: [...points] })),
+          size: frame.size && { ...frame.size },
+          leftOut: leftOutOf({ leftOut: strokes }),
         },
       }),
     onSuccess: () => queries.invalidateQueries({ queryKey: keys.ofExperiment(experiment.id, 'photos') }),
@@ -38,7 +39,7 @@ export function LeaveOut({ seen, photo, frame }: { seen: Seen; photo: PhotoSumma
         <Brush
           strokes={strokes}
           thickness={isThick ? THICKNESSES.thick : THICKNESSES.thin}
-          shape={seen.columns / seen.rows}
+          shape={containerShape(seen, frame.size)}
           onStroke={(stroke) => setStrokes([...strokes, stroke])}
         />
       </Straightened>

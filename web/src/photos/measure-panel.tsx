@@ -1,7 +1,14 @@
 import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
-import { BLURRED, type GreenCover, OBLIQUE, THRESHOLD_STEP } from '@bright-sprout/core/imaging';
-import type { Outcome } from '@bright-sprout/core/shared';
+import {
+  BLURRED,
+  greenArea,
+  type GreenCover,
+  OBLIQUE,
+  type RealSize,
+  THRESHOLD_STEP,
+} from '@bright-sprout/core/imaging';
+import { type Outcome, toMillimetres } from '@bright-sprout/core/shared';
 import { undefinedWords } from '@bright-sprout/core/words';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -17,6 +24,7 @@ import {
   type MeasuredPot,
   type Seen,
   NOTHING_GREEN,
+  rulerOfPhotos,
   seriesThreshold,
 } from './series.ts';
 import { Straightened } from './straightened.tsx';
@@ -89,7 +97,7 @@ export function MeasurePanel({
           <p className="note-attention">{say('cannotMeasure', { reason: undefinedWords(found.reason) })}</p>
         )}
         <LookNotes look={look} />
-        {today && <Covers photo={photo} pots={today.pots} />}
+        {today && <Covers photo={photo} pots={today.pots} seen={seen} size={frame.size} />}
         <KeepCovers today={today} all={measured} />
       </div>
     </div>
@@ -112,8 +120,19 @@ function LookNotes({ look }: { look: Outcome<Look> | undefined }) {
   );
 }
 
-function Covers({ photo, pots }: { photo: PhotoSummary; pots: readonly MeasuredPot[] }) {
-  const { readings } = useExperiment();
+function Covers({
+  photo,
+  pots,
+  seen,
+  size,
+}: {
+  photo: PhotoSummary;
+  pots: readonly MeasuredPot[];
+  seen: Seen;
+  size: RealSize | null;
+}) {
+  const { experiment, readings } = useExperiment();
+  const { unit: ruler } = rulerOfPhotos(experiment);
   const own = new Set(photo.measures.map(({ readingId }) => readingId));
   return (
     <>
@@ -124,6 +143,7 @@ function Covers({ photo, pots }: { photo: PhotoSummary; pots: readonly MeasuredP
             <th scope="col">{say('greenCover')}</th>
             <th scope="col">{say('between')}</th>
             <th scope="col">{say('kept')}</th>
+            {size && <th scope="col">{say('greenArea')}</th>}
           </tr>
         </thead>
         <tbody>
@@ -140,6 +160,9 @@ function Covers({ photo, pots }: { photo: PhotoSummary; pots: readonly MeasuredP
                   {kept &&
                     (kept.value === null ? say('nothingGreen') : say('coverText', { share: kept.value }))}
                 </td>
+                {size && (
+                  <td>{cover.defined && areaText(greenArea(cover.value.share, seen, size), ruler)}</td>
+                )}
               </tr>
             );
           })}
@@ -158,6 +181,10 @@ function coverText(cover: Outcome<GreenCover>): string {
 
 function rangeText({ low, high }: GreenCover): string {
   return say('coverRange', { low: percent(low), high: percent(high) });
+}
+
+function areaText(mm2: number, unit: 'cm' | 'in'): string {
+  return say('area', { amount: (mm2 / toMillimetres(1, unit) ** 2).toFixed(1), unit });
 }
 
 function percent(share: number): string {

@@ -21,7 +21,15 @@ function photo(id: string, changes: Partial<PhotoSummary> = {}): PhotoSummary {
       width: 400,
       height: 300,
     },
-    ...{ corners: null, greyPatch: null, leftOut: [], hasPicture: true, observer: 'Mx Fennel', measures: [] },
+    ...{
+      corners: null,
+      greyPatch: null,
+      leftOut: [],
+      size: null,
+      hasPicture: true,
+      observer: 'Mx Fennel',
+      measures: [],
+    },
     recordedAt: '2026-11-01T08:00:00.000Z',
     ...changes,
   };

@@ -1,4 +1,4 @@
-import type { PhotoSummary } from '@bright-sprout/contract/photos';
+import type { PhotoSummary, StrokePart } from '@bright-sprout/contract/photos';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import {
   greenCover,
@@ -53,8 +53,27 @@ export function frameOf(photo: PhotoSummary, series: readonly PhotoSummary[]): F
     series.slice(0, at + 1).findLast(({ corners }) => corners !== null) ??
     series.slice(at + 1).find(({ corners }) => corners !== null);
   if (!from?.corners) return undefined;
-  const { corners, greyPatch, leftOut } = from;
-  return { corners, greyPatch, leftOut, from };
+  const { corners, greyPatch, leftOut, size } = from;
+  return { corners, greyPatch, leftOut, size, from };
+}
+
+/** What a worker needs to straighten a photo. */
+export function frameAlone({ corners, greyPatch, leftOut, size }: Frame): Frame {
+  return { corners, greyPatch, leftOut, size };
+}
+
+/** What is left out, as it is sent. */
+export function leftOutOf(frame: Pick<Frame, 'leftOut'> | undefined): StrokePart[] {
+  return (frame?.leftOut ?? []).map(({ thickness, points }) => ({ thickness, points: [...points] }));
+}
+
+/** The unit in which containers are measured, finely enough for a ruler laid beside them. */
+export function rulerOfPhotos({ variables }: Pick<ExperimentView, 'variables'>): {
+  unit: 'cm' | 'in';
+  step: number;
+} {
+  const inches = variables.some(({ kind, unit }) => kind === 'length' && unit === 'in');
+  return inches ? { unit: 'in', step: 0.125 } : { unit: 'cm', step: 0.1 };
 }
 
 /** The photos of a container from above, or of its pots from the side, by day; from above, one pot's are its own. */

@@ -2,7 +2,7 @@ import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import { useEffect, useState } from 'react';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { imaging, pictureOf } from './imaging.ts';
-import { frameOf, type Seen } from './series.ts';
+import { frameAlone, frameOf, type Seen } from './series.ts';
 
 /** One picture of a film. */
 export interface FilmPicture {
@@ -24,10 +24,9 @@ export function useFilm({ rows, columns }: Seen, series: readonly PhotoSummary[]
       for (const photo of series) {
         const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
         if (!frame) continue;
-        const { corners, greyPatch, leftOut } = frame;
         try {
           const blob = await pictureOf(experiment.id, photo.id);
-          const drawn = await imaging().draw(blob, { corners, greyPatch, leftOut }, { rows, columns }, null);
+          const drawn = await imaging().draw(blob, frameAlone(frame), { rows, columns }, null);
           if (isLeft()) return;
           if (!drawn.defined) continue;
           made.push({ photo, picture: drawn.value });

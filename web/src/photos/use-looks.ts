@@ -3,7 +3,7 @@ import { notDefined, type Outcome } from '@bright-sprout/core/shared';
 import { useEffect, useMemo, useState } from 'react';
 import { imaging, pictureOf } from './imaging.ts';
 import type { Look } from './imaging.worker.ts';
-import { frameOf, type Seen } from './series.ts';
+import { frameAlone, frameOf, type Seen } from './series.ts';
 
 /** What was seen of each photo of a series, looked at one after the other. */
 export interface Looks {
@@ -21,16 +21,10 @@ export function useLooks(experimentId: string, seen: Seen, series: readonly Phot
   const wanted = useMemo(
     () =>
       series.flatMap((photo) => {
-        const frame = photo.hasPicture ? frameOf(photo, series) : undefined;
-        if (!frame) return [];
-        const { corners, greyPatch, leftOut } = frame;
-        return [
-          {
-            photo,
-            frame: { corners, greyPatch, leftOut },
-            key: JSON.stringify([photo.id, corners, greyPatch, leftOut]),
-          },
-        ];
+        const found = photo.hasPicture ? frameOf(photo, series) : undefined;
+        if (!found) return [];
+        const frame = frameAlone(found);
+        return [{ photo, frame, key: JSON.stringify([photo.id, frame]) }];
       }),
     [series],
   );

@@ -42,7 +42,7 @@ export function DrawingBoard({
     if (begun && size) sheet.current?.loadPaths(shownPaths(begun, size));
   }, [begun]);
   const finish = async (): Promise<void> => {
-    const drawn = await sheet.current?.exportImage('jpeg');
+    const drawn = await sheet.current?.exportImage('png');
     const base64 = drawn?.split(',')[1];
     const size = frame.current?.getBoundingClientRect();
     if (!base64 || !size) return;

@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { FailureNote } from '../shared/ui/index.ts';
 import { DrawingBoard } from './drawing-board.tsx';
-import { smallPicture } from '../shared/pictures/index.ts';
+import { pictureAddress, smallPicture } from '../shared/pictures/index.ts';
 import { PotJournal } from './pot-journal.tsx';
 import { type AtDevice, useKeepEntry } from './use-keep-own.ts';
 
@@ -103,7 +103,7 @@ export function EntryScreen({
         />
       )}
       {picture !== undefined && (
-        <img className="entry-picture" src={`data:image/jpeg;base64,${picture}`} alt={say('whatYouMade')} />
+        <img className="entry-picture" src={pictureAddress(picture)} alt={say('whatYouMade')} />
       )}
       {(way === 'note' || picture !== undefined) && (
         <Form

@@ -229,6 +229,7 @@ export default {
   readingTwice: 'Reading twice',
   doTeamsDifferTreatmentsTakenInto: 'Do teams differ, treatments taken into account?',
   secondReaderMinusFirstBiasAndLimits: 'Second reader minus first (bias and limits)',
+  pictureMinusReaderBiasAndLimits: 'Picture minus reader (bias and limits)',
   toN: '{computedText} ({computedText2} to {computedText3}), n = {n}',
   theSamePlanInOtherClassesAnd: 'The same plan in other classes and years',
   daysSinceSowing2: 'Days since sowing',

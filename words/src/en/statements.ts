@@ -222,6 +222,10 @@ export default {
     'Two people who read one pot differ by chance by about {error} each ({n, plural, one {# pot} other {# pots}}).',
   noPotWasReadByTwoPeople2:
     'No pot was read by two people on one day, so the reading error is not known from here.',
+  picturesGaveWhatPeopleRead:
+    '{n, plural, one {One pot was} other {# pots were}} read and also measured on a picture the same day: {level, select, young {they say the same} other {on average both gave the same}}.',
+  picturesGaveMoreOrLess:
+    '{n, plural, one {One pot was} other {# pots were}} read and also measured on a picture the same day: {level, select, young {the picture says {size} {way} than we read} other {on average the picture gave {size} {way} than people read}}.',
   potsTreatedTheSameDifferByAbout: 'Pots treated the same differ by about {computedText} (SD).',
   almostAllOfThatIsPlantsHardly: 'Almost all of that is plants, hardly any is reading.',
   aboutOf100PartsOfThatVariation:

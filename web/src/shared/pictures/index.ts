@@ -1,2 +1,2 @@
 export { type Label, placeLabels, type PlacedLabel, wordX } from './place-labels.ts';
-export { labelledPicture, smallPicture } from './small-picture.ts';
+export { labelledPicture, pictureAddress, smallPicture } from './small-picture.ts';

@@ -21,13 +21,21 @@ export async function smallPicture(file: Blob): Promise<string> {
   pen.fillRect(0, 0, canvas.width, canvas.height);
   pen.drawImage(image, 0, 0, canvas.width, canvas.height);
   image.close();
-  return base64Of(canvas);
+  return base64Of(canvas, 'image/jpeg');
 }
 
-/** Writes labels with their arrows onto a drawing, given and taken as JPEG in base64. */
+/** A picture in base64 as an image shows it: drawings are PNG, photos JPEG. */
+export function pictureAddress(picture: string): string {
+  return `data:image/${picture.startsWith(PNG) ? 'png' : 'jpeg'};base64,${picture}`;
+}
+
+/** How every PNG begins, in base64. */
+const PNG = 'iVBORw0KGgo';
+
+/** Writes labels with their arrows onto a drawing, given and taken as PNG in base64. */
 export async function labelledPicture(picture: string, labels: readonly Label[]): Promise<string> {
   const image = new Image();
-  image.src = `data:image/jpeg;base64,${picture}`;
+  image.src = pictureAddress(picture);
   await image.decode();
   const canvas = document.createElement('canvas');
   canvas.width = image.naturalWidth;
@@ -50,7 +58,7 @@ export async function labelledPicture(picture: string, labels: readonly Label[])
     pen.fillStyle = COLOURS.ink;
     pen.fillText(word, middle.x - width / 2 + size / 2, middle.y);
   }
-  return base64Of(canvas);
+  return base64Of(canvas, 'image/png');
 }
 
 interface Spot {
@@ -73,6 +81,6 @@ function drawArrow(pen: CanvasRenderingContext2D, from: Spot, to: Spot, head: nu
   pen.stroke();
 }
 
-function base64Of(canvas: HTMLCanvasElement): string {
-  return canvas.toDataURL('image/jpeg', QUALITY).split(',')[1] ?? '';
+function base64Of(canvas: HTMLCanvasElement, type: 'image/jpeg' | 'image/png'): string {
+  return canvas.toDataURL(type, QUALITY).split(',')[1] ?? '';
 }

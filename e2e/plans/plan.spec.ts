@@ -29,7 +29,7 @@ test('shuffle, swap by keyboard, swap by drag, and take it all back', async ({ t
   );
   await page.getByRole('button', { name: 'Shuffle again' }).click();
   await saved;
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeEnabled();
   const shuffled = await layout(page);
 
   const other = shuffled.findIndex((name) => name !== shuffled[0]);
@@ -53,7 +53,7 @@ test('shuffle, swap by keyboard, swap by drag, and take it all back', async ({ t
   await expect.poll(() => layout(page)).toEqual(shuffled);
 
   for (const before of [swapped, shuffled, first]) {
-    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
     await expect.poll(() => layout(page)).toEqual(before);
   }
   await page.reload();

@@ -11,7 +11,7 @@ test('a shuffle while something typed is still being saved stays', async ({ teac
   const saved = page.waitForResponse((answer) => answer.url().endsWith('/plan'));
   await page.getByLabel('What we expect').fill('Sooner up.');
   await page.getByRole('button', { name: 'Shuffle again' }).click();
-  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeEnabled();
   const labels = () =>
     page.locator('.layout .pot').evaluateAll((pots) => pots.map((pot) => pot.getAttribute('aria-label')));
   const shuffled = await labels();

@@ -70,6 +70,16 @@ export class LevelPart {
   cropId: string | null;
 
   @IsOptional()
+  @Length(1, 40, { message: 'Choose a packet.' })
+  lotId?: string | null;
+
+  @IsOptional()
+  @Min(1, { message: 'At least one seed.' })
+  @Max(1000, { message: 'At most 1000 seeds in a pot.' })
+  @IsInt({ message: 'Give a whole number of seeds.' })
+  seeds?: number | null;
+
+  @IsOptional()
   @Min(1, { message: 'At least one plant.' })
   @Max(100, { message: 'At most 100 plants in a pot.' })
   @IsInt({ message: 'Give a whole number of plants.' })

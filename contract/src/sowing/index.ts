@@ -1,8 +1,20 @@
-import type { SowingNoteRequest, SowingRequest, TickRequest, TickView } from './requests.ts';
+import type {
+  SowingNoteRequest,
+  SowingRequest,
+  TakeBackSowingRequest,
+  TickRequest,
+  TickView,
+} from './requests.ts';
 import type { ExperimentView } from '../plans/index.ts';
 import { json, request, route } from '../shared/index.ts';
 
-export { SowingNoteRequest, SowingRequest, TickRequest, type TickView } from './requests.ts';
+export {
+  SowingNoteRequest,
+  SowingRequest,
+  TakeBackSowingRequest,
+  TickRequest,
+  type TickView,
+} from './requests.ts';
 
 /** Sowing. */
 export const sowingRoutes = {
@@ -12,6 +24,14 @@ export const sowingRoutes = {
     summary: 'Mark all units, or some of them, as sown on a day',
     access: 'owner',
     body: request<SowingRequest>('SowingRequest'),
+    answer: json<ExperimentView>(),
+  }),
+  takeBackSowing: route({
+    method: 'PUT',
+    path: '/experiments/:experimentId/sowing/taken-back',
+    summary: 'Take the sowing of units back that nothing was read of yet',
+    access: 'owner',
+    body: request<TakeBackSowingRequest>('TakeBackSowingRequest'),
     answer: json<ExperimentView>(),
   }),
   ticks: route({

@@ -27,6 +27,17 @@ export class SowingRequest {
   unitIds?: string[];
 }
 
+/** Takes the sowing of units back. */
+export class TakeBackSowingRequest {
+  /** The units that were not sown after all; all of them when left out. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
+  @ArrayMaxSize(500)
+  @IsId({ each: true })
+  unitIds?: string[];
+}
+
 /** Ticks one item for some units, or takes the tick away. */
 export class TickRequest {
   @IsArray()

@@ -44,8 +44,12 @@ export interface SowingPotView {
   number: number;
   treatment: string;
   style: number;
+  /** Empty where it is not known. */
+  crop: string;
   seeds: number;
   depthMm: number | null;
+  /** What is given or set for it alone, in words; empty for nothing. */
+  gets: string;
   ticked: SowingItem[];
   note: string;
 }

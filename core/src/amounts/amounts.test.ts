@@ -1,7 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { PLAIN_LEVEL, type Plan, shareInPot, startPlan, STARTING_CROPS } from '../design/index.ts';
+import {
+  PLAIN_LEVEL,
+  type Plan,
+  shareInPot,
+  startPlan,
+  STARTING_CROPS,
+  treatmentsOf,
+} from '../design/index.ts';
 import { calendarDay, type RandomGenerator, randomGenerator } from '../shared/index.ts';
 import {
   depthBy,
@@ -38,6 +45,19 @@ function wishOf({ g, n, k, c, P }: Sowing) {
 }
 
 const OAT = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
+
+const LOT = {
+  id: 'lot',
+  cropId: 'oat',
+  name: 'Lot',
+  germinationPercent: null,
+  depthMm: 17,
+  daysToEmergence: null,
+  spacingMm: null,
+  seedsPerPacket: null,
+  packedOn: null,
+  tests: [],
+};
 
 describe('seeds', () => {
   test.each(fromScipy.overSow)('$k plants in $c units at $g ($n) with chance $P', (given) => {
@@ -136,20 +156,12 @@ describe('the depth that is sown', () => {
     }),
     lotId: 'lot',
   };
-  const lot = {
-    id: 'lot',
-    cropId: OAT.id,
-    name: 'Lot',
-    germinationPercent: null,
-    depthMm: 17,
-    daysToEmergence: null,
-    spacingMm: null,
-    seedsPerPacket: null,
-    packedOn: null,
-    tests: [],
-  };
-  const depthWith = (changes: Partial<Plan>, depthMm: number | null = null, cropId = OAT.id, lots = [lot]) =>
-    sowingDepth({ ...plan, ...changes }, { cropId, depthMm }, { crops: STARTING_CROPS, lots });
+  const depthWith = (changes: Partial<Plan>, depthMm: number | null = null, cropId = OAT.id, lots = [LOT]) =>
+    sowingDepth(
+      { ...plan, ...changes },
+      { cropId, lotId: plan.lotId, depthMm },
+      { crops: STARTING_CROPS, lots },
+    );
   const byRule = (depthRule: Plan['conditions']['depthRule']) => ({
     conditions: { ...plan.conditions, depthRule },
   });
@@ -247,10 +259,58 @@ describe('materials', () => {
       plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }], containers }),
     );
     expect(found.seedsByCrop).toEqual([
-      { cropId: 'oat', seeds: 10 },
-      { cropId: 'pea', seeds: 10 },
+      { cropId: 'oat', seeds: 10, perPacket: 50, packets: 1 },
+      { cropId: 'pea', seeds: 10, perPacket: 50, packets: 1 },
     ]);
     expect([found.packets, found.rowMarkers]).toEqual([2, 6]);
+  });
+
+  test('a crop with seeds and a packet of its own is counted by them', () => {
+    const lot = { ...LOT, id: 'small', cropId: 'mustard', seedsPerPacket: 30 };
+    const crops = [
+      { ...PLAIN_LEVEL, name: 'mustard', cropId: 'mustard', seeds: 20, plants: 20, lotId: 'small' },
+      { ...PLAIN_LEVEL, name: 'pea', cropId: 'pea', seeds: 3 },
+    ];
+    const found = materialsOf(plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }] }), [lot]);
+    // 5 pots of 20 from packets of 30, and 5 pots of 3 from one packet of 50.
+    expect(found.seedsByCrop).toEqual([
+      { cropId: 'mustard', seeds: 100, perPacket: 30, packets: 4 },
+      { cropId: 'pea', seeds: 15, perPacket: 50, packets: 1 },
+    ]);
+    expect([found.seeds, found.packets]).toEqual([115, 5]);
+  });
+
+  test('two factors that both give something keep both, and one material is added up', () => {
+    const give = (name: string, material: string, amount: number, unit: 'mL' | 'tablet' = 'mL') => ({
+      ...PLAIN_LEVEL,
+      name,
+      dose: { material, amount, unit },
+    });
+    const acid = [give('no acid', 'lemon juice', 0), give('acid', 'lemon juice', 10)];
+    const lime = [give('no lime', 'chalk', 0, 'tablet'), give('lime', 'chalk', 1, 'tablet')];
+    const crossed = plan({
+      replicates: 2,
+      factors: [
+        { name: 'Acid', aspect: 'additive', levels: acid },
+        { name: 'Lime', aspect: 'additive', levels: lime },
+      ],
+    });
+    const found = materialsOf(crossed);
+    // Each of the two goes into 2 of 4 treatments, 2 pots each, with a tenth as a spare.
+    expect(found.doses.map(({ material, total, treatments }) => [material, total, treatments])).toEqual([
+      ['chalk', 4.4, ['B', 'D']],
+      ['lemon juice', 44, ['C', 'D']],
+    ]);
+    const twice = plan({
+      factors: [acid, [give('none', 'lemon juice', 0), give('more', 'lemon juice', 5)]].map((levels, at) => ({
+        name: `Acid ${at}`,
+        aspect: 'additive' as const,
+        levels,
+      })),
+    });
+    expect(treatmentsOf(twice)[3]!.settings.doses).toEqual([
+      { material: 'lemon juice', amount: 15, unit: 'mL' },
+    ]);
   });
 
   test('without soil there is none to buy', () => {

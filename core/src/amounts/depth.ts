@@ -76,14 +76,14 @@ export function depthBy(rule: DepthRule, choices: DepthChoices): Outcome<number>
  * @returns null where nothing gives a figure
  */
 export function sowingDepth(
-  plan: Pick<Plan, 'conditions' | 'lotId' | 'sowOn'>,
-  settings: Pick<TreatmentSettings, 'cropId' | 'depthMm'>,
+  plan: Pick<Plan, 'conditions' | 'sowOn'>,
+  settings: Pick<TreatmentSettings, 'cropId' | 'lotId' | 'depthMm'>,
   known: { readonly crops: readonly Crop[]; readonly lots: readonly SeedLot[] },
 ): number | null {
   if (settings.depthMm !== null) return settings.depthMm;
   const crop = known.crops.find(({ id }) => id === settings.cropId);
   if (!crop) return null;
-  const lot = known.lots.find(({ id, cropId }) => id === plan.lotId && cropId === crop.id);
+  const lot = known.lots.find(({ id, cropId }) => id === settings.lotId && cropId === crop.id);
   const depth = depthBy(plan.conditions.depthRule, depthChoices(crop, seedFacts(crop, lot, plan.sowOn)));
   return depth.defined ? depth.value : null;
 }

@@ -1,5 +1,13 @@
 import { seedsFor } from './seeds.ts';
-import { type Dose, type Plan, type PlannedUnit, plannedUnits, treatmentsOf } from '../design/index.ts';
+import {
+  type Dose,
+  type Plan,
+  type PlannedUnit,
+  plannedUnits,
+  type SeedLot,
+  treatmentsOf,
+  type TreatmentSettings,
+} from '../design/index.ts';
 
 /** Dry mix shrinks when it is wetted, so a tenth more is measured out. */
 export const SETTLING = 1.1;
@@ -23,7 +31,12 @@ export interface Materials {
   readonly seeds: number;
   readonly packets: number;
   /** By crop id, for plans with several. */
-  readonly seedsByCrop: readonly { readonly cropId: string; readonly seeds: number }[];
+  readonly seedsByCrop: readonly {
+    readonly cropId: string;
+    readonly seeds: number;
+    readonly perPacket: number;
+    readonly packets: number;
+  }[];
   readonly soilMl: number;
   readonly wettingMl: number;
   readonly waterMlAWatering: number;
@@ -37,33 +50,36 @@ export interface Materials {
 /**
  * The amounts of a plan. Soil: volume of a place × units × settling × (1 + spare); water to wet the mix: a
  * quarter of the soil; doses: amount × units of the treatments that get it, × (1 + spare); seeds rounded up to
- * packets.
+ * packets, each crop by its own packet.
  */
-export function materialsOf(plan: Plan): Materials {
+export function materialsOf(plan: Plan, lots: readonly SeedLot[] = []): Materials {
   const units = plannedUnits(plan);
   const treatments = treatmentsOf(plan);
   const seedsByCrop = new Map(treatments.map(({ settings }) => [settings.cropId, 0]));
+  const packetOf = (cropId: string): number => {
+    const ids = treatments.flatMap(({ settings }) => (settings.cropId === cropId ? [settings.lotId] : []));
+    const lot = lots.find((one) => one.cropId === cropId && ids.includes(one.id));
+    return lot?.seedsPerPacket ?? plan.seedsPerPacket;
+  };
   let waterMl = 0;
   for (const unit of units) {
     const settings = treatments[unit.treatment]?.settings;
     if (!settings) continue;
-    seedsByCrop.set(
-      settings.cropId,
-      (seedsByCrop.get(settings.cropId) ?? 0) + seedsIn(plan, settings.plants),
-    );
+    seedsByCrop.set(settings.cropId, (seedsByCrop.get(settings.cropId) ?? 0) + seedsIn(plan, settings));
     waterMl += settings.waterMl;
   }
   const seeds = [...seedsByCrop.values()].reduce((sum, count) => sum + count, 0);
+  const seedsByCropRows = [...seedsByCrop].map(([cropId, count]) => {
+    const perPacket = packetOf(cropId);
+    return { cropId, seeds: count, perPacket, packets: Math.ceil(count / perPacket) };
+  });
   const soilMl = plan.conditions.hasSoil ? soilOf(plan, units) : 0;
   const used = new Set(units.map((unit) => unit.container));
   return {
     units: units.length,
     seeds,
-    packets: [...seedsByCrop.values()].reduce(
-      (sum, count) => sum + Math.ceil(count / plan.seedsPerPacket),
-      0,
-    ),
-    seedsByCrop: [...seedsByCrop].map(([cropId, count]) => ({ cropId, seeds: count })),
+    packets: seedsByCropRows.reduce((sum, row) => sum + row.packets, 0),
+    seedsByCrop: seedsByCropRows,
     soilMl,
     wettingMl: soilMl * WETTING,
     waterMlAWatering: waterMl,
@@ -77,9 +93,12 @@ export function materialsOf(plan: Plan): Materials {
   };
 }
 
-/** Seeds that go into a unit in which `plants` are wanted: the plan's, in proportion where a level wants more. */
-export function seedsIn(plan: Pick<Plan, 'seedsPerUnit' | 'plantsPerUnit'>, plants: number): number {
-  return seedsFor(plan.seedsPerUnit, plan.plantsPerUnit, plants);
+/** Seeds that go into a unit of a treatment: its own number, or the plan's in proportion to its plants. */
+export function seedsIn(
+  plan: Pick<Plan, 'seedsPerUnit' | 'plantsPerUnit'>,
+  { seeds, plants }: Pick<TreatmentSettings, 'seeds' | 'plants'>,
+): number {
+  return seeds ?? seedsFor(plan.seedsPerUnit, plan.plantsPerUnit, plants);
 }
 
 function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {
@@ -90,18 +109,18 @@ function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {
 function dosesOf(plan: Plan, units: readonly PlannedUnit[]): DoseTotal[] {
   const totals = new Map<string, DoseTotal>();
   treatmentsOf(plan).forEach((treatment, index) => {
-    const { dose } = treatment.settings;
-    if (!dose || dose.amount <= 0) return;
     const count = units.filter((unit) => unit.treatment === index).length;
-    const key = `${dose.material}|${dose.amount}|${dose.unit}`;
-    const before = totals.get(key);
-    const all = (before?.units ?? 0) + count;
-    totals.set(key, {
-      ...dose,
-      treatments: [...(before?.treatments ?? []), treatment.code],
-      units: all,
-      total: all * dose.amount * (1 + SPARE),
-    });
+    for (const dose of treatment.settings.doses) {
+      const key = `${dose.material}|${dose.amount}|${dose.unit}`;
+      const before = totals.get(key);
+      const all = (before?.units ?? 0) + count;
+      totals.set(key, {
+        ...dose,
+        treatments: [...(before?.treatments ?? []), treatment.code],
+        units: all,
+        total: all * dose.amount * (1 + SPARE),
+      });
+    }
   });
   return [...totals.values()];
 }

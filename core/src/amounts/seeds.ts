@@ -6,6 +6,8 @@ import { binomialAtLeast } from '../statistics/index.ts';
 export interface SownGroup {
   readonly crop: string;
   readonly plants: number;
+  /** Seeds in each unit where they are decided; left out or `null` for as many a plant as are asked for. */
+  readonly seeds?: number | null;
   readonly units: number;
   readonly rate: GerminationRate;
 }
@@ -44,13 +46,21 @@ export function seedsFor(seedsPerUnit: number, plantsPerUnit: number, plants: nu
   return Math.ceil((seedsPerUnit * plants) / plantsPerUnit);
 }
 
+function seedsOfGroup(
+  seedsPerUnit: number,
+  { plantsPerUnit }: Pick<SowingWish, 'plantsPerUnit'>,
+  { seeds, plants }: SownGroup,
+): number {
+  return seeds ?? seedsFor(seedsPerUnit, plantsPerUnit, plants);
+}
+
 /**
  * What a number of seeds a unit gives, as a prediction: seeds of one pot share some of their fate ({@link upInPot}),
  * and all pots of a crop share a rate of which only its posterior is known ({@link overRates}). The chance is that of
  * every unit reaching its plants; thinning is Σ E[max(x − plants, 0)].
  */
 export function sowingWith(seedsPerUnit: number, wish: Omit<SowingWish, 'chance'>): SowingAnswer {
-  const seedsOf = (group: SownGroup): number => seedsFor(seedsPerUnit, wish.plantsPerUnit, group.plants);
+  const seedsOf = (group: SownGroup): number => seedsOfGroup(seedsPerUnit, wish, group);
   return {
     seedsPerUnit,
     seeds: wish.groups.reduce((sum, group) => sum + group.units * seedsOf(group), 0),
@@ -65,13 +75,16 @@ export function sowingWith(seedsPerUnit: number, wish: Omit<SowingWish, 'chance'
 }
 
 /**
- * The fewest seeds a unit with which every unit has its plants with the chance wanted.
- * @returns undefined when nothing germinates or when 200 seeds are not enough
+ * The fewest seeds a unit with which every unit has its plants with the chance wanted, of those units whose seeds are
+ * not decided.
+ * @returns undefined when nothing germinates, when 200 seeds are not enough, or as `seeds_decided` when all are
  */
 export function seedsNeeded(wish: SowingWish): Outcome<SowingAnswer> {
   if (wish.groups.some(({ rate }) => rate.share <= 0)) return notDefined('nothing_germinates');
+  const open = wish.groups.filter(({ seeds }) => seeds == null);
+  if (open.length === 0) return notDefined('seeds_decided');
   const enough = (seeds: number): boolean =>
-    chanceOfAll(wish.groups, (group, share) =>
+    chanceOfAll(open, (group, share) =>
       reach(group.plants, seedsFor(seeds, wish.plantsPerUnit, group.plants), share),
     ) >= wish.chance;
   if (!enough(MOST_SEEDS)) return notDefined('too_many_needed');
@@ -109,10 +122,11 @@ export function sparesNeeded(wish: SowingWish): Outcome<SpareAnswer> {
 /** Units expected to stay empty, and the chance that at least one does. */
 export function emptyUnits(
   seedsPerUnit: number,
-  { groups, plantsPerUnit }: Omit<SowingWish, 'chance'>,
+  wish: Omit<SowingWish, 'chance'>,
 ): { readonly expected: number; readonly chanceOfAny: number } {
   const emptyChance = (group: SownGroup, share: number): number =>
-    upInPot(seedsFor(seedsPerUnit, plantsPerUnit, group.plants), share)[0] as number;
+    upInPot(seedsOfGroup(seedsPerUnit, wish, group), share)[0] as number;
+  const { groups } = wish;
   return {
     expected: groups.reduce(
       (sum, group) => sum + group.units * overRates(group.rate, (share) => emptyChance(group, share)),

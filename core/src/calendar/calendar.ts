@@ -170,7 +170,7 @@ function putLater(
   const from = (day: CalendarDay): CalendarDay => classDayFrom(day, plan.calendar);
   const allUp = band?.to ?? addDays(firstSowing, THIN_AFTER);
   const isThinned = growths.some(
-    ({ treatment }) => seedsIn(plan, treatment.settings.plants) > treatment.settings.plants,
+    ({ treatment }) => seedsIn(plan, treatment.settings) > treatment.settings.plants,
   );
   if (isThinned) {
     const twoWeeks = addDays(firstSowing, THIN_AFTER);

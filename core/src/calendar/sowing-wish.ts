@@ -11,10 +11,12 @@ export function sowingWish(plan: Plan, growths: readonly TreatmentGrowth[]): Out
   const groups: SownGroup[] = [];
   for (const { treatment, facts } of growths) {
     if (!facts?.rate) return notDefined('no_packet_rate');
-    const { cropId, plants } = treatment.settings;
-    const known = groups.findIndex((group) => group.crop === cropId && group.plants === plants);
+    const { cropId, plants, seeds } = treatment.settings;
+    const known = groups.findIndex(
+      (group) => group.crop === cropId && group.plants === plants && group.seeds === seeds,
+    );
     const units = plan.replicates + (groups[known]?.units ?? 0);
-    const group = { crop: cropId, plants, units, rate: facts.rate };
+    const group = { crop: cropId, plants, seeds, units, rate: facts.rate };
     if (known < 0) groups.push(group);
     else groups[known] = group;
   }

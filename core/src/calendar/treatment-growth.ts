@@ -39,12 +39,12 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
   return treatmentsOf(plan).map((treatment) => {
     const { settings } = treatment;
     const sowOn = sowingDayOf(plan, treatment);
-    const seeds = seedsIn(plan, settings.plants);
+    const seeds = seedsIn(plan, settings);
     const crop = crops.find((candidate) => candidate.id === settings.cropId);
     if (!crop) {
       return { treatment, sowOn, seeds, crop, facts: undefined, window: UNKNOWN, setting: UNKNOWN };
     }
-    const lot = lots.find((candidate) => candidate.id === plan.lotId && candidate.cropId === crop.id);
+    const lot = lots.find((candidate) => candidate.id === settings.lotId && candidate.cropId === crop.id);
     const facts = seedFacts(crop, lot, sowOn);
     const window = emergenceWindow(crop, facts, settings.temperatureC);
     const setting =

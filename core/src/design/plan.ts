@@ -4,6 +4,7 @@ import type { PlanContainer } from './container.ts';
 
 /** The kinds of investigation that a plan can start as. */
 export const INVESTIGATION_KINDS = [
+  'watch',
   'one_factor',
   'crossed',
   'density',
@@ -53,7 +54,11 @@ export interface PlanLevel {
   readonly name: string;
   readonly isControl: boolean;
   readonly cropId: string | null;
+  /** The packet that its seeds are from; of its crop. */
+  readonly lotId?: string | null;
   readonly plants: number | null;
+  /** Seeds in each unit, where they are not as many for each plant as elsewhere. */
+  readonly seeds?: number | null;
   /** Days old on the lesson day; the sowing date follows from it. */
   readonly ageDays: number | null;
   readonly depthMm: number | null;

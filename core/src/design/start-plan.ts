@@ -31,10 +31,13 @@ interface KindDefaults {
   readonly seedsPerUnit: number;
   readonly plantsPerUnit: number;
   readonly measure: PlanMeasure;
+  readonly alsoRead?: Plan['alsoRead'];
   readonly factors: (wish: StartWish) => PlanFactor[];
   readonly conditions?: Partial<Conditions>;
   readonly constants: readonly string[];
   readonly choices: readonly string[];
+  /** What the class is asked to guess; left out for the usual question. */
+  readonly prompt?: string;
 }
 
 const HEIGHT: PlanMeasure = { variable: 'height', unit: 'cm', step: 0.5 };
@@ -66,6 +69,18 @@ function cropLevels(wish: StartWish, count: number): PlanLevel[] {
 const USUAL_OR_CHANGED = [level(say('asUsual'), { isControl: true }), level(say('changed'))];
 
 const KINDS: Record<InvestigationKind, KindDefaults> = {
+  watch: {
+    container: 'cups',
+    replicates: 12,
+    seedsPerUnit: 2,
+    plantsPerUnit: 1,
+    measure: HEIGHT,
+    alsoRead: ['stage'],
+    factors: () => [],
+    constants: KEPT,
+    choices: [say('inTheFirstWeek'), say('inTheSecondWeek'), say('later')],
+    prompt: say('whenWillTheFirstOneBeUp'),
+  },
   one_factor: {
     container: 'flat',
     replicates: 5,
@@ -239,7 +254,7 @@ export function startPlan(wish: StartWish): Plan {
     layoutMethod: 'random',
     layoutSeed: 1,
     measure: defaults.measure,
-    alsoRead: [],
+    alsoRead: defaults.alsoRead ?? [],
     plantRule: kind === 'density' ? 'tagged' : 'tallest',
     sowOn,
     lessonOn,
@@ -273,6 +288,6 @@ export function startPlan(wish: StartWish): Plan {
       lastFrostOn: null,
       isHarvested: false,
     },
-    prediction: { prompt: say('whatDoYouThinkWillHappen'), choices: defaults.choices },
+    prediction: { prompt: defaults.prompt ?? say('whatDoYouThinkWillHappen'), choices: defaults.choices },
   };
 }

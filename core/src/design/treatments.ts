@@ -18,7 +18,10 @@ export function treatmentCode(index: number): string {
 /** What a treatment sets for its units, levels and the plan taken together. */
 export interface TreatmentSettings {
   readonly cropId: string;
+  readonly lotId: string | null;
   readonly plants: number;
+  /** Seeds in each unit; `null` for as many a plant as the plan has. */
+  readonly seeds: number | null;
   readonly ageDays: number | null;
   readonly depthMm: number | null;
   readonly waterMl: number;
@@ -26,7 +29,8 @@ export interface TreatmentSettings {
   readonly light: LightPlace;
   readonly isCovered: boolean;
   readonly medium: string;
-  readonly dose: Dose | null;
+  /** What each unit gets, of every factor that gives something; amounts of one material added up. */
+  readonly doses: readonly Dose[];
 }
 
 /** One combination of levels. */
@@ -43,7 +47,9 @@ export interface PlanTreatment {
 export const PLAIN_LEVEL: Omit<PlanLevel, 'name'> = {
   isControl: false,
   cropId: null,
+  lotId: null,
   plants: null,
+  seeds: null,
   ageDays: null,
   depthMm: null,
   waterMl: null,
@@ -64,7 +70,7 @@ export function combinationKey(levels: readonly number[]): string {
  * treatment. The control is the combination of control levels, when every factor has one.
  */
 export function treatmentsOf(
-  plan: Pick<Plan, 'factors' | 'leftOut' | 'cropId' | 'plantsPerUnit' | 'conditions'>,
+  plan: Pick<Plan, 'factors' | 'leftOut' | 'cropId' | 'lotId' | 'plantsPerUnit' | 'conditions'>,
 ): PlanTreatment[] {
   const combinations = plan.factors.reduce<number[][]>(
     (sofar, factor) => sofar.flatMap((levels) => factor.levels.map((_, index) => [...levels, index])),
@@ -85,7 +91,7 @@ export function treatmentsOf(
 }
 
 function settingsOf(
-  plan: Pick<Plan, 'cropId' | 'plantsPerUnit' | 'conditions'>,
+  plan: Pick<Plan, 'cropId' | 'lotId' | 'plantsPerUnit' | 'conditions'>,
   levels: readonly PlanLevel[],
 ): TreatmentSettings {
   const { conditions } = plan;
@@ -93,6 +99,8 @@ function settingsOf(
     levels.reduce<NonNullable<PlanLevel[K]> | null>((value, level) => level[key] ?? value, null);
   return {
     cropId: set('cropId') ?? plan.cropId,
+    lotId: set('lotId') ?? plan.lotId,
+    seeds: set('seeds'),
     plants: set('plants') ?? plan.plantsPerUnit,
     ageDays: set('ageDays'),
     depthMm: set('depthMm'),
@@ -101,12 +109,21 @@ function settingsOf(
     light: set('light') ?? conditions.light,
     isCovered: set('isCovered') ?? conditions.cover === 'until_up',
     medium: set('medium') ?? conditions.medium,
-    dose: set('dose'),
+    doses: addedUp(levels.flatMap(({ dose }) => (dose && dose.amount > 0 ? [dose] : []))),
   };
 }
 
+function addedUp(doses: readonly Dose[]): Dose[] {
+  const totals = new Map<string, Dose>();
+  for (const dose of doses) {
+    const key = JSON.stringify([dose.material, dose.unit]);
+    totals.set(key, { ...dose, amount: dose.amount + (totals.get(key)?.amount ?? 0) });
+  }
+  return [...totals.values()];
+}
+
 /** The field of a level that each aspect is set by; none for what is only a name. */
-export const ASPECT_FIELDS: Record<Aspect, keyof Omit<PlanLevel, 'name' | 'isControl'> | null> = {
+export const ASPECT_FIELDS: Record<Aspect, keyof Omit<PlanLevel, 'name' | 'isControl' | 'lotId' | 'seeds'> | null> = {
   water: 'waterMl',
   light: 'light',
   temperature: 'temperatureC',

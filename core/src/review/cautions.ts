@@ -12,7 +12,9 @@ const LEAST_REACTION_DAYS = 2;
 /** What the materials of a plan call for: cautions, and the wait before sowing. */
 export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Finding[] {
   const treatments = treatmentsOf(plan);
-  const materials = [...new Set(treatments.flatMap(({ settings }) => settings.dose?.material ?? []))];
+  const materials = [
+    ...new Set(treatments.flatMap(({ settings }) => settings.doses.map(({ material }) => material))),
+  ];
   const everything = [
     ...materials,
     ...plan.factors.flatMap((factor) => [factor.name, ...factor.levels.map((level) => level.name)]),

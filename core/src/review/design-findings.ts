@@ -1,5 +1,6 @@
 import { seedsIn } from '../amounts/index.ts';
 import {
+  type Aspect,
   ASPECT_FIELDS,
   differingAspects,
   placeCount,
@@ -17,6 +18,7 @@ import type { Finding, LinedUpWith, Mend } from './finding.ts';
 
 /** Kinds whose question needs no control: they set things side by side, or compare nothing. */
 const WITHOUT_CONTROL: readonly Plan['kind'][] = [
+  'watch',
   'crops',
   'ages',
   'packet_test',
@@ -24,6 +26,10 @@ const WITHOUT_CONTROL: readonly Plan['kind'][] = [
   'sections',
   'challenge',
 ];
+/** Kinds in which all pots are treated alike on purpose. */
+const MEANT_ALIKE: readonly Plan['kind'][] = ['watch', 'packet_test', 'challenge'];
+/** What a crop brings along: how many stand in a pot, and how deep its seed lies. */
+const BELONGS_TO_CROP: readonly Aspect[] = ['density', 'depth'];
 /** Fewest units a treatment from which plant-to-plant luck can be judged at all. */
 export const FEWEST_UNITS = 3;
 /** A layout is called lined up at this Cramér's V or more, when chance makes one as large in 1 of 20 at most. */
@@ -56,7 +62,10 @@ function layoutFits(plan: Plan): Finding[] {
 function oneThing(plan: Plan, factor: PlanFactor, index: number): Finding[] {
   const others = plan.factors.filter((other) => other !== factor).map((other) => other.aspect);
   const extra = differingAspects(factor).filter(
-    (aspect) => aspect !== factor.aspect && !others.includes(aspect),
+    (aspect) =>
+      aspect !== factor.aspect &&
+      !others.includes(aspect) &&
+      !(factor.aspect === 'crop' && BELONGS_TO_CROP.includes(aspect)),
   );
   const isMixed = extra.length > 0 && (factor.aspect !== 'other' || extra.length > 1);
   if (isMixed) {
@@ -101,11 +110,11 @@ function withFactor(plan: Plan, index: number, factor: PlanFactor): Partial<Plan
 function replication(plan: Plan): Finding[] {
   const treatments = treatmentsOf(plan);
   if (treatments.length < 2) {
-    const isMeant = plan.kind === 'packet_test' || plan.kind === 'challenge';
+    const isMeant = MEANT_ALIKE.includes(plan.kind);
     return isMeant ? [] : [{ severity: 'stops', facts: { code: 'nothing_compared' }, mend: null }];
   }
   if (plan.replicates >= FEWEST_UNITS) return [];
-  const most = Math.max(...treatments.map((treatment) => seedsIn(plan, treatment.settings.plants)));
+  const most = Math.max(...treatments.map((treatment) => seedsIn(plan, treatment.settings)));
   const mend = replicatesMend(plan, FEWEST_UNITS);
   const { replicates } = plan;
   if (replicates === 1 && most > 1) {
@@ -129,8 +138,7 @@ export function replicatesMend(plan: Plan, replicates: number): Mend {
   const places = (): number => containers.reduce((sum, container) => sum + placeCount(container), 0);
   while (first && places() < units && containers.length < 40) containers.push(first);
   const more = replicates - plan.replicates;
-  const seeds =
-    treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings.plants), 0) * more;
+  const seeds = treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings), 0) * more;
   const changes: Partial<Plan> =
     containers.length > plan.containers.length ? { replicates, containers } : { replicates };
   return { changes, cost: { units: treatments.length * more, seeds, days: 0 } };

@@ -11,6 +11,7 @@ export type UndefinedReason =
   | 'nothing_germinates'
   | 'too_many_needed'
   | 'kinds_differ'
+  | 'seeds_decided'
   | 'no_crop_figures'
   | 'temperature_outside'
   | 'not_a_height'

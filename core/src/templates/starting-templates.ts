@@ -36,6 +36,19 @@ function dose(material: string, amount: number, unit: 'g' | 'mL' | 'pinch'): Pic
 /** The templates that come with the application, at least one for each kind of investigation. */
 export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
   {
+    id: 'watch-peas',
+    kind: 'watch',
+    cropId: 'pea',
+    question: 'When does a pea come up, and how tall is it after three weeks?',
+    about:
+      'Nothing is changed: one crop is watched from seed to leaves. For a first time, and for the youngest.',
+    days: 21,
+    changes: {
+      replicates: 12,
+      containers: [{ kind: 'cups', name: '', rows: 3, columns: 4, brightSide: 'top', cellMl: 200 }],
+    },
+  },
+  {
     id: 'coffee-mustard',
     kind: 'one_factor',
     cropId: 'white-mustard',

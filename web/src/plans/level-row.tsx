@@ -12,8 +12,9 @@ import { X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
-import { useSurroundings } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
+import { CropSetting } from './crop-setting.tsx';
+import { CHOICE, NUMBER, type SettingProps } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
 /** One level: its name, what it sets, and whether it is the control. */
@@ -95,10 +96,7 @@ function Setting({
   disabled: boolean;
 }) {
   const { register } = useFormContext<PlanRequest>();
-  const crops = useSurroundings()?.crops ?? [];
   const field = ASPECT_FIELDS[aspect];
-  const number = { setValueAs: (value: unknown) => (value === '' || value == null ? null : Number(value)) };
-  const choice = { setValueAs: (value: unknown) => (value === '' ? null : value) };
   switch (field) {
     case null:
       return null;
@@ -111,7 +109,7 @@ function Setting({
       return (
         <span className="number-entry">
           <Form.Control
-            {...register(`${path}.${field}`, number)}
+            {...register(`${path}.${field}`, NUMBER)}
             type="number"
             step="any"
             disabled={disabled}
@@ -124,7 +122,7 @@ function Setting({
     case 'light':
       return (
         <Form.Select
-          {...register(`${path}.light`, choice)}
+          {...register(`${path}.light`, CHOICE)}
           disabled={disabled}
           aria-label={say('light', { label })}
         >
@@ -137,26 +135,13 @@ function Setting({
         </Form.Select>
       );
     case 'cropId':
-      return (
-        <Form.Select
-          {...register(`${path}.cropId`, choice)}
-          disabled={disabled}
-          aria-label={say('crop2', { label })}
-        >
-          <option value="">{say('thePlansCrop')}</option>
-          {crops.map(({ id, commonName }) => (
-            <option key={id} value={id}>
-              {commonName}
-            </option>
-          ))}
-        </Form.Select>
-      );
+      return <CropSetting path={path} label={label} disabled={disabled} />;
     case 'isCovered':
       return <CoverSetting path={path} label={label} disabled={disabled} />;
     case 'medium':
       return (
         <Form.Control
-          {...register(`${path}.medium`, choice)}
+          {...register(`${path}.medium`, CHOICE)}
           disabled={disabled}
           placeholder={say('whatItGrowsIn')}
           aria-label={say('whatItGrowsIn2', { label })}
@@ -174,12 +159,6 @@ const UNITS = {
   plants: ['plants', say('plantsInAPot')],
   ageDays: ['days', say('daysOld')],
 } as const;
-
-interface SettingProps {
-  readonly path: `factors.${number}.levels.${number}`;
-  readonly label: string;
-  readonly disabled: boolean;
-}
 
 function CoverSetting({ path, label, disabled }: SettingProps) {
   const { setValue, watch } = useFormContext<PlanRequest>();

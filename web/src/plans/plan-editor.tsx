@@ -5,6 +5,7 @@ import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import {
   createContext,
   type ReactNode,
+  type RefObject,
   useCallback,
   useContext,
   useEffect,
@@ -23,9 +24,8 @@ import {
 import { useExperiment } from '../shared/experiment/index.ts';
 import { fieldMessage } from '../shared/ui/index.ts';
 import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
+import { changedParts, usePlanHistory } from './use-plan-history.ts';
 import { type PlanBase, type PlanChange, PlanConflict, useSavePlan } from './use-save-plan.ts';
-
-const AUTOSAVE_MS = 500;
 
 /** What the sections of a plan work with. */
 export interface PlanEditor {
@@ -38,6 +38,10 @@ export interface PlanEditor {
   readonly apply: (changes: Partial<Plan>) => void;
   /** What is wrong with a field, by this device or the server. */
   readonly problem: (field: string) => string | undefined;
+  /** Takes the last change back; undefined when there is none. */
+  readonly undo: (() => void) | undefined;
+  /** The parts that it would take back. */
+  readonly undoes: readonly PlanPart[];
   readonly state: 'saved' | 'saving' | 'not-valid' | 'failed';
   readonly error: unknown;
   /** Parts that another window changed as well, and not alike. */
@@ -68,25 +72,110 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
   });
   const { control, formState, watch, handleSubmit, getValues } = form;
   const { mutate } = save;
+  const isPlanted = experiment.status !== 'draft';
+  const { last, remember, forgetLast } = usePlanHistory(experiment.id, isPlanted);
   const submit = useCallback(
-    (change: Pick<PlanChange, 'layout' | 'prefer'> = {}): void =>
+    ({
+      isUndo = false,
+      ...change
+    }: Pick<PlanChange, 'layout' | 'prefer'> & { isUndo?: boolean } = {}): void =>
       void handleSubmit((request) => {
         const sent = planIn(request);
         mutate({
           base: () => base.current,
           plan: sent,
           onSaved: (saved) => {
+            const before = base.current.plan;
+            if (!isUndo && changedParts(before, saved.plan).length > 0) remember(before);
             base.current = saved;
             takeOver(form, sent, saved.plan);
           },
           ...change,
         });
       })(),
-    [form, handleSubmit, mutate],
+    [form, handleSubmit, mutate, remember],
   );
+  const undo = useCallback(() => {
+    if (!last) return;
+    for (const part of changedParts(last, planIn(getValues())))
+      setPart(form, part, last[part], { shouldDirty: true, shouldValidate: true });
+    const { layoutSeed, layoutMethod } = last;
+    submit({ isUndo: true, ...(layoutMethod === 'by_hand' ? {} : { layout: { layoutSeed, layoutMethod } }) });
+    forgetLast();
+  }, [last, form, getValues, submit, forgetLast]);
   useEffect(() => {
     if (unsaved) submit();
   }, [unsaved, submit]);
+  useAutosave(watch, submit);
+  // What another window saved comes into a form that nothing was typed into since.
+  useEffect(() => {
+    if (!experiment.plan || experiment.version <= base.current.version || save.isPending) return;
+    const before = base.current.plan;
+    if (!isUntouched(before, planIn(getValues()))) return;
+    base.current = { version: experiment.version, plan: experiment.plan };
+    takeOver(form, before, experiment.plan);
+  }, [experiment.version, experiment.plan, save.isPending, form, getValues]);
+  const isSaved = save.isSuccess || save.isIdle;
+  useKeepUnsaved(experiment.id, form, base, isSaved, save.submittedAt);
+  const values = useWatch({ control }) as PlanRequest;
+  const { layoutSeed, layoutMethod } = experiment.plan ?? plan;
+  const { errors, isValid } = formState;
+  const editor = useMemo<PlanEditor>(
+    () => ({
+      form,
+      plan: {
+        ...values,
+        sowOn: isCalendarDay(values.sowOn) ? values.sowOn : plan.sowOn,
+        lessonOn: isCalendarDay(values.lessonOn) ? values.lessonOn : plan.lessonOn,
+        layoutSeed,
+        layoutMethod,
+      },
+      isPlanted,
+      apply: (changes) => {
+        for (const [name, value] of Object.entries(changes)) {
+          setPart(form, name as PlanPart, value, { shouldDirty: true, shouldValidate: true });
+        }
+        const layout = {
+          ...(changes.layoutSeed === undefined ? {} : { layoutSeed: changes.layoutSeed }),
+          ...(changes.layoutMethod === undefined ? {} : { layoutMethod: changes.layoutMethod }),
+        };
+        submit({ layout });
+      },
+      undo: last && undo,
+      undoes: last && experiment.plan ? changedParts(last, experiment.plan) : [],
+      conflict: save.error instanceof PlanConflict ? save.error.parts : [],
+      settle: (prefer) => submit({ prefer }),
+      problem: (field) => messageOf(get(errors, field)) ?? fieldMessage(save.error, field),
+      state: save.isPending ? 'saving' : !isValid ? 'not-valid' : save.isError ? 'failed' : 'saved',
+      error: save.error,
+    }),
+    [
+      form,
+      plan,
+      values,
+      layoutSeed,
+      layoutMethod,
+      isPlanted,
+      experiment.plan,
+      last,
+      undo,
+      errors,
+      isValid,
+      save.error,
+      save.isPending,
+      save.isError,
+      submit,
+    ],
+  );
+  return (
+    <FormProvider {...form}>
+      <Context.Provider value={editor}>{children}</Context.Provider>
+    </FormProvider>
+  );
+}
+
+/** Saves what is typed half a second after the last key, and at once when the page is left. */
+function useAutosave(watch: UseFormReturn<PlanRequest>['watch'], submit: () => void): void {
   useEffect(() => {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const now = (): void => {
@@ -105,72 +194,26 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       now();
     };
   }, [watch, submit]);
-  // What another window saved comes into a form that nothing was typed into since.
+}
+
+const AUTOSAVE_MS = 500;
+
+/** Keeps on this device what is typed and cannot be saved, or is not saved yet. */
+function useKeepUnsaved(
+  experimentId: string,
+  { formState, watch, getValues }: UseFormReturn<PlanRequest>,
+  base: RefObject<PlanBase>,
+  isSaved: boolean,
+  submittedAt: number,
+): void {
+  const { isValid } = formState;
   useEffect(() => {
-    if (!experiment.plan || experiment.version <= base.current.version || save.isPending) return;
-    const before = base.current.plan;
-    if (!isUntouched(before, planIn(getValues()))) return;
-    base.current = { version: experiment.version, plan: experiment.plan };
-    takeOver(form, before, experiment.plan);
-  }, [experiment.version, experiment.plan, save.isPending, form, getValues]);
-  const isSaved = save.isSuccess || save.isIdle;
-  useEffect(() => {
-    const keep = (): void => keepUnsaved(experiment.id, { base: base.current, plan: planIn(getValues()) });
-    if (!formState.isValid || !isSaved) keep();
-    else forgetUnsaved(experiment.id);
+    const keep = (): void => keepUnsaved(experimentId, { base: base.current, plan: planIn(getValues()) });
+    if (!isValid || !isSaved) keep();
+    else forgetUnsaved(experimentId);
     const subscription = watch(keep);
     return () => subscription.unsubscribe();
-  }, [formState.isValid, isSaved, save.submittedAt, experiment.id, watch, getValues]);
-  const values = useWatch({ control }) as PlanRequest;
-  const { layoutSeed, layoutMethod } = experiment.plan ?? plan;
-  const { errors, isValid } = formState;
-  const editor = useMemo<PlanEditor>(
-    () => ({
-      form,
-      plan: {
-        ...values,
-        sowOn: isCalendarDay(values.sowOn) ? values.sowOn : plan.sowOn,
-        lessonOn: isCalendarDay(values.lessonOn) ? values.lessonOn : plan.lessonOn,
-        layoutSeed,
-        layoutMethod,
-      },
-      isPlanted: experiment.status !== 'draft',
-      apply: (changes) => {
-        for (const [name, value] of Object.entries(changes)) {
-          setPart(form, name as PlanPart, value, { shouldDirty: true, shouldValidate: true });
-        }
-        const layout = {
-          ...(changes.layoutSeed === undefined ? {} : { layoutSeed: changes.layoutSeed }),
-          ...(changes.layoutMethod === undefined ? {} : { layoutMethod: changes.layoutMethod }),
-        };
-        submit({ layout });
-      },
-      conflict: save.error instanceof PlanConflict ? save.error.parts : [],
-      settle: (prefer) => submit({ prefer }),
-      problem: (field) => messageOf(get(errors, field)) ?? fieldMessage(save.error, field),
-      state: save.isPending ? 'saving' : !isValid ? 'not-valid' : save.isError ? 'failed' : 'saved',
-      error: save.error,
-    }),
-    [
-      form,
-      plan,
-      values,
-      layoutSeed,
-      layoutMethod,
-      experiment.status,
-      errors,
-      isValid,
-      save.error,
-      save.isPending,
-      save.isError,
-      submit,
-    ],
-  );
-  return (
-    <FormProvider {...form}>
-      <Context.Provider value={editor}>{children}</Context.Provider>
-    </FormProvider>
-  );
+  }, [isValid, isSaved, submittedAt, experimentId, watch, getValues, base]);
 }
 
 /** A form's own copy of a plan: the version is the editor's. */

@@ -3,6 +3,7 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
 import type { PlanPart } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
+import { Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
@@ -78,7 +79,7 @@ function useIsCurrent(experimentId: string): boolean {
 
 function PlanPanel() {
   const [search, setSearch] = useSearchParams();
-  const { state, isPlanted, conflict, settle } = usePlanEditor();
+  const { state, isPlanted, conflict, settle, undo, undoes } = usePlanEditor();
   const asked = search.get('part');
   const part: Part = asked && asked in PARTS ? (asked as Part) : 'question';
   const open = (next: Part): void =>
@@ -117,6 +118,17 @@ function PlanPanel() {
             </button>
           ))}
         </div>
+        <Button
+          variant="light"
+          size="sm"
+          className="plan-undo"
+          disabled={undo === undefined}
+          aria-label={say('undoPlan')}
+          title={undo ? say('takesBack', { parts: partsWords(undoes) }) : say('undoPlan')}
+          onClick={undo}
+        >
+          <Undo2 size={16} aria-hidden="true" />
+        </Button>
         <span className="save-state" role="status">
           {STATE_WORDS[state]}
         </span>
@@ -126,7 +138,7 @@ function PlanPanel() {
           <div className="note-attention" role="alert">
             <p>
               {say('anotherWindowChangedTooWhatYouTyped', {
-                listWords: listWords(conflict.map((one) => partWords(one) ?? say('thePlan'))),
+                listWords: partsWords(conflict),
               })}
             </p>
             <div className="button-row">
@@ -150,8 +162,8 @@ function partWords(part: PlanPart): string | undefined {
   return part in PLAN_PART_WORDS ? PLAN_PART_WORDS[part as keyof typeof PLAN_PART_WORDS] : undefined;
 }
 
-function listWords(words: readonly string[]): string {
-  return allOf([...new Set(words)]);
+function partsWords(parts: readonly PlanPart[]): string {
+  return allOf([...new Set(parts.map((one) => partWords(one) ?? say('thePlan')))]);
 }
 
 const STATE_WORDS = {

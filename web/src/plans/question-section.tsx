@@ -1,15 +1,7 @@
 import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
-import { ALSO_READ_WORDS, KIND_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
-import {
-  ALSO_READ,
-  type AlsoRead,
-  INVESTIGATION_KINDS,
-  type InvestigationKind,
-  type PlanMeasure,
-  startPlan,
-  seedFacts,
-} from '@bright-sprout/core/design';
+import { ALSO_READ_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
+import { ALSO_READ, type AlsoRead, type PlanMeasure, seedFacts } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
@@ -18,6 +10,7 @@ import { useSurroundings } from '../shared/experiment/index.ts';
 import { FactorsEditor } from './factors-editor.tsx';
 import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
 import { KeepPlan } from './keep-plan.tsx';
+import { KindChoice } from './kind-choice.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
 import { PredictionEditor } from './prediction-editor.tsx';
@@ -70,54 +63,6 @@ export function QuestionSection() {
       <PredictionEditor />
       <KeepPlan />
     </>
-  );
-}
-
-function KindChoice() {
-  const { plan, isPlanted, apply } = usePlanEditor();
-  const surroundings = useSurroundings();
-  const change = (kind: InvestigationKind): void => {
-    const crop = surroundings?.crops.find((one) => one.id === plan.cropId);
-    if (!crop || !surroundings) return;
-    const otherCrops = surroundings.crops.filter((one) => one.id !== crop.id && one.daysToEmergence);
-    const fresh = startPlan({ ...plan, kind, crop, otherCrops });
-    apply({
-      kind,
-      factors: fresh.factors,
-      leftOut: [],
-      replicates: fresh.replicates,
-      seedsPerUnit: fresh.seedsPerUnit,
-      plantsPerUnit: fresh.plantsPerUnit,
-      containers: fresh.containers,
-      measure: fresh.measure,
-      plantRule: fresh.plantRule,
-      goal: fresh.goal,
-      referenceMm: fresh.referenceMm,
-      conditions: {
-        ...plan.conditions,
-        hasSoil: fresh.conditions.hasSoil,
-        depthRule: fresh.conditions.depthRule,
-      },
-      steps: fresh.steps,
-      prediction: fresh.prediction,
-    });
-  };
-  return (
-    <PlanField id="kind" label={say('kind')} error={undefined}>
-      <Form.Select
-        id="kind"
-        value={plan.kind}
-        disabled={isPlanted || !surroundings}
-        title={KIND_WORDS[plan.kind].about}
-        onChange={(event) => change(event.target.value as InvestigationKind)}
-      >
-        {INVESTIGATION_KINDS.map((kind) => (
-          <option key={kind} value={kind}>
-            {KIND_WORDS[kind].name}
-          </option>
-        ))}
-      </Form.Select>
-    </PlanField>
   );
 }
 

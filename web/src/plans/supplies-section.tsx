@@ -25,9 +25,9 @@ export function SuppliesSection() {
   const { plan } = usePlanEditor();
   const [measures, setMeasures] = useRemembered<Measures>('measures', ['metric', 'household'], 'metric');
   const [teams, setTeams] = useState(5);
-  const crops = useSurroundings()?.crops ?? [];
+  const { crops = [], lots = [] } = useSurroundings() ?? {};
   if (unitsProblem(plan)) return <p className="note-attention">{say('thePotsDoNotFitYetSee')}</p>;
-  const materials = materialsOf(plan);
+  const materials = materialsOf(plan, lots);
   const volume = (ml: number): string =>
     measures === 'metric' ? volumeText(ml) : householdText(householdOf(ml));
   const nameOf = (cropId: string): string => crops.find((crop) => crop.id === cropId)?.commonName ?? cropId;
@@ -103,14 +103,13 @@ function shoppingRows(
   nameOf: (cropId: string) => string,
 ): SupplyRow[] {
   const spare = say('spare', { spare: Math.round(SPARE * 100) });
-  const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds }) => {
-    const packets = Math.ceil(seeds / plan.seedsPerPacket);
+  const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
     return {
       what: say('seedsOf', { nameOf: nameOf(cropId).toLowerCase() }),
       amount: say('packets', { seeds, packets }),
       working: say('forPotsInAllPacketsOfRounded', {
         units: materials.units,
-        seedsPerPacket: plan.seedsPerPacket,
+        seedsPerPacket: perPacket,
       }),
     };
   });

@@ -1,6 +1,8 @@
 import { say } from '@bright-sprout/words/print';
+import { allOf } from '@bright-sprout/words/say';
+import { deepText } from '@bright-sprout/core/words';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
-import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { treatmentOf, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { Said, QrCode } from '../shared/ui/index.ts';
 
@@ -12,6 +14,7 @@ function potAddress(code: string, unitId: string): string {
 /** One label a pot: number, treatment with mark and code, team, crop, and the way to the pot. */
 export function Labels({ code }: { code: string | undefined }) {
   const { experiment } = useExperiment();
+  const sowingOf = usePotSowing();
   return (
     <ul className="label-sheet">
       {experiment.units.map((unit) => (
@@ -20,9 +23,10 @@ export function Labels({ code }: { code: string | undefined }) {
           <span>
             <TreatmentLine treatment={treatmentOf(experiment, unit)} />
             <small>
-              {experiment.cropName}
+              {sowingOf(unit).crop}
               {unit.team && ` · ${unit.team}`}
             </small>
+            {sowingOf(unit).gets && <small>{sowingOf(unit).gets}</small>}
             <small>{say('sown')}</small>
           </span>
           {code && (
@@ -71,7 +75,9 @@ function KitCard({
   code: string | undefined;
 }) {
   const { experiment } = useExperiment();
-  const seeds = units.reduce((sum, unit) => sum + (unit.seedsSown ?? experiment.seedsPerUnit), 0);
+  const sowingOf = usePotSowing();
+  const seedsOf = new Map<string, number>();
+  for (const { crop, seeds } of units.map(sowingOf)) seedsOf.set(crop, (seedsOf.get(crop) ?? 0) + seeds);
   const steps = (experiment.plan?.steps ?? []).filter((step) => step.when === 'sowing');
   return (
     <section>
@@ -81,8 +87,11 @@ function KitCard({
         <b>
           {say('potsLabelsSeedsOf', {
             unitsCount: units.length,
-            seeds,
-            cropName: experiment.cropName || say('theCrop'),
+            seeds: allOf(
+              [...seedsOf].map(([crop, count]) =>
+                say('seedsOfCrop', { count, crop: crop || say('theCrop') }),
+              ),
+            ),
           })}
         </b>
       </p>
@@ -101,8 +110,12 @@ function KitCard({
               <th scope="row">{unit.number}</th>
               <td>
                 <TreatmentLine treatment={treatmentOf(experiment, unit)} />
+                {sowingOf(unit).gets && <small>{sowingOf(unit).gets}</small>}
               </td>
-              <td>{unit.seedsSown ?? experiment.seedsPerUnit}</td>
+              <td>
+                {sowingOf(unit).seeds} {seedsOf.size > 1 && sowingOf(unit).crop}
+                {deepText(sowingOf(unit).depthMm)}
+              </td>
               <td>☐</td>
             </tr>
           ))}
@@ -130,6 +143,7 @@ function KitCard({
 /** A marker for each end of each row of each container. */
 export function RowMarkers() {
   const { experiment } = useExperiment();
+  const sowingOf = usePotSowing();
   const rows = experiment.containers.flatMap((container, index) =>
     Array.from({ length: container.rows }, (_, row) => ({
       name: container.name || say('container', { index: index + 1 }),
@@ -145,6 +159,7 @@ export function RowMarkers() {
         .map(({ name, row, units, end }) => (
           <li key={`${name} ${row} ${end}`}>
             <b>{say('row', { name, row })}</b>
+            <span>{[...new Set(units.map((unit) => sowingOf(unit).crop))].filter(Boolean).join(' · ')}</span>
             <span>
               {units.map((unit) => (
                 <span key={unit.id} className="marker-unit">

@@ -11,10 +11,10 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useKeepExperiment } from '../plans/index.ts';
 import { call } from '../shared/api/index.ts';
-import { treatmentOf, TreatmentKey, useExperiment } from '../shared/experiment/index.ts';
+import { treatmentOf, TreatmentKey, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { Said, FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
-import { useDepths } from './use-depths.ts';
+import { TakeBack } from './take-back.tsx';
 import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
 import './sowing.scss';
 
@@ -26,16 +26,16 @@ export default function SowStage() {
   const [chosenId, setChosenId] = useState<string>();
   const isSown = experiment.status !== 'draft';
   const groups = sowingGroups(experiment);
-  const { crop, units, seedsPerUnit } = experiment;
-  const depthOf = useDepths();
-  const [depth = null, ...otherDepths] = new Set(units.map(depthOf));
+  const { crop, units } = experiment;
+  const sowingOf = usePotSowing();
+  const [depth = null, ...otherDepths] = new Set(units.map((unit) => sowingOf(unit).depthMm));
+  const [seedsPerUnit = 0, ...otherSeeds] = new Set(units.map((unit) => sowingOf(unit).seeds));
   const waiting = units.filter((unit) => unit.sownOn === null);
   const chosen = units.find(({ id }) => id === chosenId);
   const stateOf = (unit: UnitView): string => {
     if (unit.sownOn !== null) return say('sown2');
     if (isReady(ticks, unit)) return say('ready');
-    const seeds = unit.seedsSown ?? seedsPerUnit;
-    return say('seeds2', { seeds });
+    return say('seeds2', { seeds: sowingOf(unit).seeds });
   };
   return (
     <div className="stage">
@@ -53,7 +53,7 @@ export default function SowStage() {
               aria-pressed={unit.id === chosenId}
               aria-label={say('seeds3', {
                 label: label(unit),
-                seedsSown: unit.seedsSown ?? seedsPerUnit,
+                seedsSown: sowingOf(unit).seeds,
                 stateOf: stateOf(unit),
               })}
               onClick={() => setChosenId(unit.id === chosenId ? undefined : unit.id)}
@@ -87,8 +87,9 @@ export default function SowStage() {
                 values={{
                   unitsCount: units.length,
                   seedsPerUnit,
+                  isMixed: otherSeeds.length > 0 ? 'yes' : 'no',
                   otherDepthsCount: otherDepths.length > 0 ? say('eachPotAtItsOwnDepth') : deepText(depth),
-                  reduce: units.reduce((sum, unit) => sum + (unit.seedsSown ?? seedsPerUnit), 0),
+                  reduce: units.reduce((sum, unit) => sum + sowingOf(unit).seeds, 0),
                 }}
               />
             </p>
@@ -104,6 +105,7 @@ export default function SowStage() {
         {groups.map((group) => (
           <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
         ))}
+        {isSown && <TakeBack units={units} />}
         {!isSown && <p className="quiet">{say('fromThenOnPotsAndTreatmentsStay')}</p>}
       </section>
     </div>

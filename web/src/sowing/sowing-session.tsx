@@ -11,11 +11,11 @@ import Form from 'react-bootstrap/Form';
 import { useForm } from 'react-hook-form';
 import { StepTimer, useKeepExperiment } from '../plans/index.ts';
 import { call, ticksQuery } from '../shared/api/index.ts';
-import { treatmentOf, useExperiment } from '../shared/experiment/index.ts';
+import { treatmentOf, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
+import { TakeBack } from './take-back.tsx';
 import { useKeep, useWithWaitingTicks } from '../shared/outbox/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { Said, FailureNote, fieldMessage, shortDay } from '../shared/ui/index.ts';
-import { useDepths } from './use-depths.ts';
 
 const NO_TICKS: readonly TickView[] = [];
 
@@ -60,7 +60,7 @@ export function SowingSteps() {
 export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly TickView[] }) {
   const { experiment } = useExperiment();
   const tick = useTick();
-  const depthOf = useDepths();
+  const { crop, seeds, depthMm, gets } = usePotSowing()(unit);
   return (
     <section className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
       <h3>
@@ -76,10 +76,16 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
       </h3>
       <p className="quiet">
         {say('seeds', {
-          seedsSown: unit.seedsSown ?? experiment.seedsPerUnit,
-          deepText: deepText(depthOf(unit)),
+          seedsSown: seeds,
+          ofCrop: crop && say('ofCrop', { crop: crop.toLowerCase() }),
+          deepText: deepText(depthMm),
         })}
       </p>
+      {gets && (
+        <p>
+          <b>{say('itGets', { gets })}</b>
+        </p>
+      )}
       <div className="tick-row">
         {SOWING_ITEMS.map((item) => {
           const done = ticks.find((one) => one.unitId === unit.id && one.item === item);
@@ -98,6 +104,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
         })}
       </div>
       <FailureNote error={tick.error} />
+      <TakeBack units={[unit]} />
       <ExceptionForm key={`${unit.id} ${unit.seedsSown} ${unit.sowingNote}`} unit={unit} />
     </section>
   );

@@ -88,10 +88,19 @@ function PotTicks({
         <TreatmentMark style={pot.style} size={22} /> {pot.number} <small>{pot.treatment}</small>
       </h2>
       <p>
-        {pot.seeds} {pot.seeds === 1 ? 'seed' : 'seeds'}
+        {say('seedsOfPot', {
+          seeds: pot.seeds,
+          crop: pot.crop.toLowerCase(),
+          hasCrop: pot.crop ? 'yes' : 'no',
+        })}
         {deepText(pot.depthMm)}
         {pot.note && ` · ${pot.note}`}
       </p>
+      {pot.gets && (
+        <p>
+          <b>{say('potGets', { gets: pot.gets })}</b>
+        </p>
+      )}
       <div className="tick-row">
         {SOWING_ITEMS.map((item) => {
           const isDone = pot.ticked.includes(item);

@@ -104,6 +104,8 @@ export default {
   moreBudsGrowTaller: 'More buds grow taller',
   oneBudGrowsTaller: 'One bud grows taller',
   oneWindowPotsTurnedEveryWeek: 'one window, pots turned every week',
+  inTheFirstWeek: 'In the first week',
+  whenWillTheFirstOneBeUp: 'When will the first one be up?',
   inTheSecondWeek: 'In the second week',
   inTheThirdWeek: 'In the third week',
   later: 'Later',

@@ -1,4 +1,7 @@
 export default {
+  growAndWatch: 'Growing and watching',
+  oneCropNothingChangedWhenAndHow:
+    'One crop and nothing changed: when it is up, how fast and how tall it grows, and its stages',
   oneChange: 'One change',
   oneThingChangedAgainstPotsLeftAs: 'One thing changed, against pots left as usual.',
   crossedChanges: 'Crossed changes',
@@ -33,6 +36,12 @@ export default {
   pots: 'Pots',
   jars: 'Jars',
   bagsOnAWindow: 'Bags on a window',
+  doseOf:
+    '{unit, select, drop {{amount, plural, one {# drop} other {# drops}} of {material}} pinch {{amount, plural, one {# pinch} other {# pinches}} of {material}} tablet {{amount, plural, one {# tablet} other {# tablets}} of {material}} other {{amount} {unit} of {material}}}',
+  waterOf: '{waterMl} mL of water at each watering',
+  coveredPot: 'covered',
+  openPot: 'not covered',
+  atDegrees: 'at {temperatureC} °C',
   boxWithRows: 'Box with rows',
   brightWindow: 'bright window',
   underALamp: 'under a lamp',

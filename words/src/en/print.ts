@@ -20,7 +20,8 @@ export default {
   kitOf: 'Kit of {team}',
   theCrop: 'the crop',
   potsLabelsSeedsOf:
-    '{unitsCount, plural, one {# pot} other {# pots}}, {unitsCount, plural, one {# label} other {# labels}}, {seeds, plural, one {# seed} other {# seeds}} of {cropName}',
+    '{unitsCount, plural, one {# pot} other {# pots}}, {unitsCount, plural, one {# label} other {# labels}}, {seeds}',
+  seedsOfCrop: '{count, plural, one {# seed} other {# seeds}} of {crop}',
   pot: 'Pot',
   treatment: 'Treatment',
   seeds: 'Seeds',

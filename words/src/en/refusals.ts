@@ -161,6 +161,8 @@ export default {
   chooseAContainerOfThisExperiment: 'Choose a container of this experiment.',
   aMeasureIsOfTheDayOfItsPhoto: 'A measure is of the day its photo was taken.',
   anotherEntryWasKeptUnderThisId: 'Another entry was kept under this id. Reload the page and make it again.',
+  potWasReadSoItsSowingStays:
+    'Something was read of pot {number} already, so its sowing cannot be taken back. Put its day right instead.',
   thisExperimentIsFinishedItsSowingDay: 'This experiment is finished; its sowing day stays as it is.',
   thereAreReadingsFromOnSoThe:
     'There are readings from {observedOn} on, so the sowing day cannot be later than that.',

@@ -2,7 +2,15 @@ export default {
   showTheStepsLarge: 'Show the steps large',
   sowingOfPot: 'Sowing of pot {number}',
   pot: 'Pot {number} <small>{treatmentOf}</small>',
-  seeds: '{seedsSown, plural, one {# seed} other {# seeds}}{deepText}',
+  seeds: '{seedsSown, plural, one {# seed} other {# seeds}}{ofCrop}{deepText}',
+  ofCrop: ' of {crop}',
+  takeSowingBack:
+    '{count, plural, one {This pot was not sown: take it back} other {They were not sown after all: take it back}}',
+  takeSowingBackSurely:
+    '{count, plural, one {The pot counts as not sown again.} other {All pots count as not sown again, and the plan can be changed.}} Ticks and notes stay.',
+  takeItBack: 'Take it back',
+  leaveAsItIs: 'Leave it',
+  itGets: 'It gets {gets}.',
   by: 'by {by}',
   tickForAllPots: 'Tick for all pots',
   of: '{sowingItemWords}: {unitsCount} of {unitsCount2}',
@@ -21,7 +29,7 @@ export default {
   putTheSeedsIn: 'Put the seeds in',
   eachPotAtItsOwnDepth: ', each pot at its own depth',
   labelsSeedsAPotSeedsTapA:
-    '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {seedsPerUnit, plural, one {one seed} other {# seeds}} a pot{otherDepthsCount}: <b>{reduce, plural, one {# seed} other {# seeds}}</b>. Tap a pot to tick it off, or to note what was different.',
+    '<b>{unitsCount, plural, one {# label} other {# labels}}</b>, {isMixed, select, yes {each pot its own seeds} other {{seedsPerUnit, plural, one {one seed} other {# seeds}} a pot}}{otherDepthsCount}: <b>{reduce, plural, one {# seed} other {# seeds}}</b>. Tap a pot to tick it off, or to note what was different.',
   nobodyTastesExperimentalPlants:
     'Nobody tastes experimental plants. Treated (coloured) seed is not handled. Wash hands after soil and seeds. Your school’s own rules come first.',
   fromThenOnPotsAndTreatmentsStay: 'From then on, pots and treatments stay as they are.',

@@ -28,6 +28,7 @@ export default {
   noSensibleNumberOfSeedsIsEnough: 'no sensible number of seeds is enough',
   itNeedsTheLengthOnOneDay:
     'it needs the length, on one day, of plants that are up, and seeds that are counted',
+  everyCropHasItsOwnNumberOfSeeds: 'every crop has its own number of seeds',
   potsOfSeveralKindsNeedSparesOf: 'pots of several kinds need spares of their own',
   thisCropHasNoFiguresForIt: 'this crop has no figures for it',
   thisCropDoesNotComeUpAt: 'this crop does not come up at this temperature',

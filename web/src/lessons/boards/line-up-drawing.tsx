@@ -2,7 +2,7 @@ import type { PlantOnDay } from '@bright-sprout/core/lessons';
 import type { CropHabit } from '@bright-sprout/core/design';
 import type { ValueStyle } from '@bright-sprout/core/words';
 import { memo } from 'react';
-import { PlantFromSide, PotFromSide, treatmentStyle } from '../../shared/plants/index.ts';
+import { PlantFromSide, PotFromSide, MarkShape } from '../../shared/plants/index.ts';
 import { COLOURS } from '../../shared/ui/index.ts';
 import { bareHeight, type DrawingScale } from '../drawing-scale.ts';
 
@@ -239,11 +239,12 @@ function Sprout() {
 
 /** A mark on a white disc, so that no treatment's colour meets the clay. */
 function PotMark({ style, size }: { style: number; size: number }) {
-  const { color, path } = treatmentStyle(style);
   return (
     <g transform={`translate(0 29) scale(${size})`}>
       <circle r="15" fill={COLOURS.white} />
-      <path d={path} transform="translate(-10.5 -10.5) scale(.875)" fill={color} />
+      <g transform="translate(-10.5 -10.5) scale(.875)">
+        <MarkShape style={style} />
+      </g>
     </g>
   );
 }

@@ -5,6 +5,7 @@ import {
   axis,
   chartTitle,
   colorOf,
+  dashOf,
   escapeText,
   type FigureData,
   FONT,
@@ -87,7 +88,7 @@ export function waitingFigure(part: EmergencePart, groups: readonly ShownGroup[]
         mode: 'lines',
         x: [...steps.map((step) => step.time), end],
         y: [...steps.map((step) => step.waiting), last.waiting],
-        line: { shape: 'hv', color: colorOf(group), width: 3 },
+        line: { shape: 'hv', color: colorOf(group), width: 3, dash: dashOf(group) },
         text: [...steps, { time: end, waiting: last.waiting }].map((step) =>
           say('dayWaiting', {
             escapeText: escapeText(group.name),

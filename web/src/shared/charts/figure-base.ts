@@ -57,6 +57,11 @@ export function symbolOf(group: ShownGroup): string {
   return treatmentStyle(group.style).symbol;
 }
 
+/** How the line of a group is drawn, by its name in the chart library. */
+export function dashOf(group: ShownGroup): string {
+  return treatmentStyle(group.style).dash;
+}
+
 /** The chart library reads a little HTML in labels; names are plain text. */
 export function escapeText(text: string): string {
   return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');

@@ -6,6 +6,7 @@ import {
   axisName,
   chartTitle,
   colorOf,
+  dashOf,
   escapeText,
   type FigureData,
   FONT,
@@ -73,6 +74,9 @@ const AXIS_WORDS: Record<CurveAxis, string> = {
 /** Where the points of a curve stand on the axis; `null` leaves one out. */
 export type Placing = (unitId: string | null, age: number) => number | string | null;
 
+/** Size of the mark at the end of a line in pixels. */
+const END_MARK = 13;
+
 /** Every unit's curve thin, each treatment's mean thick with its 95 % interval as a band, named at its end. */
 export function growthCurves(
   props: ChartsProps,
@@ -110,7 +114,14 @@ export function growthCurves(
     }
     data.push({
       type: 'scatter',
-      mode: 'lines',
+      mode: 'lines+markers',
+      // Only the end carries the mark: lines are told apart there without colour.
+      marker: {
+        symbol: symbolOf(treatment),
+        color,
+        opacity: 1,
+        size: mean.map((_, index) => (index === mean.length - 1 ? END_MARK : 0)),
+      },
       x: mean.map(({ age }) => place(null, age)),
       y: mean.map((point) => shown(point.mean, style)),
       text: mean.map((point) =>
@@ -122,7 +133,7 @@ export function growthCurves(
         }),
       ),
       hoverinfo: 'text',
-      line: { color, width: chosen.size > 0 ? 2 : 3.5 },
+      line: { color, width: chosen.size > 0 ? 2 : 3.5, dash: dashOf(treatment) },
     });
     const last = mean.at(-1);
     const x = last ? place(null, last.age) : null;

@@ -6,6 +6,7 @@ import {
   axis,
   chartTitle,
   colorOf,
+  dashOf,
   escapeText,
   type FigureData,
   label,
@@ -100,7 +101,7 @@ export function fittedCurves(
         mode: 'lines',
         x: ages,
         y: ages.map((age) => shown(valueAt(kind, parameters, age), style)),
-        line: { color, width: 3 },
+        line: { color, width: 3, dash: dashOf(group) },
         hoverinfo: 'skip',
       },
     ];

@@ -9,5 +9,6 @@ export {
   styleOf,
   unreadUnits,
 } from './findings.ts';
+export { usePotSowing } from './pot-sowing.ts';
 export { useCalendar, useSurroundings, wholeLot } from './surroundings.ts';
 export { TreatmentKey } from './treatment-key.tsx';

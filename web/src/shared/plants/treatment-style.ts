@@ -1,14 +1,20 @@
+/** How a mark is filled: wholly, not at all, or with a dot. */
+export type MarkFill = 'full' | 'open' | 'dot';
+
 /** How a treatment looks on layout, chart, label and print: a colour, and a mark that works without it. */
 export interface TreatmentStyle {
   readonly color: string;
   /** Name of the mark in the chart library. */
   readonly symbol: string;
-  /** The same mark as a path in a box of 24 by 24. */
+  /** The outline of the mark as a path in a box of 24 by 24. */
   readonly path: string;
+  readonly fill: MarkFill;
+  /** How its line is drawn, by the chart library's name. */
+  readonly dash: 'solid' | 'dash' | 'dot';
 }
 
-/** Eight styles, apart in lightness as well as hue, each with a mark of its own. */
-export const TREATMENT_STYLES: readonly TreatmentStyle[] = [
+/** Eight shapes, apart in lightness as well as hue. */
+const SHAPES: readonly Pick<TreatmentStyle, 'color' | 'symbol' | 'path'>[] = [
   { color: '#1f5f8b', symbol: 'circle', path: 'M12 3a9 9 0 1 1 0 18a9 9 0 1 1 0-18Z' },
   { color: '#b06f00', symbol: 'triangle-up', path: 'M12 3 22 20H2Z' },
   { color: '#6d3a8c', symbol: 'diamond', path: 'M12 1 23 12 12 23 1 12Z' },
@@ -23,7 +29,18 @@ export const TREATMENT_STYLES: readonly TreatmentStyle[] = [
   { color: '#4a8fc2', symbol: 'bowtie', path: 'M2 4V20L12 12 22 20V4L12 12Z' },
 ];
 
-/** The style of a treatment; after eight they begin again. */
+/** Each shape in three fills: 24 marks, as many as a plan may have treatments. */
+const FILLS: readonly (Pick<TreatmentStyle, 'fill' | 'dash'> & { readonly ending: string })[] = [
+  { fill: 'full', dash: 'solid', ending: '' },
+  { fill: 'open', dash: 'dash', ending: '-open' },
+  { fill: 'dot', dash: 'dot', ending: '-open-dot' },
+];
+
+/** The style of a treatment by its order; no two of a plan are alike. */
 export function treatmentStyle(style: number): TreatmentStyle {
-  return TREATMENT_STYLES[style % TREATMENT_STYLES.length] as TreatmentStyle;
+  const shape = SHAPES[style % SHAPES.length] as (typeof SHAPES)[number];
+  const { ending, ...filled } = FILLS[
+    Math.floor(style / SHAPES.length) % FILLS.length
+  ] as (typeof FILLS)[number];
+  return { ...shape, ...filled, symbol: `${shape.symbol}${ending}` };
 }

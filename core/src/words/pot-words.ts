@@ -1,0 +1,51 @@
+import { say } from '@bright-sprout/words/plan-statements';
+import { seedsIn, sowingDepth } from '../amounts/index.ts';
+import {
+  type Aspect,
+  type Crop,
+  differingAspects,
+  type Dose,
+  type Plan,
+  type PlanTreatment,
+  type SeedLot,
+} from '../design/index.ts';
+import { LIGHT_WORDS } from './plan-words.ts';
+
+/** What goes into the pots of a treatment: its own crop, seeds and depth, and what makes it different. */
+export interface PotSowing {
+  /** Empty where the crop is not known. */
+  readonly crop: string;
+  readonly seeds: number;
+  /** In mm; `null` where nothing gives a figure. */
+  readonly depthMm: number | null;
+  /** What is given or set for it alone: `10 mL compost tea + 1 tablet lime, in shade`; empty for nothing. */
+  readonly gets: string;
+}
+
+/** A dose as it is measured out: `10 mL compost tea`, `2 tablets`. */
+export function doseText({ material, amount, unit }: Dose): string {
+  return say('doseOf', { amount, unit, material });
+}
+
+/** What goes into the pots of a treatment, for labels, kits and sowing day. */
+export function potSowing(
+  plan: Plan,
+  { settings }: PlanTreatment,
+  known: { readonly crops: readonly Crop[]; readonly lots: readonly SeedLot[] },
+): PotSowing {
+  const varied = new Set<Aspect>(plan.factors.flatMap(differingAspects));
+  const doses = settings.doses.map(doseText).join(' + ');
+  const others = [
+    varied.has('medium') && settings.medium,
+    varied.has('water') && say('waterOf', { waterMl: settings.waterMl }),
+    varied.has('light') && LIGHT_WORDS[settings.light],
+    varied.has('cover') && say(settings.isCovered ? 'coveredPot' : 'openPot'),
+    varied.has('temperature') && say('atDegrees', { temperatureC: settings.temperatureC }),
+  ];
+  return {
+    crop: known.crops.find(({ id }) => id === settings.cropId)?.commonName ?? '',
+    seeds: seedsIn(plan, settings),
+    depthMm: sowingDepth(plan, settings, known),
+    gets: [doses, ...others].filter((part) => part !== false && part !== '').join(', '),
+  };
+}

@@ -1,0 +1,63 @@
+import { say } from '@bright-sprout/words/plans';
+import type { PlanRequest } from '@bright-sprout/contract/plans';
+import Form from 'react-bootstrap/Form';
+import { useFormContext } from 'react-hook-form';
+import { useSurroundings } from '../shared/experiment/index.ts';
+import { CHOICE, NUMBER, type SettingProps } from './level-setting.ts';
+import { usePlanEditor } from './plan-editor.tsx';
+
+/** A level's own crop, with the packet it comes from and its own number of seeds. */
+export function CropSetting({ path, label, disabled }: SettingProps) {
+  const { register, setValue, watch } = useFormContext<PlanRequest>();
+  const { plan, apply } = usePlanEditor();
+  const { crops = [], lots = [] } = useSurroundings() ?? {};
+  const cropId = watch(`${path}.cropId`) ?? plan.cropId;
+  const packets = lots.filter((lot) => lot.cropId === cropId);
+  const crop = register(`${path}.cropId`, CHOICE);
+  return (
+    <>
+      <Form.Select
+        {...crop}
+        disabled={disabled}
+        aria-label={say('crop2', { label })}
+        onChange={(event) => {
+          setValue(`${path}.lotId`, null);
+          void crop.onChange(event).then(() => apply({}));
+        }}
+      >
+        <option value="">{say('thePlansCrop')}</option>
+        {crops.map(({ id, commonName }) => (
+          <option key={id} value={id}>
+            {commonName}
+          </option>
+        ))}
+      </Form.Select>
+      <span className="number-entry">
+        <Form.Control
+          {...register(`${path}.seeds`, NUMBER)}
+          type="number"
+          min={1}
+          step={1}
+          disabled={disabled}
+          placeholder={String(plan.seedsPerUnit)}
+          aria-label={say('seedsOfLevel', { label })}
+        />
+        <span>{say('seedsAPot')}</span>
+      </span>
+      {packets.length > 0 && (
+        <Form.Select
+          {...register(`${path}.lotId`, CHOICE)}
+          disabled={disabled}
+          aria-label={say('packetOfLevel', { label })}
+        >
+          <option value="">{say('anyPacket')}</option>
+          {packets.map(({ id, name }) => (
+            <option key={id} value={id}>
+              {name}
+            </option>
+          ))}
+        </Form.Select>
+      )}
+    </>
+  );
+}

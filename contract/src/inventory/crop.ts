@@ -1,6 +1,15 @@
 import 'reflect-metadata';
-import { type Crop, CROP_HABITS, type CropHabit, type MeasuredSpread } from '@bright-sprout/core/design';
-import { IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
+import {
+  type Crop,
+  CROP_HABITS,
+  type CropHabit,
+  HARVEST_STARTS,
+  type HarvestStart,
+  type MeasuredSpread,
+  SEED_SHAPES,
+  type SeedShape,
+} from '@bright-sprout/core/design';
+import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, Length, Max, MaxLength, Min } from 'class-validator';
 import { Nested, NestedOrNull, Trimmed } from '../shared/index.ts';
 
 /** A range of whole days after sowing. */
@@ -18,6 +27,13 @@ export class DayRangeView {
 
 /** Lowest, best and highest temperature at which a crop comes up. */
 export class TemperatureRangeView {
+  /** Below it no warmth adds up; lower than the least at which it is advised to sow. */
+  @IsOptional()
+  @Min(-5, { message: 'From −5 °C.' })
+  @Max(30, { message: 'Up to 30 °C.' })
+  @IsNumber({}, { message: 'Give a temperature in °C.' })
+  base?: number | null;
+
   @Min(-5, { message: 'From −5 °C.' })
   @Max(50, { message: 'Up to 50 °C.' })
   @IsNumber({}, { message: 'Give a temperature in °C.' })
@@ -53,6 +69,10 @@ export class CropRequest implements Omit<Crop, 'id'> {
   emergence: Crop['emergence'];
 
   @IsOptional()
+  @IsIn(SEED_SHAPES)
+  seedShape?: SeedShape;
+
+  @IsOptional()
   @Min(0.1, { message: 'From 0.1 mm.' })
   @Max(200, { message: 'Up to 200 mm.' })
   @IsNumber({}, { message: 'Give the length in mm.' })
@@ -82,6 +102,10 @@ export class CropRequest implements Omit<Crop, 'id'> {
   @NestedOrNull(() => DayRangeView)
   daysToHarvestOrFlower: DayRangeView | null;
 
+  @IsOptional()
+  @IsIn(HARVEST_STARTS)
+  harvestFrom?: HarvestStart;
+
   @Nested(() => TemperatureRangeView)
   temperatureC: TemperatureRangeView;
 
@@ -109,6 +133,10 @@ export class CropRequest implements Omit<Crop, 'id'> {
   @Max(3000, { message: 'Up to 3 m.' })
   @IsNumber({}, { message: 'Give the height in mm.' })
   heightAtDay21Mm: number | null;
+
+  @IsOptional()
+  @IsBoolean()
+  isOftenTreated?: boolean;
 
   @IsIn(CROP_HABITS)
   habit: CropHabit;

@@ -67,6 +67,39 @@ describe('emergence', () => {
     },
   );
 
+  // Bierhuizen and Wagenvoort (1974): temperature in °C from which warmth adds up to emergence, by crop.
+  test.each([
+    ['lettuce', 3.5],
+    ['kale', 1],
+    ['radish', 1.2],
+    ['turnip', 1.4],
+    ['carrot', 1.3],
+    ['onion', 1.4],
+    ['beet', 2.1],
+    ['bush-bean', 7.7],
+    ['pea', 3.2],
+    ['broad-bean', 0.4],
+    ['tomato', 8.7],
+    ['cucumber', 12.1],
+  ])('%s at 18 °C takes as much longer as published degree-days say', (id, base) => {
+    const crop = STARTING_CROPS.find((one) => one.id === id)!;
+    const facts = { daysToEmergence: crop.daysToEmergence };
+    const [room, cool] = [21, 18].map((temperature) => emergenceWindow(crop, facts, temperature));
+    if (!room?.defined || !cool?.defined) throw new Error('no window');
+    const effective = (temperature: number): number => Math.min(temperature, crop.temperatureC.best) - base;
+    expect(cool.value.max / room.value.max).toBeCloseTo(effective(21) / effective(18), 6);
+    expect(cool.value.max / room.value.max).toBeLessThan(1.6);
+  });
+
+  test('no crop takes twice as long in a room of 18 °C as in one of 21 °C', () => {
+    for (const crop of STARTING_CROPS) {
+      const facts = { daysToEmergence: crop.daysToEmergence };
+      const [room, cool] = [21, 18].map((temperature) => emergenceWindow(crop, facts, temperature));
+      if (room?.defined && cool?.defined)
+        expect([crop.id, cool.value.max / room.value.max < 1.6]).toEqual([crop.id, true]);
+    }
+  });
+
   test('is not defined where nothing comes up, or nothing is known', () => {
     expect(emergenceWindow(crop, facts, 5)).toEqual({ defined: false, reason: 'temperature_outside' });
     expect(emergenceWindow(crop, facts, 36)).toEqual({ defined: false, reason: 'temperature_outside' });

@@ -177,19 +177,24 @@ function putLater(
     const wanted = addDays(allUp, THIN_AFTER_UP) > twoWeeks ? addDays(allUp, THIN_AFTER_UP) : twoWeeks;
     put('thin', wanted, from(wanted));
   }
-  if (plan.calendar.potsOn) {
-    const wanted = pottingDay(plan, growths, addDays(allUp, POT_ON_AFTER_UP));
-    put('pot_on', wanted, from(wanted));
-  }
+  const potting = pottingDay(plan, growths, addDays(allUp, POT_ON_AFTER_UP));
+  if (plan.calendar.potsOn) put('pot_on', potting, from(potting));
   const frost = plan.calendar.lastFrostOn;
-  if (frost !== null) {
-    const safe = addDays(frost, 1);
-    const out = from(safe > allUp ? safe : addDays(allUp, HARDEN_DAYS));
+  const safe = frost === null ? null : addDays(frost, 1);
+  const out = safe === null ? null : from(safe > allUp ? safe : addDays(allUp, HARDEN_DAYS));
+  if (safe !== null && out !== null) {
     put('harden', addDays(out, -HARDEN_DAYS), classDayUpTo(addDays(out, -HARDEN_DAYS), plan.calendar));
     put('plant_out', safe, out);
   }
   const harvest = growths.flatMap(({ crop, sowOn }) =>
-    crop?.daysToHarvestOrFlower ? [addDays(sowOn, crop.daysToHarvestOrFlower.min)] : [],
+    crop?.daysToHarvestOrFlower
+      ? [
+          addDays(
+            crop.harvestFrom === 'transplanting' ? (out ?? potting) : sowOn,
+            crop.daysToHarvestOrFlower.min,
+          ),
+        ]
+      : [],
   );
   const first = harvest.sort()[0];
   if (plan.calendar.isHarvested && first) put('harvest', first, from(first));

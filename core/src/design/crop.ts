@@ -2,6 +2,14 @@
 export const CROP_HABITS = ['bush', 'climber', 'grass', 'rosette', 'upright', 'tree'] as const;
 export type CropHabit = (typeof CROP_HABITS)[number];
 
+/** What a seed looks like; decides how it is drawn. */
+export const SEED_SHAPES = ['oval', 'round', 'bean', 'flat', 'grain', 'splinter', 'winged', 'tuber'] as const;
+export type SeedShape = (typeof SEED_SHAPES)[number];
+
+/** From when days to harvest or flower are counted. */
+export const HARVEST_STARTS = ['sowing', 'transplanting'] as const;
+export type HarvestStart = (typeof HARVEST_STARTS)[number];
+
 /** A range of whole days after sowing, both ends included. */
 export interface DayRange {
   readonly min: number;
@@ -22,6 +30,8 @@ export interface Crop {
   readonly scientificName: string;
   readonly propagule: string;
   readonly emergence: 'epigeal' | 'hypogeal' | null;
+  /** Left out for an oval. */
+  readonly seedShape?: SeedShape;
   readonly seedLengthMm: number | null;
   readonly seedThicknessMm: number | null;
   readonly sowingDepthMm: number | null;
@@ -29,11 +39,24 @@ export interface Crop {
   readonly daysToEmergence: DayRange | null;
   readonly daysToRadicle: DayRange | null;
   readonly daysToHarvestOrFlower: DayRange | null;
-  readonly temperatureC: { readonly min: number; readonly best: number; readonly max: number };
+  /** Left out where they are counted from sowing. */
+  readonly harvestFrom?: HarvestStart;
+  /**
+   * In °C: the least, best and most at which it comes up; `base` is where development stops by extrapolation, below
+   * which no warmth adds up (Bierhuizen and Wagenvoort 1974), and lies lower than the least that is advised.
+   */
+  readonly temperatureC: {
+    readonly base?: number | null;
+    readonly min: number;
+    readonly best: number;
+    readonly max: number;
+  };
   readonly germinationPercent: number | null;
   readonly spacingMm: number | null;
   readonly matureHeightMm: number | null;
   readonly heightAtDay21Mm: number | null;
+  /** True of seed that is often sold with a coat against mould and insects. */
+  readonly isOftenTreated?: boolean;
   readonly habit: CropHabit;
   /** Left out or `null` where the class has not grown it to an end. */
   readonly measuredSpread?: MeasuredSpread | null;

@@ -98,6 +98,25 @@ describe('containers', () => {
 describe('starting crops', () => {
   test('ids differ and figures hang together', () => {
     expect(new Set(STARTING_CROPS.map((crop) => crop.id)).size).toBe(STARTING_CROPS.length);
+    expect(STARTING_CROPS.length).toBeGreaterThanOrEqual(48);
+    for (const {
+      id,
+      daysToEmergence,
+      daysToRadicle,
+      heightAtDay21Mm,
+      matureHeightMm,
+      temperatureC,
+    } of STARTING_CROPS) {
+      // Not yet up at day 21 is no height at day 21; a root is out before the plant; no warmth adds up below the base.
+      const isLate = daysToEmergence !== null && daysToEmergence.max > 21;
+      const { base, min, best, max } = temperatureC;
+      expect({
+        id,
+        height: isLate ? heightAtDay21Mm === null : (heightAtDay21Mm ?? 0) <= (matureHeightMm ?? 0),
+        root: !daysToRadicle || !daysToEmergence || daysToRadicle.max < daysToEmergence.max,
+        warmth: base! <= min && min < best && best < max,
+      }).toEqual({ id, height: true, root: true, warmth: true });
+    }
     for (const crop of STARTING_CROPS) {
       const { min, best, max } = crop.temperatureC;
       expect([crop.id, min <= best && best <= max]).toEqual([crop.id, true]);

@@ -16,7 +16,17 @@ export {
   stepsFromBright,
   usualContainer,
 } from './container.ts';
-export { type Crop, CROP_HABITS, type CropHabit, type DayRange, type MeasuredSpread } from './crop.ts';
+export {
+  type Crop,
+  CROP_HABITS,
+  HARVEST_STARTS,
+  type HarvestStart,
+  SEED_SHAPES,
+  type SeedShape,
+  type CropHabit,
+  type DayRange,
+  type MeasuredSpread,
+} from './crop.ts';
 export {
   blockedLayout,
   type LaidOutUnit,

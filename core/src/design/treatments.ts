@@ -123,7 +123,10 @@ function addedUp(doses: readonly Dose[]): Dose[] {
 }
 
 /** The field of a level that each aspect is set by; none for what is only a name. */
-export const ASPECT_FIELDS: Record<Aspect, keyof Omit<PlanLevel, 'name' | 'isControl' | 'lotId' | 'seeds'> | null> = {
+export const ASPECT_FIELDS: Record<
+  Aspect,
+  keyof Omit<PlanLevel, 'name' | 'isControl' | 'lotId' | 'seeds'> | null
+> = {
   water: 'waterMl',
   light: 'light',
   temperature: 'temperatureC',

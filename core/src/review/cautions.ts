@@ -1,10 +1,11 @@
 import { type Plan, treatmentsOf } from '../design/index.ts';
 import type { PlanSurroundings } from '../calendar/index.ts';
 import type { Caution, Finding, Mend } from './finding.ts';
+import { materialKind, type MaterialKind } from './materials.ts';
 
-const ACID = /vinegar|acid|lemon/i;
-const ALKALI = /lime|baking soda|bicarbonate|chalk|wood ash/i;
-const SALT = /\bsalt\b/i;
+/** Kinds of material that ask for care. */
+const OF_MATERIALS = ['acid', 'alkali', 'salt', 'feed', 'soap', 'bleach', 'spirit'] as const;
+
 /** Days that acid or alkali need in the mix before seeds go in. */
 export const REACTION_DAYS = 3;
 const LEAST_REACTION_DAYS = 2;
@@ -15,17 +16,14 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
   const materials = [
     ...new Set(treatments.flatMap(({ settings }) => settings.doses.map(({ material }) => material))),
   ];
-  const everything = [
-    ...materials,
-    ...plan.factors.flatMap((factor) => [factor.name, ...factor.levels.map((level) => level.name)]),
-  ].join(' ');
+  const names = plan.factors.flatMap((factor) => [factor.name, ...factor.levels.map((level) => level.name)]);
+  const kinds = new Set<MaterialKind>([...materials, ...names].map(materialKind));
   const ids = [...new Set(treatments.map((treatment) => treatment.settings.cropId))];
   const used = crops.filter((crop) => ids.includes(crop.id));
   const cautions: Caution[] = [];
   if (plan.conditions.hasSoil) cautions.push('soil');
-  if (ACID.test(everything)) cautions.push('acid');
-  if (ALKALI.test(everything)) cautions.push('alkali');
-  if (SALT.test(everything)) cautions.push('salt');
+  for (const kind of OF_MATERIALS) if (kinds.has(kind)) cautions.push(kind);
+  if (used.some(({ isOftenTreated }) => isOftenTreated)) cautions.push('treated');
   if (plan.containers.some((container) => container.kind === 'bags')) cautions.push('bags');
   if (plan.containers.some((container) => container.kind === 'jars')) cautions.push('glass');
   if (treatments.some(({ settings }) => settings.light === 'lamp')) cautions.push('lamp');
@@ -40,6 +38,13 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
         facts: { code: 'crop_caution', crop: crop.commonName, text: crop.caution },
         mend: null,
       })),
+    ...materials
+      .filter((material) => materialKind(material) === 'unknown')
+      .map((material): Finding => ({
+        severity: 'care',
+        facts: { code: 'unknown_material', material },
+        mend: null,
+      })),
     ...cautions.map((caution): Finding => ({
       severity: 'care',
       facts: { code: 'caution', caution },
@@ -49,7 +54,7 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
 }
 
 function reactionWait(plan: Plan, materials: readonly string[]): Finding[] {
-  const material = materials.find((name) => ACID.test(name) || ALKALI.test(name));
+  const material = materials.find((name) => ['acid', 'alkali'].includes(materialKind(name)));
   if (material === undefined || plan.conditions.reactionDays >= LEAST_REACTION_DAYS) return [];
   const mend: Mend = {
     changes: { conditions: { ...plan.conditions, reactionDays: REACTION_DAYS } },

@@ -15,6 +15,11 @@ export const CAUTIONS = [
   'acid',
   'alkali',
   'salt',
+  'feed',
+  'soap',
+  'bleach',
+  'spirit',
+  'treated',
   'bags',
   'glass',
   'lamp',
@@ -83,6 +88,7 @@ export type FindingFacts =
   | { readonly code: 'missing_combinations'; readonly count: number }
   | { readonly code: 'unknown_figures'; readonly crop: string; readonly reason: UndefinedReason }
   | { readonly code: 'crop_caution'; readonly crop: string; readonly text: string }
+  | { readonly code: 'unknown_material'; readonly material: string }
   | { readonly code: 'caution'; readonly caution: Caution }
   | { readonly code: 'layout_mixed' };
 

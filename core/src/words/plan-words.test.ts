@@ -103,6 +103,7 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   missing_combinations: { code: 'missing_combinations', count: 2 },
   unknown_figures: { code: 'unknown_figures', crop: 'Moonflower', reason: 'no_crop_figures' },
   crop_caution: { code: 'crop_caution', crop: 'Pea', text: 'not to be eaten' },
+  unknown_material: { code: 'unknown_material', material: 'blue powder' },
   caution: { code: 'caution', caution: 'acid' },
   layout_mixed: { code: 'layout_mixed' },
 };

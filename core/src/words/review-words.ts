@@ -25,6 +25,11 @@ const CAUTION_WORDS: Record<Caution, readonly [title: string, detail: string]> =
   soil: [say('soilAndCompost'), say('washHandsAfterTouchingSoilCoverCuts')],
   acid: [say('vinegarOrAnotherAcid'), say('eyeProtectionAndGlovesAnAdultPours')],
   alkali: [say('limeAshOrBakingSoda'), say('eyeProtectionAndGlovesNoDustIn')],
+  feed: [say('plantFeed'), say('feedIsMeasuredByAnAdult')],
+  soap: [say('soap'), say('soapStingsInEyes')],
+  bleach: [say('bleachOrPeroxide'), say('bleachIsNotForTheClass')],
+  spirit: [say('alcohol'), say('alcoholBurnsAndIsPoured')],
+  treated: [say('treatedSeed'), say('seedOfThisCropIsOftenTreated')],
   salt: [say('salt'), say('notForTastingWipeUpSpillsThey')],
   bags: [say('sealedBags'), say('aBagThatGoesMouldyStaysSealed')],
   glass: [say('glassJars'), say('awayFromTheEdgeAnAdultSweeps')],
@@ -202,6 +207,11 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       );
     case 'crop_caution':
       return words(facts.crop, `${capital(facts.text)}.`);
+    case 'unknown_material':
+      return words(
+        say('isThisSafe', { material: facts.material }),
+        say('nothingIsKnownOfThisMaterial', { material: facts.material }),
+      );
     case 'caution':
       return words(...CAUTION_WORDS[facts.caution]);
     case 'layout_mixed':

@@ -141,8 +141,9 @@ test('a class at work', async () => {
   });
   const [unit] = sown.units;
   const unitIds = [unit!.id];
-  const byMistake = await put(teacher, `/experiments/${uuid()}`, { question: 'Sown?', cropId: 'oat' });
-  await put(teacher, `/experiments/${byMistake.body.id}/sowing/taken-back`, {});
+  const byMistake = uuid();
+  await put(teacher, `/experiments/${byMistake}`, { question: 'Sown?', cropId: 'oat' });
+  await put(teacher, `/experiments/${byMistake}/sowing/taken-back`, {});
   await put(teacher, `${path}/sowing/ticks`, { unitIds, item: 'label', isDone: true });
   await get(teacher, `${path}/sowing/ticks`);
   await put(teacher, `${path}/sowing/notes`, { unitId: unit!.id, seedsSown: 2, note: 'deeper' });

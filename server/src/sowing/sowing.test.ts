@@ -30,18 +30,18 @@ describe('a sowing that was marked by mistake', () => {
 
   test('of one pot leaves the others sown, and the day is that of the first left', async () => {
     const draft = await startDraft(teacher);
-    const [first, second] = draft.units as [{ id: string }, { id: string }];
+    const [first, second] = draft.units;
     const sow = (unit: { id: string }, sownOn: string) =>
       teacher
         .put(`/api/experiments/${draft.id}/sowing`)
         .send({ sownOn, unitIds: [unit.id] })
         .expect(200);
-    await sow(first, dayFromToday(-6));
-    await sow(second, dayFromToday(-4));
-    const back = (await takeBack(draft, [first.id]).expect(200)).body as ExperimentView;
+    await sow(first!, dayFromToday(-6));
+    await sow(second!, dayFromToday(-4));
+    const back = (await takeBack(draft, [first!.id]).expect(200)).body as ExperimentView;
     expect(back).toMatchObject({ status: 'planted', sowOn: dayFromToday(-4) });
     expect(back.plan!.sowOn).toBe(dayFromToday(-4));
-    expect(back.units.filter(({ sownOn }) => sownOn !== null).map(({ id }) => id)).toEqual([second.id]);
+    expect(back.units.filter(({ sownOn }) => sownOn !== null).map(({ id }) => id)).toEqual([second!.id]);
   });
 
   test('stays once something was read, for those pots alone, and says of which', async () => {

@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/inventory';
 import { CropRequest, type CropView, inventoryRoutes } from '@bright-sprout/contract/inventory';
-import { CROP_HABITS } from '@bright-sprout/core/design';
+import { CROP_HABITS, SEED_SHAPES } from '@bright-sprout/core/design';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -11,23 +11,28 @@ import { ApiFailure, call, cropsQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Entry } from './inputs.tsx';
 import { resolveRequest } from './resolve-request.ts';
+import { SHAPE_WORDS } from './seed-shape.tsx';
 
-interface CropValues extends Omit<CropRequest, 'daysToEmergence'> {
-  daysToEmergence: { min: number | null; max: number | null };
-}
+/** The ranges of days of a crop; an empty one is none. */
+const RANGES = ['daysToEmergence', 'daysToRadicle', 'daysToHarvestOrFlower'] as const;
+type RangeName = (typeof RANGES)[number];
 
-const EMPTY: Omit<CropRequest, 'daysToEmergence'> = {
+type CropValues = Omit<CropRequest, RangeName> &
+  Record<RangeName, { min: number | null; max: number | null }>;
+
+const EMPTY: Omit<CropRequest, RangeName> = {
   commonName: '',
   scientificName: '',
   propagule: 'seed',
   emergence: null,
+  seedShape: 'oval',
   seedLengthMm: null,
   seedThicknessMm: null,
   sowingDepthMm: null,
   lightToGerminate: 'either',
-  daysToRadicle: null,
-  daysToHarvestOrFlower: null,
-  temperatureC: { min: 8, best: 22, max: 32 },
+  harvestFrom: 'sowing',
+  isOftenTreated: false,
+  temperatureC: { base: null, min: 8, best: 22, max: 32 },
   germinationPercent: null,
   spacingMm: null,
   matureHeightMm: null,
@@ -51,7 +56,7 @@ export function CropForm({
     defaultValues: {
       ...EMPTY,
       ...withoutId(crop),
-      daysToEmergence: crop?.daysToEmergence ?? { min: null, max: null },
+      ...rangesOf(crop),
     },
   });
   const save = useMutation({
@@ -91,6 +96,27 @@ export function CropForm({
           </Form.Group>
         </div>
         <div className="form-row">
+          <Entry<CropValues> name="propagule" label={say('whatIsSown')} />
+          <Form.Group controlId="crop-shape" className="plan-field">
+            <Form.Label>{say('looksLike')}</Form.Label>
+            <Form.Select {...form.register('seedShape')}>
+              {SEED_SHAPES.map((shape) => (
+                <option key={shape} value={shape}>
+                  {SHAPE_WORDS[shape]}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="crop-emergence" className="plan-field">
+            <Form.Label>{say('seedLeavesCome')}</Form.Label>
+            <Form.Select {...form.register('emergence', { setValueAs: (value) => value || null })}>
+              <option value="">{say('notKnown')}</option>
+              <option value="epigeal">{say('aboveTheSoil')}</option>
+              <option value="hypogeal">{say('stayBelow')}</option>
+            </Form.Select>
+          </Form.Group>
+        </div>
+        <div className="form-row">
           <Entry<CropValues> name="seedLengthMm" label={say('seedLong')} unit="mm" type="number" />
           <Entry<CropValues> name="seedThicknessMm" label={say('thick')} unit="mm" type="number" />
           <Entry<CropValues> name="sowingDepthMm" label={say('depth')} unit="mm" type="number" />
@@ -103,6 +129,26 @@ export function CropForm({
           <Entry<CropValues> name="matureHeightMm" label={say('fullGrown')} unit="mm" type="number" />
         </div>
         <div className="form-row">
+          <Entry<CropValues> name="daysToRadicle.min" label={say('rootFromDay')} type="number" />
+          <Entry<CropValues> name="daysToRadicle.max" label={say('toDay')} type="number" />
+          <Entry<CropValues> name="daysToHarvestOrFlower.min" label={say('harvestFromDay')} type="number" />
+          <Entry<CropValues> name="daysToHarvestOrFlower.max" label={say('toDay')} type="number" />
+          <Form.Group controlId="crop-harvest" className="plan-field">
+            <Form.Label>{say('countedFrom')}</Form.Label>
+            <Form.Select {...form.register('harvestFrom')}>
+              <option value="sowing">{say('fromSowing')}</option>
+              <option value="transplanting">{say('fromTransplanting')}</option>
+            </Form.Select>
+          </Form.Group>
+          <Entry<CropValues> name="spacingMm" label={say('spacing')} unit="mm" type="number" />
+        </div>
+        <div className="form-row">
+          <Entry<CropValues>
+            name="temperatureC.base"
+            label={say('baseTemperature')}
+            unit="°C"
+            type="number"
+          />
           <Entry<CropValues> name="temperatureC.min" label={say('coldest')} unit="°C" type="number" />
           <Entry<CropValues> name="temperatureC.best" label={say('best')} unit="°C" type="number" />
           <Entry<CropValues> name="temperatureC.max" label={say('hottest')} unit="°C" type="number" />
@@ -115,16 +161,15 @@ export function CropForm({
             </Form.Select>
           </Form.Group>
         </div>
+        <Form.Check id="crop-treated" label={say('oftenTreated')} {...form.register('isOftenTreated')} />
         <Entry<CropValues> name="caution" label={say('caution')} />
         {!(save.error instanceof ApiFailure && save.error.body.fields.length > 0) && (
           <FailureNote error={save.error} />
         )}
-        {form.formState.errors.temperatureC?.message && (
-          <p className="field-problem">{form.formState.errors.temperatureC.message}</p>
-        )}
-        {form.formState.errors.daysToEmergence?.message && (
-          <p className="field-problem">{form.formState.errors.daysToEmergence.message}</p>
-        )}
+        <FieldProblem words={form.formState.errors.temperatureC?.message} />
+        {RANGES.map((name) => (
+          <FieldProblem key={name} words={form.formState.errors[name]?.message} />
+        ))}
         <div className="button-row">
           <Button type="submit" size="sm" disabled={save.isPending}>
             {say('keepThisCrop')}
@@ -138,6 +183,20 @@ export function CropForm({
   );
 }
 
+function FieldProblem({ words }: { words: string | undefined }) {
+  return words ? <p className="field-problem">{words}</p> : null;
+}
+
+function rangesOf(crop: CropView | undefined): Pick<CropValues, RangeName> {
+  const none = { min: null, max: null };
+  const [emergence, radicle, harvest] = RANGES.map((name) => crop?.[name] ?? none);
+  return {
+    daysToEmergence: emergence ?? none,
+    daysToRadicle: radicle ?? none,
+    daysToHarvestOrFlower: harvest ?? none,
+  };
+}
+
 function withoutId(crop: CropView | undefined): Partial<CropRequest> {
   if (!crop) return {};
   const figures: Partial<CropView> = { ...crop };
@@ -146,7 +205,10 @@ function withoutId(crop: CropView | undefined): Partial<CropRequest> {
   return figures;
 }
 
-function request({ daysToEmergence, ...values }: CropValues): CropRequest {
-  const { min, max } = daysToEmergence;
-  return { ...values, daysToEmergence: min === null || max === null ? null : { min, max } };
+function request(values: CropValues): CropRequest {
+  const [daysToEmergence = null, daysToRadicle = null, daysToHarvestOrFlower = null] = RANGES.map((name) => {
+    const { min, max } = values[name];
+    return min === null || max === null ? null : { min, max };
+  });
+  return { ...values, daysToEmergence, daysToRadicle, daysToHarvestOrFlower };
 }

@@ -121,14 +121,26 @@ function CropCard({ crop }: { crop: CropView }) {
     ],
     [say('afterThreeWeeks'), mm(crop.heightAtDay21Mm)],
     [say('fullGrown'), mm(crop.matureHeightMm)],
-    [say('harvestOrFlower'), range(crop.daysToHarvestOrFlower)],
+    [
+      say('harvestOrFlower'),
+      crop.daysToHarvestOrFlower
+        ? say('harvestCounted', {
+            days: range(crop.daysToHarvestOrFlower),
+            from: crop.harvestFrom ?? 'sowing',
+          })
+        : say('noFigure'),
+    ],
   ] as const;
   return (
     <>
       <h2>
         {crop.commonName} <i className="quiet">{crop.scientificName}</i>
       </h2>
-      {crop.caution && <p className="caution-box">{crop.caution}</p>}
+      {(crop.caution || crop.isOftenTreated) && (
+        <p className="caution-box">
+          {[crop.caution, crop.isOftenTreated ? say('treatedCaution') : ''].filter(Boolean).join('; ')}
+        </p>
+      )}
       <dl className="crop-card">
         {facts.map(([name, value]) => (
           <div key={name}>

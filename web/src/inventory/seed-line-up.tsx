@@ -2,6 +2,7 @@ import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/inventory';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { useEffect, useRef } from 'react';
+import { SeedDrawing } from './seed-shape.tsx';
 
 const PX_PER_MM = 6;
 const LEAST_WIDTH = 78;
@@ -77,12 +78,13 @@ function Seed({ crop, color }: { crop: CropView; color: string }) {
     <svg width={width} height={HEIGHT} viewBox={`0 0 ${width} ${HEIGHT}`} aria-hidden="true">
       <rect x="0" y={SOIL_TOP} width={width} height={HEIGHT - SOIL_TOP} fill={COLOURS.seedCoat} />
       {length !== null && (
-        <ellipse
-          cx={width / 2}
-          cy={SOIL_TOP - 6 - (thick * PX_PER_MM) / 2}
-          rx={(length * PX_PER_MM) / 2}
-          ry={(thick * PX_PER_MM) / 2}
-          fill={color}
+        <SeedDrawing
+          shape={crop.seedShape ?? 'oval'}
+          x={(width - length * PX_PER_MM) / 2}
+          y={SOIL_TOP - 6 - thick * PX_PER_MM}
+          width={length * PX_PER_MM}
+          height={thick * PX_PER_MM}
+          color={color}
         />
       )}
       {crop.sowingDepthMm !== null && (

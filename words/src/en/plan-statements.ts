@@ -93,6 +93,22 @@ export default {
   soilAndCompost: 'Soil and compost',
   washHandsAfterTouchingSoilCoverCuts:
     'Wash hands after touching soil; cover cuts; do not breathe the dust of dry mix.',
+  plantFeed: 'Plant feed',
+  feedIsMeasuredByAnAdult:
+    'An adult measures it out as the label says; gloves, no tasting, and hands are washed. More is not better.',
+  soap: 'Soap or detergent',
+  soapStingsInEyes: 'It stings in eyes and makes floors slippery: small amounts, wiped up at once.',
+  bleachOrPeroxide: 'Bleach, peroxide or ammonia',
+  bleachIsNotForTheClass:
+    'Not for children to handle, and never mixed with vinegar or another cleaner: the fumes are poisonous. Look for something else, or ask whoever is in charge of safety at your school.',
+  alcohol: 'Alcohol',
+  alcoholBurnsAndIsPoured: 'It burns easily: no flame, fresh air, and an adult pours it. Nobody tastes it.',
+  treatedSeed: 'Is the seed treated?',
+  seedOfThisCropIsOftenTreated:
+    'Seed of a crop in this plan is often sold with a coloured coat against mould and insects. Children do not handle treated seed: read the packet, and buy untreated seed.',
+  isThisSafe: 'Is {material} safe?',
+  nothingIsKnownOfThisMaterial:
+    'Nothing is known here of {material}. Read its label and safety sheet, and ask whoever is in charge of safety at your school, before children use it.',
   vinegarOrAnotherAcid: 'Vinegar or another acid',
   eyeProtectionAndGlovesAnAdultPours: 'Eye protection and gloves; an adult pours. Keep it apart from bleach.',
   limeAshOrBakingSoda: 'Lime, ash or baking soda',

@@ -8,12 +8,14 @@ import {
   startPlan,
   STARTING_CROPS,
   treatmentsOf,
+  usualContainer,
 } from '../design/index.ts';
 import { calendarDay, type RandomGenerator, randomGenerator } from '../shared/index.ts';
 import {
   depthBy,
   depthChoices,
   emptyUnits,
+  householdMl,
   householdOf,
   materialsOf,
   seedsNeeded,
@@ -232,7 +234,7 @@ describe('materials', () => {
     const found = materialsOf(
       plan({ factors: [{ name: 'Sand', aspect: 'additive', levels }], seedsPerPacket: 25 }),
     );
-    // 5 units × 2 seeds + 5 units × 6 seeds; 10 × 120 mL × 1.1 × 1.1; 5 × 8 mL + 5 × 20 mL; 5 × 5 g × 1.1
+    // 5 units × 2 seeds + 5 units × 6 seeds; 10 × 120 mL × 1.1 × 1.1; 5 × 10 mL + 5 × 20 mL; 5 × 5 g × 1.1
     expect(found).toMatchObject({
       units: 10,
       seeds: 40,
@@ -244,7 +246,7 @@ describe('materials', () => {
     });
     expect(found.soilMl).toBeCloseTo(1452, 9);
     expect(found.wettingMl).toBeCloseTo(363, 9);
-    expect(found.waterMlAWatering).toBe(140);
+    expect(found.waterMlAWatering).toBe(150);
     expect(found.doses).toHaveLength(1);
     expect(found.doses[0]).toMatchObject({ material: 'sand', treatments: ['B'], units: 5 });
     expect(found.doses[0]?.total).toBeCloseTo(27.5, 9);
@@ -313,6 +315,30 @@ describe('materials', () => {
     ]);
   });
 
+  test('of bags there is one a unit, of cartons one for all, and each has its lining', () => {
+    const levels = ['towel', 'cotton'].map((medium) => ({ ...PLAIN_LEVEL, name: medium, medium }));
+    const { conditions } = plan({});
+    const found = materialsOf(
+      plan({
+        replicates: 3,
+        conditions: { ...conditions, hasSoil: false },
+        factors: [{ name: 'Lining', aspect: 'medium', levels }],
+        containers: [usualContainer('bags'), usualContainer('egg_carton')],
+      }),
+    );
+    expect(found.vessels).toEqual([{ kind: 'bags', count: 6 }]);
+    expect(found.linings).toEqual(
+      expect.arrayContaining([
+        { medium: 'towel', count: 3 },
+        { medium: 'cotton', count: 3 },
+      ]),
+    );
+    expect(materialsOf(plan({ containers: [usualContainer('egg_carton')] })).vessels).toEqual([
+      { kind: 'egg_carton', count: 1 },
+    ]);
+    expect(materialsOf(plan({})).linings).toEqual([]);
+  });
+
   test('without soil there is none to buy', () => {
     const { conditions } = plan({});
     expect(materialsOf(plan({ conditions: { ...conditions, hasSoil: false } }))).toMatchObject({
@@ -331,6 +357,8 @@ describe('materials', () => {
         expect(amount * size[measure] - ml).toBeLessThanOrEqual(step[measure] + 1e-6);
       }),
     );
+    expect(householdOf(80)).toEqual({ amount: 1 / 3, measure: 'cup' });
+    expect(householdMl(householdOf(80))).toBeCloseTo(80, 9);
     expect(householdOf(600)).toEqual({ amount: 2.5, measure: 'cup' });
     expect(householdOf(20)).toEqual({ amount: 1.5, measure: 'tablespoon' });
     expect(householdOf(5)).toEqual({ amount: 1, measure: 'teaspoon' });

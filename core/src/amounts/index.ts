@@ -1,5 +1,5 @@
 export { depthBy, type DepthChoices, depthChoices, type DepthReason, sowingDepth } from './depth.ts';
-export { type Household, householdOf } from './household.ts';
+export { type Household, householdMl, householdOf } from './household.ts';
 export {
   type DoseTotal,
   type Materials,

@@ -1,5 +1,6 @@
 import { seedsFor } from './seeds.ts';
 import {
+  type ContainerKind,
   type Dose,
   type Plan,
   type PlannedUnit,
@@ -42,6 +43,10 @@ export interface Materials {
   readonly waterMlAWatering: number;
   readonly doses: readonly DoseTotal[];
   readonly containers: number;
+  /** Cups, pots, jars or bags that each hold one unit, and trays and boxes that hold several. */
+  readonly vessels: readonly { readonly kind: ContainerKind; readonly count: number }[];
+  /** Linings to cut for units without soil, by what they are. */
+  readonly linings: readonly { readonly medium: string; readonly count: number }[];
   readonly trays: number;
   readonly labels: number;
   readonly rowMarkers: number;
@@ -85,6 +90,8 @@ export function materialsOf(plan: Plan, lots: readonly SeedLot[] = []): Material
     waterMlAWatering: waterMl,
     doses: dosesOf(plan, units),
     containers: used.size,
+    vessels: vesselsOf(plan, units),
+    linings: plan.conditions.hasSoil ? [] : liningsOf(plan, units),
     trays: plan.conditions.hasSoil ? used.size : 0,
     labels: Math.ceil(units.length * (1 + SPARE_LABELS)),
     rowMarkers: plan.containers
@@ -99,6 +106,28 @@ export function seedsIn(
   { seeds, plants }: Pick<TreatmentSettings, 'seeds' | 'plants'>,
 ): number {
   return seeds ?? seedsFor(plan.seedsPerUnit, plan.plantsPerUnit, plants);
+}
+
+/** Kinds of which each place is a vessel of its own. */
+const ONE_A_UNIT: readonly ContainerKind[] = ['cups', 'pots', 'jars', 'bags'];
+
+function vesselsOf(plan: Plan, units: readonly PlannedUnit[]): Materials['vessels'] {
+  const counts = new Map<ContainerKind, number>();
+  plan.containers.forEach(({ kind }, index) => {
+    const held = units.filter(({ container }) => container === index).length;
+    if (held > 0) counts.set(kind, (counts.get(kind) ?? 0) + (ONE_A_UNIT.includes(kind) ? held : 1));
+  });
+  return [...counts].map(([kind, count]) => ({ kind, count }));
+}
+
+function liningsOf(plan: Plan, units: readonly PlannedUnit[]): Materials['linings'] {
+  const treatments = treatmentsOf(plan);
+  const counts = new Map<string, number>();
+  for (const unit of units) {
+    const medium = treatments[unit.treatment]?.settings.medium ?? plan.conditions.medium;
+    counts.set(medium, (counts.get(medium) ?? 0) + 1);
+  }
+  return [...counts].map(([medium, count]) => ({ medium, count }));
 }
 
 function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {

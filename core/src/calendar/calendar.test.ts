@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { type CalendarRules, type Plan, startPlan, STARTING_CROPS } from '../design/index.ts';
+import { type CalendarRules, type Plan, startPlan, STARTING_CROPS, usualContainer } from '../design/index.ts';
 import { addDays, type CalendarDay, calendarDay, daysBetween } from '../shared/index.ts';
 import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
 import {
@@ -194,6 +194,30 @@ describe('calendar', () => {
     const oat = STARTING_CROPS.find((crop) => crop.id === 'oat')!;
     const wanted = addDays(day('2027-03-01'), oat.daysToRadicle!.max + 3);
     expect(daysOf(planCalendar(bags, SURROUNDINGS), 'pot_on')).toEqual([classDayFrom(wanted, base.calendar)]);
+  });
+
+  test('closed bags are not watered, and are looked at when roots are due', () => {
+    const inSoil = planCalendar(plan({}), SURROUNDINGS);
+    const { conditions } = plan({});
+    const bags = planCalendar(
+      plan({ conditions: { ...conditions, hasSoil: false }, containers: [usualContainer('bags')] }),
+      SURROUNDINGS,
+    );
+    expect(inSoil.tasks.some(({ code }) => code === 'water')).toBe(true);
+    expect(bags.tasks.some(({ code }) => code === 'water')).toBe(false);
+    expect(bags.emergence!.to < inSoil.emergence!.to).toBe(true);
+  });
+
+  test('days to harvest count from planting out where the crop says so', () => {
+    const tomato = STARTING_CROPS.find(({ id }) => id === 'tomato')!;
+    const harvestOf = (changes: object) => {
+      const crops = [{ ...tomato, ...changes }];
+      const grown = plan({}, { isHarvested: true }, 'tomato');
+      return planCalendar(grown, { crops, lots: [] }).tasks.find(({ code }) => code === 'harvest')!.wantedOn;
+    };
+    const fromSowing = harvestOf({ harvestFrom: 'sowing' });
+    expect(fromSowing).toBe(addDays(plan({}, {}, 'tomato').sowOn, tomato.daysToHarvestOrFlower!.min));
+    expect(harvestOf({}) > fromSowing).toBe(true);
   });
 
   test('a crop without figures still has a calendar', () => {

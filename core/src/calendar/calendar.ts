@@ -69,7 +69,7 @@ type Put = (
  * Every task of a plan by day: what comes before sowing, sowing, first check, uncovering, reading, watering,
  * thinning, potting on, hardening off, planting out, harvest and lesson. Tasks are moved to class days: what
  * must be done before sowing to an earlier one, what follows to a later one, watering to an earlier one; a
- * break longer than a plant can wait gets waterings for a helper.
+ * break longer than a plant can wait gets waterings for a helper. Closed bags are not watered.
  */
 export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCalendar {
   const growths = treatmentGrowth(plan, surroundings);
@@ -95,7 +95,7 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
     put('uncover', middle, from(middle));
   }
   readingDays(plan, firstCheck).forEach((day, index) => put('read', day, day, { key: `read-${index + 1}` }));
-  putWatering(plan, firstSowing, put);
+  if (plan.containers.some(({ kind }) => kind !== 'bags')) putWatering(plan, firstSowing, put);
   putLater(plan, growths, firstSowing, band, put);
   put('lesson', plan.lessonOn, plan.lessonOn);
   return { tasks: tasks.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)), emergence: band };

@@ -66,6 +66,11 @@ export function readiness(
   });
 }
 
+/** The height from which a unit counts as ready, in mm: the mark of a challenge, else the goal. */
+export function goalHeight({ kind, referenceMm, goal }: Plan): number {
+  return kind === 'challenge' && referenceMm !== null ? referenceMm : goal.heightMm;
+}
+
 function oldest(growths: readonly TreatmentGrowth[]): TreatmentGrowth[] {
   const first = growths.map((growth) => growth.sowOn).sort()[0];
   return growths.filter((growth) => growth.sowOn === first);
@@ -80,12 +85,12 @@ function chanceOnceUp(
   const rate = growth.facts?.rate;
   if (growth.setting.defined && rate) {
     const setting = { ...growth.setting.value, germination: 1 };
-    return defined({ rate, ready: chanceReady(days, plan.goal.heightMm, setting) });
+    return defined({ rate, ready: chanceReady(days, goalHeight(plan), setting) });
   }
   if (!growth.window.defined || !rate) {
     return notDefined(growth.setting.defined ? 'no_packet_rate' : growth.setting.reason);
   }
-  if (plan.goal.heightMm > 0) return notDefined('no_crop_figures');
+  if (goalHeight(plan) > 0) return notDefined('no_crop_figures');
   return defined({ rate, ready: chanceUp(days, growth.window.value) });
 }
 

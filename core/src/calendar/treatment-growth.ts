@@ -46,7 +46,7 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
     }
     const lot = lots.find((candidate) => candidate.id === settings.lotId && candidate.cropId === crop.id);
     const facts = seedFacts(crop, lot, sowOn);
-    const window = emergenceWindow(crop, facts, settings.temperatureC);
+    const window = emergenceWindow(crop, seenFrom(plan, crop, facts), settings.temperatureC);
     const setting =
       window.defined && facts.rate
         ? growthSetting(crop, facts.rate.share, window.value, scaleOf(plan))
@@ -55,6 +55,12 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
           : window;
     return { treatment, sowOn, seeds, crop, facts, window, setting };
   });
+}
+
+/** Without soil a seed is seen from its root on. */
+function seenFrom(plan: Plan, crop: Crop, facts: SeedFacts): Pick<SeedFacts, 'daysToEmergence'> {
+  if (plan.conditions.hasSoil || !crop.daysToRadicle) return facts;
+  return { daysToEmergence: crop.daysToRadicle };
 }
 
 function scaleOf(plan: Plan): LengthScale {

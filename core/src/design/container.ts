@@ -53,6 +53,15 @@ export function usualContainer(kind: ContainerKind): PlanContainer {
   return { kind, name: '', brightSide: 'top', ...USUAL[kind] };
 }
 
+/** Share of a place's volume that a watering gives, and the step a class can measure it in. */
+const WATER_SHARE = 0.1;
+const WATER_STEP_ML = 5;
+
+/** Water for a place at each watering, in mL: about a tenth of what it holds, which wets the mix and leaves none standing. */
+export function usualWaterMl(cellMl: number): number {
+  return Math.max(WATER_STEP_ML, Math.round((cellMl * WATER_SHARE) / WATER_STEP_ML) * WATER_STEP_ML);
+}
+
 /** A place in a grid, counted from 1; row 1 is drawn on top. */
 export interface Place {
   readonly row: number;

@@ -15,6 +15,7 @@ export {
   type PlanContainer,
   stepsFromBright,
   usualContainer,
+  usualWaterMl,
 } from './container.ts';
 export {
   type Crop,
@@ -97,3 +98,4 @@ export {
   type TreatmentSettings,
 } from './treatments.ts';
 export { type PlannedUnit, plannedUnits, sowingDayOf, unitsProblem } from './units.ts';
+export { startingSteps } from './starting-steps.ts';

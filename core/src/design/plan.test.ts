@@ -12,6 +12,9 @@ import {
   type SeedLot,
   startPlan,
   STARTING_CROPS,
+  type ContainerKind,
+  startingSteps,
+  usualWaterMl,
   stepsFromBright,
   treatmentsOf,
   unitsProblem,
@@ -37,6 +40,35 @@ function plan(changes: Partial<Plan> = {}, kind: Plan['kind'] = 'one_factor'): P
 function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
   return { ...PLAIN_LEVEL, name, ...changes };
 }
+
+describe('steps', () => {
+  const inOrder = (kind: Plan['kind'], container: ContainerKind = 'pots', hasSoil = true) =>
+    startingSteps(kind, hasSoil, container)
+      .filter(({ when }) => when === 'sowing')
+      .map(({ text }) => text);
+
+  test.each(INVESTIGATION_KINDS)('of %s fill before they sow, and sow once', (kind) => {
+    const steps = inOrder(kind);
+    const fill = steps.findIndex((text) => /^Fill/.test(text));
+    const sow = steps.flatMap((text, at) =>
+      /seeds in|Sow each section|Lay each piece/.test(text) ? [at] : [],
+    );
+    expect(sow).toHaveLength(1);
+    expect(fill).toBeGreaterThanOrEqual(0);
+    expect(sow[0]).toBeGreaterThan(fill);
+    expect(steps.at(-1)).toMatch(/[Ww]ash/);
+  });
+
+  test('without soil are those of the vessel', () => {
+    expect(inOrder('soil_free', 'bags', false).join(' ')).toMatch(/close the bag/);
+    expect(inOrder('soil_free', 'jars', false).join(' ')).toMatch(/between glass and lining/);
+    expect(inOrder('soil_free', 'egg_carton', false).join(' ')).not.toMatch(/bag|jar/);
+  });
+
+  test('water is about a tenth of what a place holds, in steps of 5 mL', () => {
+    expect([0, 40, 120, 200, 450, 600].map(usualWaterMl)).toEqual([5, 5, 10, 20, 45, 60]);
+  });
+});
 
 describe('a plan', () => {
   test.each(INVESTIGATION_KINDS)(
@@ -85,7 +117,7 @@ describe('a plan', () => {
       ['D', 'Wet · Dark', false],
     ]);
     expect(all[1]?.settings).toMatchObject({ waterMl: 2, light: 'dark' });
-    expect(all[2]?.settings).toMatchObject({ waterMl: 8, light: 'bright' });
+    expect(all[2]?.settings).toMatchObject({ waterMl: 10, light: 'bright' });
     const some = plan({ factors, leftOut: ['0.1'] });
     expect(treatmentsOf(some).map(({ name }) => name)).toEqual(['Dry · Sun', 'Wet · Sun', 'Wet · Dark']);
     expect(comparedGroups(some)).toEqual([

@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/design';
 import type { CalendarDay } from '../shared/index.ts';
-import { type ContainerKind, usualContainer } from './container.ts';
+import { type ContainerKind, usualContainer, usualWaterMl } from './container.ts';
 import type { Crop } from './crop.ts';
 import type {
   Aspect,
@@ -177,6 +177,7 @@ const KINDS: Record<InvestigationKind, KindDefaults> = {
     seedsPerUnit: 5,
     plantsPerUnit: 5,
     measure: SEEDS_UP,
+    alsoRead: ['root length'],
     factors: () => [
       factor(say('whatTheSeedsLieOn'), 'medium', [
         level(say('paperTowel'), { isControl: true, medium: say('foldedDampPaperTowelInABag') }),
@@ -267,7 +268,7 @@ export function startPlan(wish: StartWish): Plan {
       depthRule: 'packet',
       medium: say('seedStartingMix'),
       hasSoil: true,
-      waterMl: 8,
+      waterMl: usualWaterMl(usualContainer(defaults.container).cellMl),
       cover: 'until_up',
       fill: 'fill_then_poke',
       isFirmed: true,
@@ -277,7 +278,7 @@ export function startPlan(wish: StartWish): Plan {
       ...defaults.conditions,
     },
     constants: defaults.constants,
-    steps: startingSteps(kind, defaults.conditions?.hasSoil ?? true),
+    steps: startingSteps(kind, defaults.conditions?.hasSoil ?? true, defaults.container),
     calendar: {
       meetingDays: [1, 2, 3, 4, 5],
       holidays: [],

@@ -1,14 +1,18 @@
 import { say } from '@bright-sprout/words/design';
+import type { ContainerKind } from './container.ts';
 import type { InvestigationKind, ProtocolStep } from './plan.ts';
 
 type Draft = readonly [when: ProtocolStep['when'], text: string, minutes?: number];
+
+/** Putting the seeds in, which some kinds do in a way of their own. */
+const SEEDS_IN: Draft = ['sowing', say('putTheSeedsInAtTheAgreed')];
 
 const SOIL: readonly Draft[] = [
   ['before', say('writeNumberTreatmentAndDateOnEvery')],
   ['before', say('mixOnePartOfWaterIntoFour'), 10],
   ['sowing', say('fillEveryPotToAFingerBelow')],
   ['sowing', say('giveEachPotWhatItsTreatmentNeeds')],
-  ['sowing', say('putTheSeedsInAtTheAgreed')],
+  SEEDS_IN,
   ['sowing', say('waterEachPotWithTheSameMeasured')],
   ['sowing', say('setEveryPotInThePlaceThat')],
   ['sowing', say('washHands')],
@@ -25,30 +29,70 @@ const BAGS: readonly Draft[] = [
   ['after', say('aBagThatGoesMouldyStaysClosed')],
 ];
 
-const OWN: Partial<Record<InvestigationKind, readonly Draft[]>> = {
-  ages: [['sowing', say('onEachSowingDaySowOnlyThe')]],
-  packet_test: [['before', say('countTheSeedsOutTheSameNumber')]],
-  sorting: [
-    ['before', say('dropTheSeedsIntoAGlassOf'), 15],
-    ['before', say('liftOutWhatFloatsThenPourOff')],
-  ],
-  sections: [
-    ['sowing', say('sowEachSectionWithItsOwnCrop')],
-    ['after', say('takeAPhotoStraightDownFromThe')],
-  ],
-  pieces: [
-    ['before', say('anAdultCutsThePiecesEachWith')],
-    ['sowing', say('layEachPieceWithItsBudsUp')],
-  ],
-  challenge: [['after', say('holdTheMarkBesideThePotEvery')]],
+const JARS: readonly Draft[] = [
+  ['before', say('writeNumberTreatmentAndDateOnEveryJar')],
+  ['sowing', say('lineTheJarAndFillIt'), 3],
+  ['sowing', say('wetTheLiningWithTheSame')],
+  ['sowing', say('pushTheSeedsBetweenGlassAndLining')],
+  ['sowing', say('setEveryJarInThePlaceThat')],
+  ['sowing', say('washHands')],
+  ['after', say('countTheSeedsWithARootInTheJar')],
+  ['after', say('keepTheLiningDampNotWet')],
+];
+
+const DISHES: readonly Draft[] = [
+  ['before', say('writeNumberTreatmentAndDateOnEveryDish')],
+  ['sowing', say('layTheLiningAndWetIt'), 3],
+  ['sowing', say('spreadTheSeedsOnTheLining')],
+  ['sowing', say('setEveryPotInThePlaceThat')],
+  ['sowing', say('washHands')],
+  ['after', say('countTheSeedsWithARootInTheJar')],
+  ['after', say('keepTheLiningDampNotWet')],
+];
+
+/** What a kind does beside the usual: before sowing, in place of putting seeds in, and after. */
+interface OwnSteps {
+  readonly before?: readonly Draft[];
+  readonly seedsIn?: readonly Draft[];
+  readonly after?: readonly Draft[];
+}
+
+const OWN: Partial<Record<InvestigationKind, OwnSteps>> = {
+  ages: { seedsIn: [['sowing', say('onEachSowingDaySowOnlyThe')], SEEDS_IN] },
+  packet_test: { before: [['before', say('countTheSeedsOutTheSameNumber')]] },
+  sorting: {
+    before: [
+      ['before', say('dropTheSeedsIntoAGlassOf'), 15],
+      ['before', say('liftOutWhatFloatsThenPourOff')],
+    ],
+  },
+  sections: {
+    seedsIn: [['sowing', say('sowEachSectionWithItsOwnCrop')]],
+    after: [['after', say('takeAPhotoStraightDownFromThe')]],
+  },
+  pieces: {
+    before: [['before', say('anAdultCutsThePiecesEachWith')]],
+    seedsIn: [['sowing', say('layEachPieceWithItsBudsUp')]],
+  },
+  challenge: { after: [['after', say('holdTheMarkBesideThePotEvery')]] },
 };
 
-/** The protocol that a kind starts with; ids are counted, so that the same kind gives the same steps. */
-export function startingSteps(kind: InvestigationKind, hasSoil: boolean): ProtocolStep[] {
-  const own = OWN[kind] ?? [];
-  const common = hasSoil ? SOIL : BAGS;
+const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: BAGS, jars: JARS };
+
+/**
+ * The protocol that a kind starts with, in the order in which hands do it; ids are counted, so that the same kind gives
+ * the same steps.
+ */
+export function startingSteps(
+  kind: InvestigationKind,
+  hasSoil: boolean,
+  container: ContainerKind,
+): ProtocolStep[] {
+  const { before = [], seedsIn = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
+  const common = hasSoil ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
+  const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : [draft]));
   const inOrder = (['before', 'sowing', 'after'] as const).flatMap((when) =>
-    [...own, ...common].filter(([time]) => time === when),
+    [...before, ...usual, ...after].filter(([time]) => time === when),
   );
   return inOrder.map(([when, text, minutes], index) => ({
     id: `s${index + 1}`,

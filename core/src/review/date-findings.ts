@@ -27,6 +27,7 @@ export function dateFindings(
   }
   return [
     ...(isSown ? [] : offDays(plan, today)),
+    ...(isSown ? [] : preparation(plan, surroundings, today)),
     ...lessonReady(plan, surroundings, today),
     ...helpers(plan, surroundings),
   ];
@@ -74,6 +75,26 @@ function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
   }));
   const facts = { code: 'off_class_day', what: 'sowing', day: off } as const;
   return [{ severity: 'look', facts, mend: { changes: { factors }, cost: { units: 0, seeds: 0, days: 0 } } }];
+}
+
+const PREPARATION = ['cold', 'treat_mix', 'soak'] as const;
+
+/** What must be done before sowing and would have to be begun before today: sowing and lesson move by as much. */
+function preparation(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
+  if (plan.sowOn < today) return [];
+  const { tasks } = planCalendar(plan, surroundings);
+  const late = PREPARATION.flatMap((task) => {
+    const day = tasks.find(({ code }) => code === task)?.day;
+    return day !== undefined && day < today ? [{ task, day }] : [];
+  });
+  const first = late.sort((a, b) => (a.day < b.day ? -1 : 1))[0];
+  if (!first) return [];
+  const wait = daysBetween(first.day, plan.sowOn);
+  const sowOn = classDayFrom(addDays(classDayFrom(today, plan.calendar), wait), plan.calendar);
+  const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(plan.sowOn, sowOn)), plan.calendar);
+  const severity = first.task === 'cold' ? 'stops' : 'weakens';
+  const facts = { code: 'preparation_past', ...first } as const;
+  return [{ severity, facts, mend: dateMend(plan, { sowOn, lessonOn }) }];
 }
 
 /** An age whose sowing day is the class day on or before the one wanted. */

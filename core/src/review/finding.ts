@@ -83,6 +83,17 @@ export type FindingFacts =
     }
   | { readonly code: 'off_class_day'; readonly what: 'sowing' | 'lesson'; readonly day: CalendarDay }
   | { readonly code: 'sowing_is_past'; readonly day: CalendarDay }
+  | {
+      readonly code: 'preparation_past';
+      readonly task: 'cold' | 'treat_mix' | 'soak';
+      readonly day: CalendarDay;
+    }
+  | {
+      readonly code: 'water_far_off';
+      readonly waterMl: number;
+      readonly cellMl: number;
+      readonly usualMl: number;
+    }
   | { readonly code: 'dates_crossed' }
   | { readonly code: 'helper_missing'; readonly days: readonly CalendarDay[] }
   | { readonly code: 'missing_combinations'; readonly count: number }

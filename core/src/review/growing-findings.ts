@@ -1,5 +1,5 @@
 import { emptyUnits, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
-import type { Plan } from '../design/index.ts';
+import { type Plan, usualWaterMl } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
@@ -28,6 +28,7 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
   return [
     ...place(plan, surroundings, growths),
     ...emptyPots(plan, growths),
+    ...water(plan),
     ...difference(plan, surroundings),
     ...tallestOfMany(plan),
     ...firstReadings(plan, surroundings, growths),
@@ -93,6 +94,20 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
     });
   }
   return findings;
+}
+
+/** A watering this many times the usual, or this part of it, drowns or dries what stands there. */
+const FAR_OFF = 3;
+
+function water(plan: Plan): Finding[] {
+  const isVaried = plan.factors.some((factor) => factor.aspect === 'water');
+  const cellMl = plan.containers[0]?.cellMl ?? 0;
+  const { hasSoil, waterMl } = plan.conditions;
+  if (isVaried || !hasSoil || cellMl <= 0) return [];
+  const usualMl = usualWaterMl(cellMl);
+  if (waterMl * FAR_OFF >= usualMl && waterMl <= usualMl * FAR_OFF) return [];
+  const facts = { code: 'water_far_off', waterMl, cellMl, usualMl } as const;
+  return [{ severity: 'look', facts, mend: conditionMend(plan, { waterMl: usualMl }) }];
 }
 
 function conditionMend(plan: Plan, changes: Partial<Plan['conditions']>): Mend {

@@ -9,8 +9,8 @@ import {
   STARTING_CROPS,
   usualContainer,
 } from '../design/index.ts';
-import { addDays, calendarDay } from '../shared/index.ts';
-import { treatmentGrowth } from '../calendar/index.ts';
+import { addDays, calendarDay, daysBetween } from '../shared/index.ts';
+import { planCalendar, treatmentGrowth } from '../calendar/index.ts';
 import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
 import { describe as describeSample } from '../statistics/index.ts';
 import { findingWords } from '../words/index.ts';
@@ -190,6 +190,49 @@ describe('the design check', () => {
     expect(left).not.toContain('off_class_day');
     const late = mended(ladder, 'sowing_is_past', calendarDay('2027-03-10'));
     expect(late.after.lessonOn).toBe('2027-03-31');
+  });
+
+  test('cold weeks that would have begun before today move sowing and lesson together', () => {
+    const { conditions } = plan();
+    const cold = plan({ conditions: { ...conditions, coldDays: 30 } });
+    const { after, left } = mended(cold, 'preparation_past', calendarDay('2027-02-22'));
+    expect(left).not.toContain('preparation_past');
+    const moved = daysBetween(cold.sowOn, after.sowOn);
+    expect(moved).toBeGreaterThanOrEqual(23);
+    expect(daysBetween(cold.lessonOn, after.lessonOn)).toBeGreaterThanOrEqual(moved);
+    expect(
+      planCalendar(after, SURROUNDINGS).tasks.find(({ code }) => code === 'cold')!.day >= '2027-02-22',
+    ).toBe(true);
+    expect(codes(plan())).not.toContain('preparation_past');
+  });
+
+  test('water far from what a place takes is said, and mended to a tenth', () => {
+    const { conditions } = plan();
+    const dry = plan({ conditions: { ...conditions, waterMl: 3 } });
+    expect(mended(dry, 'water_far_off').after.conditions.waterMl).toBe(10);
+    expect(codes(plan({ conditions: { ...conditions, waterMl: 90 } }))).toContain('water_far_off');
+    expect(codes(plan({ conditions: { ...conditions, waterMl: 25 } }))).not.toContain('water_far_off');
+  });
+
+  test('what is typed and not known is asked about, and seed that is often treated is said', () => {
+    const of = (material: string) => {
+      const levels = [
+        level('None', { isControl: true }),
+        level('Some', { dose: { material, amount: 1, unit: 'g' as const } }),
+      ];
+      return review(plan({ factors: [{ name: 'It', aspect: 'additive', levels }] })).map((one) => one.facts);
+    };
+    expect(of('blue powder')).toContainEqual({ code: 'unknown_material', material: 'blue powder' });
+    expect(of('sand').some(({ code }) => code === 'unknown_material')).toBe(false);
+    expect(of('antacid')).toContainEqual({ code: 'caution', caution: 'alkali' });
+    expect(of('antacid')).not.toContainEqual({ code: 'caution', caution: 'acid' });
+    expect(of('sand')).toContainEqual({ code: 'caution', caution: 'treated' });
+  });
+
+  test('watching one crop is a whole plan: nothing in it stops it', () => {
+    const watched = review(plan({}, 'watch'));
+    expect(watched.filter(({ severity }) => severity === 'stops')).toEqual([]);
+    expect(watched.map((one) => one.facts.code)).not.toContain('nothing_compared');
   });
 
   test('lime without its wait', () => {

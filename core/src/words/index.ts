@@ -42,6 +42,7 @@ export {
   DEPTH_REASON_WORDS,
   DEPTH_WORDS,
   householdText,
+  kitchenText,
   KIND_WORDS,
   LIGHT_WORDS,
   RATE_WORDS,

@@ -99,6 +99,8 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   off_class_day: { code: 'off_class_day', what: 'lesson', day },
   sowing_is_past: { code: 'sowing_is_past', day },
   dates_crossed: { code: 'dates_crossed' },
+  preparation_past: { code: 'preparation_past', task: 'cold', day },
+  water_far_off: { code: 'water_far_off', waterMl: 8, cellMl: 450, usualMl: 45 },
   helper_missing: { code: 'helper_missing', days: [day] },
   missing_combinations: { code: 'missing_combinations', count: 2 },
   unknown_figures: { code: 'unknown_figures', crop: 'Moonflower', reason: 'no_crop_figures' },

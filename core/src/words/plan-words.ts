@@ -8,7 +8,7 @@ import type {
   RateSource,
   Plan,
 } from '../design/index.ts';
-import type { DepthReason, Household } from '../amounts/index.ts';
+import { type DepthReason, type Household, householdMl, householdOf } from '../amounts/index.ts';
 import type { TaskCode } from '../calendar/index.ts';
 
 /** Name and use of each kind of investigation. */
@@ -102,14 +102,25 @@ export const TASK_WORDS: Record<TaskCode, string> = {
   own: say('aTaskOfYourOwn'),
 };
 
-const FRACTIONS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' };
+const FRACTIONS: Record<string, string> = { '0.25': '¼', '0.33': '⅓', '0.5': '½', '0.67': '⅔', '0.75': '¾' };
 
 /** A kitchen measure in words: `2½ cups`. */
 export function householdText({ amount, measure }: Household): string {
   const whole = Math.floor(amount);
-  const part = FRACTIONS[String(amount - whole)] ?? '';
+  const part = FRACTIONS[String(Math.round(100 * (amount - whole)) / 100)] ?? '';
   const number = whole === 0 && part !== '' ? part : `${whole}${part}`;
   return say('measureNamed', { number, measure, isSeveral: amount > 1 ? 'yes' : 'no' });
+}
+
+/** Beyond this share a measure is said to hold more than is asked for. */
+const ROUNDED_SHARE = 0.02;
+
+/** A volume by a kitchen's measures, and what that is rounded from: `½ cup (rounded up from 110 mL)`. */
+export function kitchenText(ml: number): string {
+  const household = householdOf(ml);
+  const text = householdText(household);
+  const isRounded = householdMl(household) > ml * (1 + ROUNDED_SHARE);
+  return isRounded ? say('roundedUpFrom', { text, volume: volumeText(ml) }) : text;
 }
 
 /** A volume in mL or litres. */

@@ -73,7 +73,7 @@ describe('what goes into a pot', () => {
         planned([]).conditions.medium,
       ),
     );
-    expect(b!.gets).toBe('coir, 8 mL of water at each watering, bright window, not covered, at 15 °C');
+    expect(b!.gets).toBe('coir, 20 mL of water at each watering, bright window, not covered, at 15 °C');
   });
 
   test('doses are written as they are measured', () => {

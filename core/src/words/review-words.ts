@@ -187,6 +187,21 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('isBeforeToday', { day: style.day(facts.day) }),
         say('moveTheDates'),
       );
+    case 'preparation_past':
+      return words(
+        say('tooLateFor', { task: facts.task }),
+        say('wouldHaveToBeginOn', { day: style.day(facts.day) }),
+        say('moveTheDates'),
+      );
+    case 'water_far_off':
+      return words(
+        say('waterIsFarOff', {
+          waterMl: facts.waterMl,
+          way: facts.waterMl < facts.usualMl ? 'little' : 'much',
+        }),
+        say('aTenthOfThePlaceWets', { cellMl: facts.cellMl, usualMl: facts.usualMl }),
+        say('giveMl', { usualMl: facts.usualMl }),
+      );
     case 'dates_crossed':
       return words(say('theLessonIsNotAfterTheSowing'), say('putTheTwoDatesInOrder'));
     case 'helper_missing':

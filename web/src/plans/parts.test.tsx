@@ -114,10 +114,10 @@ describe('supplies', () => {
   test('are listed with their working, in mL or in cups, with a kit for each team', () => {
     renderPart(<SuppliesSection />, draftOf('one_factor', { replicates: 5 }));
     const row = (name: string) => screen.getByRole('rowheader', { name }).closest('tr')!.textContent;
-    expect(row('Water at each watering')).toContain('80 mL');
+    expect(row('Water at each watering')).toContain('100 mL');
     expect(row('seed-starting mix')).toContain('1.5 L');
     fireEvent.click(button('Cups and spoons'));
-    expect(row('Water at each watering')).toContain('½ cup');
+    expect(row('Water at each watering')).toContain('½ cup (rounded up from 100 mL)');
     fireEvent.change(screen.getByRole('spinbutton', { name: 'Teams' }), { target: { value: '3' } });
     expect(screen.getByText(/^3 to 4 pots and as many labels/)).toBeTruthy();
   });

@@ -7,7 +7,10 @@ import {
   type ContainerKind,
   placeCount,
   treatmentsOf,
+  isSamePart,
+  startingSteps,
   usualContainer,
+  usualWaterMl,
 } from '@bright-sprout/core/design';
 import { CONTAINER_WORDS } from '@bright-sprout/core/words';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -107,7 +110,16 @@ function ContainerEditor({ index }: { index: number }) {
     const containers = getValues('containers').map((one, at) =>
       at === index ? { ...usualContainer(kind), name: called, brightSide } : one,
     );
-    apply({ containers });
+    const { conditions, steps, kind: ofPlan } = getValues();
+    const isOwnWater = conditions.waterMl !== usualWaterMl(container.cellMl);
+    const startsAlike = (of: ContainerKind) => startingSteps(ofPlan, conditions.hasSoil, of);
+    apply({
+      containers,
+      ...(index > 0 || isOwnWater
+        ? {}
+        : { conditions: { ...conditions, waterMl: usualWaterMl(usualContainer(kind).cellMl) } }),
+      ...(index === 0 && isSamePart(steps, startsAlike(container.kind)) ? { steps: startsAlike(kind) } : {}),
+    });
   };
   return (
     <div className="container-editor">

@@ -1,15 +1,8 @@
 import { oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
-import {
-  householdOf,
-  type Materials,
-  materialsOf,
-  SETTLING,
-  SPARE,
-  WETTING,
-} from '@bright-sprout/core/amounts';
+import { type Materials, materialsOf, SETTLING, SPARE, WETTING } from '@bright-sprout/core/amounts';
 import { type Plan, unitsProblem } from '@bright-sprout/core/design';
-import { CONTAINER_WORDS, householdText, volumeText } from '@bright-sprout/core/words';
+import { CONTAINER_WORDS, kitchenText, volumeText } from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -28,8 +21,7 @@ export function SuppliesSection() {
   const { crops = [], lots = [] } = useSurroundings() ?? {};
   if (unitsProblem(plan)) return <p className="note-attention">{say('thePotsDoNotFitYetSee')}</p>;
   const materials = materialsOf(plan, lots);
-  const volume = (ml: number): string =>
-    measures === 'metric' ? volumeText(ml) : householdText(householdOf(ml));
+  const volume = (ml: number): string => (measures === 'metric' ? volumeText(ml) : kitchenText(ml));
   const nameOf = (cropId: string): string => crops.find((crop) => crop.id === cropId)?.commonName ?? cropId;
   const rows = shoppingRows(plan, materials, volume, nameOf);
   return (
@@ -113,12 +105,18 @@ function shoppingRows(
       }),
     };
   });
-  for (const [kind, count] of countedContainers(plan)) {
+  for (const { kind, count } of materials.vessels) {
     rows.push({
       what: CONTAINER_WORDS[kind],
       amount: String(count),
       working: say('potsInAll', { units: materials.units }),
     });
+  }
+  for (const { medium, count } of materials.linings) {
+    rows.push({ what: medium, amount: String(count), working: say('onePieceForEach', { count }) });
+  }
+  if (materials.vessels.some(({ kind }) => kind === 'bags')) {
+    rows.push({ what: say('tape'), amount: say('roll'), working: say('tapeForBags') });
   }
   if (materials.soilMl > 0) {
     rows.push(
@@ -155,12 +153,6 @@ function shoppingRows(
     });
   }
   return rows;
-}
-
-function countedContainers(plan: Plan): Map<Plan['containers'][number]['kind'], number> {
-  const counts = new Map<Plan['containers'][number]['kind'], number>();
-  for (const { kind } of plan.containers) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-  return counts;
 }
 
 function Kit({

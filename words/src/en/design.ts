@@ -19,6 +19,20 @@ export default {
   layTheSeedsInARowWhere: 'Lay the seeds in a row where they can be seen, none touching.',
   pressOutTheAirCloseTheBag: 'Press out the air, close the bag and tape it to the window as the sill shows.',
   countTheSeedsWithARootOn: 'Count the seeds with a root on every class day, without opening the bag.',
+  writeNumberTreatmentAndDateOnEveryJar: 'Write number, treatment and date on every jar.',
+  lineTheJarAndFillIt:
+    'Line the jar with the towel and fill its middle with crumpled paper, so that the lining is pressed to the glass.',
+  wetTheLiningWithTheSame:
+    'Wet the lining with the same measured water, until it is damp all through and no water stands.',
+  pushTheSeedsBetweenGlassAndLining:
+    'Push the seeds between glass and lining, halfway down, where you can see them.',
+  setEveryJarInThePlaceThat: 'Set every jar in the place that the sill shows, away from the edge.',
+  countTheSeedsWithARootInTheJar: 'Count the seeds with a root on every class day.',
+  keepTheLiningDampNotWet:
+    'Keep the lining damp, not wet: the same measured water for all when it feels dry.',
+  writeNumberTreatmentAndDateOnEveryDish: 'Write number, treatment and date on every dish.',
+  layTheLiningAndWetIt: 'Lay the lining in and wet it with the same measured water, until no water stands.',
+  spreadTheSeedsOnTheLining: 'Spread the seeds on the lining, none touching another.',
   aBagThatGoesMouldyStaysClosed: 'A bag that goes mouldy stays closed and is thrown away closed.',
   onEachSowingDaySowOnlyThe: 'On each sowing day sow only the pots of that age.',
   countTheSeedsOutTheSameNumber: 'Count the seeds out, the same number for every cell.',

@@ -36,6 +36,14 @@ export default {
   pots: 'Pots',
   jars: 'Jars',
   bagsOnAWindow: 'Bags on a window',
+  roundedUpFrom: '{text} (rounded up from {volume})',
+  tooLateFor:
+    '{task, select, cold {Too late for the cold weeks} treat_mix {Too late to treat the mix} other {Too late to soak the seeds}}',
+  wouldHaveToBeginOn: 'By this sowing day it would have had to begin on {day}, which is past.',
+  waterIsFarOff: '{waterMl} mL a pot is {way, select, little {little} other {much}}',
+  aTenthOfThePlaceWets:
+    'The places hold {cellMl} mL. About a tenth, {usualMl} mL, wets the mix and leaves no water standing; then look and feel.',
+  giveMl: 'Give {usualMl} mL',
   doseOf:
     '{unit, select, drop {{amount, plural, one {# drop} other {# drops}} of {material}} pinch {{amount, plural, one {# pinch} other {# pinches}} of {material}} tablet {{amount, plural, one {# tablet} other {# tablets}} of {material}} other {{amount} {unit} of {material}}}',
   waterOf: '{waterMl} mL of water at each watering',

@@ -278,6 +278,8 @@ export const MEASURING_SCALES: readonly { unit: LengthUnit; step: number; name: 
   { unit: 'cm', step: 0.1, name: 'centimetres and millimetres' },
   { unit: 'mm', step: 1, name: 'millimetres' },
   { unit: 'in', step: 0.25, name: 'quarter inches' },
+  { unit: 'in', step: 0.125, name: 'eighths of an inch' },
+  { unit: 'in', step: 0.0625, name: 'sixteenths of an inch' },
 ];
 
 /** Which class runs the plan as well. */

@@ -46,6 +46,7 @@ export interface SowingPotView {
   style: number;
   /** Empty where it is not known. */
   crop: string;
+  propagule: string;
   seeds: number;
   depthMm: number | null;
   /** What is given or set for it alone, in words; empty for nothing. */

@@ -6,6 +6,7 @@ import { type PlanSurroundings, treatmentGrowth, type TreatmentGrowth } from './
 
 /** What a task of the calendar is. */
 export const TASK_CODES = [
+  'sort',
   'cold',
   'treat_mix',
   'soak',
@@ -118,6 +119,8 @@ function putPreparation(plan: Plan, firstSowing: CalendarDay, put: Put): void {
     const wanted = addDays(firstSowing, -days);
     return [wanted, classDayUpTo(wanted, plan.calendar)];
   };
+  const begun = Math.max(coldDays, soakHours > 0 ? Math.ceil(soakHours / 24) : 0);
+  if (plan.kind === 'sorting') put('sort', ...before(begun + 1));
   if (coldDays > 0) put('cold', ...before(coldDays));
   if (reactionDays > 0) put('treat_mix', ...before(reactionDays));
   if (soakHours > 0) put('soak', ...before(Math.ceil(soakHours / 24)));

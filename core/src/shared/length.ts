@@ -22,7 +22,16 @@ const UNIT_WORDS: Record<string, LengthUnit> = {
   '"': 'in',
   '″': 'in',
 };
-const FRACTION_SIGNS: Record<string, string> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅛': '1/8' };
+const FRACTION_SIGNS: Record<string, string> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
+const INCHES_A_FOOT = 12;
 
 /** Millimetres in `amount` of `unit`, to the millionth, so that 1.1 cm is 11 mm. 1 in = 25.4 mm exactly. */
 export function toMillimetres(amount: number, unit: LengthUnit): number {
@@ -61,7 +70,7 @@ export type ParsedLength =
   | { readonly ok: false; readonly problem: LengthProblem };
 
 function readAmount(text: string): number | undefined {
-  const mixed = /^(\d+)?\s*(?:(\d+)\s*\/\s*(\d+))?$/.exec(text);
+  const mixed = /^(\d+)?(?:\s+|\s*-\s*)?(?:(\d+)\s*\/\s*(\d+))?$/.exec(text);
   if (mixed && (mixed[1] || mixed[2])) {
     const bottom = Number(mixed[3] ?? 1);
     if (bottom === 0) return undefined;
@@ -71,7 +80,8 @@ function readAmount(text: string): number | undefined {
 }
 
 /**
- * Reads a length as a class writes it: `6.2`, `6,2 cm`, `62mm`, `2 1/4`, `2¼ in`, and ruler spans `30 + 4.5`.
+ * Reads a length as a class writes it: `6.2`, `6,2 cm`, `62mm`, `2 1/4`, `2-1/4`, `2¼ in`, `2'6"`, and ruler spans
+ * `30 + 4.5`.
  * Without a unit the scale's unit is meant; an amount in that unit goes to the nearest mark. An amount in
  * another unit is kept as typed. Zero is a length.
  * @param text as typed
@@ -82,6 +92,13 @@ export function parseLength(text: string, scale: LengthScale): ParsedLength {
   for (const [sign, plain] of Object.entries(FRACTION_SIGNS)) rest = rest.replaceAll(sign, ` ${plain}`);
   if (rest === '') return { ok: false, problem: 'empty' };
   if (/^[-−–]/.test(rest)) return { ok: false, problem: 'negative' };
+  const feet = /^(\d+)\s*(?:'|′|’|ft\.?|feet|foot)\s*(.*)$/.exec(rest);
+  if (feet) {
+    const inches = (feet[2] ?? '').replace(/\s*(inches|inch|in|"|″)\.?$/, '').trim();
+    const above = inches === '' ? 0 : readAmount(inches);
+    if (above === undefined) return { ok: false, problem: 'not_a_length' };
+    rest = `${INCHES_A_FOOT * Number(feet[1]) + above} in`;
+  }
   const suffix = /\s*(mm|cm|inches|inch|in|"|″)\.?$/.exec(rest);
   const unit = suffix ? (UNIT_WORDS[suffix[1] as string] as LengthUnit) : scale.unit;
   if (suffix) rest = rest.slice(0, suffix.index);

@@ -119,6 +119,28 @@ describe('lengths', () => {
     expect(parseLength(text, CM_AND_MM)).toEqual({ ok: false, problem });
   });
 
+  test.each([
+    ['2-1/4', 57.15],
+    ['2 - 1/4', 57.15],
+    ['2 1/4', 57.15],
+    ['1,5', 38.1],
+    ['2\'6"', 762],
+    ['2’ 6 1/2', 774.7],
+    ['1 ft', 304.8],
+    ["3'", 914.4],
+    ['2⅜', 60.325],
+    ['5/8"', 15.875],
+  ])('%s on a ruler of sixteenths is %d mm', (text, mm) => {
+    const parsed = parseLength(text, { unit: 'in', step: 1 / 16 });
+    expect(parsed.ok && parsed.mm).toBeCloseTo(mm, 3);
+  });
+
+  test('feet are read in a plan of centimetres too, and nonsense behind them is not', () => {
+    expect(parseLength("1'", CM_AND_MM)).toMatchObject({ ok: true, unit: 'in', amount: 12 });
+    expect(parseLength("2'x", CM_AND_MM)).toEqual({ ok: false, problem: 'not_a_length' });
+    expect(parseLength('2--1/4', QUARTER_INCH)).toEqual({ ok: false, problem: 'not_a_length' });
+  });
+
   test('an inch is 25.4 mm exactly, and halves go up', () => {
     expect(toMillimetres(1, 'in')).toBe(25.4);
     expect(nearestMark(62.5, HALF_CM)).toBe(6.5);

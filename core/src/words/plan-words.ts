@@ -84,6 +84,7 @@ export const RATE_WORDS: Record<RateSource, string> = {
 };
 
 export const TASK_WORDS: Record<TaskCode, string> = {
+  sort: say('sortTheSeeds'),
   cold: say('seedsIntoTheCold'),
   treat_mix: say('treatTheMixAndLetItReact'),
   soak: say('soakTheSeeds'),

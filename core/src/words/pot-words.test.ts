@@ -56,8 +56,8 @@ describe('what goes into a pot', () => {
     }));
     const sowings = sowingsOf(planned([{ name: 'Crop', aspect: 'crop', levels }]));
     expect(sowings).toEqual([
-      { crop: OAT.commonName, seeds: 20, depthMm: OAT.sowingDepthMm, gets: '' },
-      { crop: PEA.commonName, seeds: 2, depthMm: PEA.sowingDepthMm, gets: '' },
+      { crop: OAT.commonName, propagule: 'seed', seeds: 20, depthMm: OAT.sowingDepthMm, gets: '' },
+      { crop: PEA.commonName, propagule: 'seed', seeds: 2, depthMm: PEA.sowingDepthMm, gets: '' },
     ]);
   });
 

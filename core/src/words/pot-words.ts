@@ -15,6 +15,8 @@ import { LIGHT_WORDS } from './plan-words.ts';
 export interface PotSowing {
   /** Empty where the crop is not known. */
   readonly crop: string;
+  /** What is put in, in its crop's words: `seed`, `clove`, `tuber piece`. */
+  readonly propagule: string;
   readonly seeds: number;
   /** In mm; `null` where nothing gives a figure. */
   readonly depthMm: number | null;
@@ -42,10 +44,24 @@ export function potSowing(
     varied.has('cover') && say(settings.isCovered ? 'coveredPot' : 'openPot'),
     varied.has('temperature') && say('atDegrees', { temperatureC: settings.temperatureC }),
   ];
+  const crop = known.crops.find(({ id }) => id === settings.cropId);
   return {
-    crop: known.crops.find(({ id }) => id === settings.cropId)?.commonName ?? '',
+    crop: crop?.commonName ?? '',
+    propagule: crop?.propagule ?? say('seedWord'),
     seeds: seedsIn(plan, settings),
     depthMm: sowingDepth(plan, settings, known),
     gets: [doses, ...others].filter((part) => part !== false && part !== '').join(', '),
+  };
+}
+
+/** What goes into the pots of an experiment that came without a plan. */
+export function sowingWithoutPlan(
+  crop: Pick<Crop, 'propagule' | 'sowingDepthMm'> | null,
+  cropName: string,
+  seeds: number,
+): PotSowing {
+  return {
+    ...{ crop: cropName, propagule: crop?.propagule ?? say('seedWord'), seeds },
+    ...{ depthMm: crop?.sowingDepthMm ?? null, gets: '' },
   };
 }

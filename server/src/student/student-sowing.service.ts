@@ -2,12 +2,12 @@ import type { SowingItem } from '@bright-sprout/core/shared';
 import type { TickView } from '@bright-sprout/contract/sowing';
 import type { StudentSowingView, StudentTickRequest } from '@bright-sprout/contract/student';
 import { treatmentsOf } from '@bright-sprout/core/design';
-import { potSowing, type PotSowing } from '@bright-sprout/core/words';
+import { potSowing, type PotSowing, sowingWithoutPlan } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import { Crop, SeedLot } from '../inventory/index.ts';
-import { Experiment, ExperimentStore, type StoredPlan, type Unit } from '../plans/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
 import { TicksService } from '../sowing/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
@@ -58,8 +58,6 @@ export class StudentSowingService {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
     const sowings = await this.#sowingsOf(stored);
-    const seedsOf = (unit: Unit): number =>
-      unit.seedsSown ?? sowings.get(unit.treatmentId)?.seeds ?? stored.experiment.seedsPerUnit;
     const { sowOn } = stored.experiment;
     const hasBegun = sowOn <= today || ticks.length > 0;
     const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
@@ -78,10 +76,8 @@ export class StudentSowingService {
         unitId: unit.id,
         number: unit.number,
         ...treatmentOf(stored, unit),
-        crop: sowings.get(unit.treatmentId)?.crop ?? stored.experiment.cropName,
-        seeds: seedsOf(unit),
-        depthMm: sowings.get(unit.treatmentId)?.depthMm ?? null,
-        gets: sowings.get(unit.treatmentId)?.gets ?? '',
+        ...(sowings.get(unit.treatmentId) ?? withoutPlan(stored.experiment)),
+        ...(unit.seedsSown === null ? {} : { seeds: unit.seedsSown }),
         ticked: ticked(unit.id),
         note: unit.sowingNote,
       })),
@@ -90,10 +86,9 @@ export class StudentSowingService {
 
   /** What goes into the pots of each treatment, by its id. */
   async #sowingsOf({ experiment, treatments }: StoredPlan): Promise<Map<string, PotSowing>> {
-    const { planDocument: plan, cropName, seedsPerUnit } = experiment;
+    const plan = experiment.planDocument;
     if (!plan) {
-      const depthMm = experiment.crop?.figures.sowingDepthMm ?? null;
-      const alike = { crop: cropName, seeds: seedsPerUnit, depthMm, gets: '' };
+      const alike = withoutPlan(experiment);
       return new Map(treatments.map(({ id }) => [id, alike]));
     }
     const planned = treatmentsOf(plan);
@@ -115,4 +110,8 @@ export class StudentSowingService {
       }),
     );
   }
+}
+
+function withoutPlan({ crop, cropName, seedsPerUnit }: Experiment): PotSowing {
+  return sowingWithoutPlan(crop?.figures ?? null, cropName, seedsPerUnit);
 }

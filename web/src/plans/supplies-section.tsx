@@ -1,7 +1,7 @@
 import { oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
 import { type Materials, materialsOf, SETTLING, SPARE, WETTING } from '@bright-sprout/core/amounts';
-import { type Plan, unitsProblem } from '@bright-sprout/core/design';
+import { type Crop, type Plan, unitsProblem } from '@bright-sprout/core/design';
 import { CONTAINER_WORDS, kitchenText, volumeText } from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
@@ -22,8 +22,8 @@ export function SuppliesSection() {
   if (unitsProblem(plan)) return <p className="note-attention">{say('thePotsDoNotFitYetSee')}</p>;
   const materials = materialsOf(plan, lots);
   const volume = (ml: number): string => (measures === 'metric' ? volumeText(ml) : kitchenText(ml));
-  const nameOf = (cropId: string): string => crops.find((crop) => crop.id === cropId)?.commonName ?? cropId;
-  const rows = shoppingRows(plan, materials, volume, nameOf);
+  const cropOf = (cropId: string) => crops.find((crop) => crop.id === cropId);
+  const rows = shoppingRows(plan, materials, volume, cropOf);
   return (
     <div className="supplies printable">
       <div className="button-row no-print">
@@ -92,12 +92,21 @@ function shoppingRows(
   plan: Plan,
   materials: Materials,
   volume: (ml: number) => string,
-  nameOf: (cropId: string) => string,
+  cropOf: (cropId: string) => Crop | undefined,
 ): SupplyRow[] {
   const spare = say('spare', { spare: Math.round(SPARE * 100) });
   const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
+    const crop = cropOf(cropId);
+    const name = (crop?.commonName ?? cropId).toLowerCase();
+    // Cloves, corms and pieces are bought by number, seed by the packet.
+    if (crop && !crop.propagule.startsWith('seed'))
+      return {
+        what: name,
+        amount: say('pieces', { count: seeds, propagule: crop.propagule }),
+        working: say('potsInAll', { units: materials.units }),
+      };
     return {
-      what: say('seedsOf', { nameOf: nameOf(cropId).toLowerCase() }),
+      what: say('seedsOf', { nameOf: name }),
       amount: say('packets', { seeds, packets }),
       working: say('forPotsInAllPacketsOfRounded', {
         units: materials.units,

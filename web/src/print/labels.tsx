@@ -76,8 +76,9 @@ function KitCard({
 }) {
   const { experiment } = useExperiment();
   const sowingOf = usePotSowing();
-  const seedsOf = new Map<string, number>();
-  for (const { crop, seeds } of units.map(sowingOf)) seedsOf.set(crop, (seedsOf.get(crop) ?? 0) + seeds);
+  const seedsOf = new Map<string, { propagule: string; count: number }>();
+  for (const { crop, propagule, seeds } of units.map(sowingOf))
+    seedsOf.set(crop, { propagule, count: (seedsOf.get(crop)?.count ?? 0) + seeds });
   const steps = (experiment.plan?.steps ?? []).filter((step) => step.when === 'sowing');
   return (
     <section>
@@ -88,9 +89,7 @@ function KitCard({
           {say('potsLabelsSeedsOf', {
             unitsCount: units.length,
             seeds: allOf(
-              [...seedsOf].map(([crop, count]) =>
-                say('seedsOfCrop', { count, crop: crop || say('theCrop') }),
-              ),
+              [...seedsOf].map(([crop, of]) => say('seedsOfCrop', { ...of, crop: crop || say('theCrop') })),
             ),
           })}
         </b>

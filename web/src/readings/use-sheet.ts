@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/readings';
 import type { UnitView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { ApiFailure } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { readBlock, readCell } from './cell-text.ts';
@@ -13,13 +13,15 @@ import { useKeepReadings } from './use-keep-reading.ts';
 export function useSheet(units: readonly UnitView[]) {
   const { experiment, readings, day } = useExperiment();
   const { variables } = experiment;
-  const [cells, setCells] = useState<Readonly<Record<string, CellState>>>({});
+  const typed = `${TYPED}${experiment.id}.${day}`;
+  const [cells, setCells] = useState<Readonly<Record<string, CellState>>>(() => typedBefore(typed));
   const [pasted, setPasted] = useState<readonly PastedCell[]>();
   const at = useRef<[number, number]>([0, 0]);
   /** What was kept last of each cell since it was typed into: Enter and leaving the cell after it are one reading. */
   const keptLast = useRef(new Map<string, string>());
   const keep = useKeepReadings();
   const kept = useMemo(() => keptOf(readings, day), [readings, day]);
+  useEffect(() => rememberTyped(typed, cells), [typed, cells]);
   const set = (key: string, text: string): void => {
     keptLast.current.delete(key);
     setCells((before) => ({ ...before, [key]: { text, refusal: undefined } }));
@@ -44,6 +46,17 @@ export function useSheet(units: readonly UnitView[]) {
         refuse(key, error instanceof ApiFailure ? error.message : say('notKeptTryAgain')),
       );
   };
+  // What was typed when the page went away is kept as soon as the sheet is open again.
+  const restored = useRef(false);
+  useEffect(() => {
+    if (restored.current) return;
+    restored.current = true;
+    for (const unit of units)
+      for (const variable of variables) {
+        const text = cells[keyOf(unit, variable)]?.text;
+        if (text) save(unit, variable, text);
+      }
+  });
   const paste = (row: number, column: number, text: string): boolean => {
     const block = readBlock(text);
     if (block.length === 1 && block[0]?.length === 1) return false;
@@ -94,6 +107,30 @@ export function useSheet(units: readonly UnitView[]) {
     leavePasted: () => setPasted(undefined),
     fillDown,
   };
+}
+
+const TYPED = 'bright-sprout.typed-sheet.';
+
+/** What was typed and not kept when the page was left in the middle of a cell. */
+function typedBefore(key: string): Record<string, CellState> {
+  try {
+    const texts = JSON.parse(sessionStorage.getItem(key) ?? '{}') as Record<string, string>;
+    return Object.fromEntries(
+      Object.entries(texts).map(([cell, text]) => [cell, { text, refusal: undefined }]),
+    );
+  } catch {
+    return {};
+  }
+}
+
+function rememberTyped(key: string, cells: Readonly<Record<string, CellState>>): void {
+  try {
+    const texts = Object.entries(cells).map(([cell, { text }]) => [cell, text] as const);
+    if (texts.length === 0) sessionStorage.removeItem(key);
+    else sessionStorage.setItem(key, JSON.stringify(Object.fromEntries(texts)));
+  } catch {
+    // A full or closed store must not stop anybody from typing.
+  }
 }
 
 /** What a cell is kept under. */

@@ -60,7 +60,7 @@ export function SowingSteps() {
 export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly TickView[] }) {
   const { experiment } = useExperiment();
   const tick = useTick();
-  const { crop, seeds, depthMm, gets } = usePotSowing()(unit);
+  const { crop, propagule, seeds, depthMm, gets } = usePotSowing()(unit);
   return (
     <section className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
       <h3>
@@ -77,6 +77,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
       <p className="quiet">
         {say('seeds', {
           seedsSown: seeds,
+          propagule,
           ofCrop: crop && say('ofCrop', { crop: crop.toLowerCase() }),
           deepText: deepText(depthMm),
         })}

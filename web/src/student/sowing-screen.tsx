@@ -90,6 +90,7 @@ function PotTicks({
       <p>
         {say('seedsOfPot', {
           seeds: pot.seeds,
+          propagule: pot.propagule,
           crop: pot.crop.toLowerCase(),
           hasCrop: pot.crop ? 'yes' : 'no',
         })}

@@ -44,6 +44,8 @@ export default {
   aTenthOfThePlaceWets:
     'The places hold {cellMl} mL. About a tenth, {usualMl} mL, wets the mix and leaves no water standing; then look and feel.',
   giveMl: 'Give {usualMl} mL',
+  sortTheSeeds: 'Sort the seeds',
+  seedWord: 'seed',
   doseOf:
     '{unit, select, drop {{amount, plural, one {# drop} other {# drops}} of {material}} pinch {{amount, plural, one {# pinch} other {# pinches}} of {material}} tablet {{amount, plural, one {# tablet} other {# tablets}} of {material}} other {{amount} {unit} of {material}}}',
   waterOf: '{waterMl} mL of water at each watering',

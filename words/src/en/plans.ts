@@ -156,6 +156,7 @@ export default {
   tape: 'Sticky tape',
   roll: '1 roll',
   tapeForBags: 'to hang the bags by their upper edge',
+  pieces: '{count, plural, one {# {propagule}} other {# {propagule}s}}',
   undoPlan: 'Undo a change',
   takesBack: 'Takes back what was changed last: {parts}',
   otherKind: 'With another kind these parts begin anew: {parts}. You can take it back with “Undo a change”.',

@@ -21,7 +21,7 @@ export default {
   theCrop: 'the crop',
   potsLabelsSeedsOf:
     '{unitsCount, plural, one {# pot} other {# pots}}, {unitsCount, plural, one {# label} other {# labels}}, {seeds}',
-  seedsOfCrop: '{count, plural, one {# seed} other {# seeds}} of {crop}',
+  seedsOfCrop: '{count, plural, one {# {propagule}} other {# {propagule}s}} of {crop}',
   pot: 'Pot',
   treatment: 'Treatment',
   seeds: 'Seeds',

@@ -2,7 +2,7 @@ export default {
   showTheStepsLarge: 'Show the steps large',
   sowingOfPot: 'Sowing of pot {number}',
   pot: 'Pot {number} <small>{treatmentOf}</small>',
-  seeds: '{seedsSown, plural, one {# seed} other {# seeds}}{ofCrop}{deepText}',
+  seeds: '{seedsSown, plural, one {# {propagule}} other {# {propagule}s}}{ofCrop}{deepText}',
   ofCrop: ' of {crop}',
   takeSowingBack:
     '{count, plural, one {This pot was not sown: take it back} other {They were not sown after all: take it back}}',

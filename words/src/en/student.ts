@@ -89,7 +89,8 @@ export default {
   yourTeacherClosedThisDayShowYour: 'Your teacher closed this day. Show your teacher what you see.',
   youReadThisPutsItRight: 'You read {findingText}. This puts it right.',
   skipThisQuestion: 'Skip this question',
-  seedsOfPot: '{seeds, plural, one {# seed} other {# seeds}}{hasCrop, select, yes { of {crop}} other {}}',
+  seedsOfPot:
+    '{seeds, plural, one {# {propagule}} other {# {propagule}s}}{hasCrop, select, yes { of {crop}} other {}}',
   potGets: 'It gets {gets}.',
   sowingDay: 'Sowing day',
   nobodyTastesSeedsOrSoilWashYour: 'Nobody tastes seeds or soil. Wash your hands when you are done.',

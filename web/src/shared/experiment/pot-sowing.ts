@@ -1,6 +1,6 @@
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { treatmentsOf } from '@bright-sprout/core/design';
-import { potSowing, type PotSowing } from '@bright-sprout/core/words';
+import { potSowing, type PotSowing, sowingWithoutPlan } from '@bright-sprout/core/words';
 import { useMemo } from 'react';
 import { treatmentOf, useExperiment } from './context.tsx';
 import { useSurroundings } from './surroundings.ts';
@@ -15,7 +15,7 @@ export function usePotSowing(): (unit: UnitView) => PotSowing {
     const { plan, crop, cropName, seedsPerUnit } = experiment;
     const known = surroundings ?? NOTHING_KNOWN;
     const sowings = plan ? treatmentsOf(plan).map((treatment) => potSowing(plan, treatment, known)) : [];
-    const alike = { crop: cropName, seeds: seedsPerUnit, depthMm: crop?.sowingDepthMm ?? null, gets: '' };
+    const alike = sowingWithoutPlan(crop, cropName, seedsPerUnit);
     return (unit) => {
       const own = sowings[treatmentOf(experiment, unit).style] ?? alike;
       return { ...own, crop: own.crop || cropName, seeds: unit.seedsSown ?? own.seeds };

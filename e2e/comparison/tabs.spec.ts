@@ -161,6 +161,7 @@ test('classes are pooled as blocks; the printed page holds all; a bundle opens a
   await page.waitForURL(/\/compare/);
   await expect(page.locator('.headline')).toHaveText(answer);
   await page.getByRole('link', { name: 'To the shelf' }).click();
+  await page.getByRole('searchbox').fill('paper hoods');
   await page
     .getByRole('button', { name: /Take “Do paper hoods/ })
     .last()

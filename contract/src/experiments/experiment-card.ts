@@ -31,6 +31,8 @@ export interface ExperimentCard {
   sowOn: Day;
   lessonOn: Day;
   units: number;
+  /** The class that runs it; `null` for none. */
+  className: string | null;
   job: JobView;
   treatments: CardTreatmentView[];
 }

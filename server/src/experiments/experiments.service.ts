@@ -46,7 +46,7 @@ export class ExperimentsService {
     const [experiments, units] = await Promise.all([
       manager.find(Experiment, {
         where: { teacherId: teacher.id, discardedAt: IsNull() },
-        relations: { crop: true },
+        relations: { crop: true, schoolClass: true },
       }),
       this.source.query<UnitRow[]>(UNITS_WITH_LAST_READING, [teacher.id]),
     ]);
@@ -104,6 +104,7 @@ function cardOf(
     sowOn: experiment.sowOn,
     lessonOn: experiment.lessonOn,
     units: units.length,
+    className: experiment.schoolClass?.name ?? null,
     job: { ...job, isDue: isDueToday(job) },
     treatments: treatments.map((treatment) => {
       const own = units.filter((unit) => unit.treatmentId === treatment.id);

@@ -2,11 +2,13 @@ import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import type { CropHabit } from '@bright-sprout/core/design';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { OpenFile } from '../imports/index.ts';
 import { experimentsQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
-import { COLOURS, FailureNote, shortDay } from '../shared/ui/index.ts';
+import { COLOURS, dayOfYear, FailureNote } from '../shared/ui/index.ts';
 import { DiscardButton } from './discard-button.tsx';
 import { jobStage, jobText } from './job-text.ts';
 import { StartForm } from './start-form.tsx';
@@ -27,11 +29,7 @@ export default function ExperimentsPage() {
       </div>
       <FailureNote error={error} />
       {cards?.length === 0 && <NoExperiments />}
-      <ul className="boards">
-        {cards?.map((card) => (
-          <Board key={card.id} card={card} />
-        ))}
-      </ul>
+      {cards && cards.length > 0 && <Shelf cards={cards} />}
     </main>
   );
 }
@@ -41,6 +39,58 @@ function greeting(due: number, all: number | undefined): string {
   if (all === 0) return say('anEmptyShelfAndAQuestion');
   if (due === 0) return say('nothingIsDueToday');
   return due === 1 ? say('oneThingToDoToday') : say('thingsToDoToday', { due });
+}
+
+/** As many finished ones stand open on the shelf; more are put away. */
+const FEW_FINISHED = 6;
+
+/** From so many experiments on the shelf can be searched. */
+const MANY = 6;
+
+/** Every experiment: what goes on first, what is finished behind it; searched by words, crop, class and year. */
+function Shelf({ cards }: { cards: readonly ExperimentCard[] }) {
+  const [wanted, setWanted] = useState('');
+  const words = wanted.toLowerCase().split(/\s+/).filter(Boolean);
+  const found = cards.filter((card) => words.every((word) => textOf(card).includes(word)));
+  const open = found.filter(({ status }) => status !== 'finished');
+  const finished = found.filter(({ status }) => status === 'finished');
+  return (
+    <>
+      {cards.length >= MANY && (
+        <Form.Control
+          type="search"
+          className="shelf-search"
+          value={wanted}
+          placeholder={say('searchShelf')}
+          aria-label={say('searchShelf')}
+          onChange={({ target }) => setWanted(target.value)}
+        />
+      )}
+      {found.length === 0 && <p role="status">{say('nothingFound', { wanted })}</p>}
+      <Boards cards={open} />
+      {finished.length > 0 && (
+        <details className="shelf-finished" open={finished.length <= FEW_FINISHED || words.length > 0}>
+          <summary>{say('finishedCount', { count: finished.length })}</summary>
+          <Boards cards={finished} />
+        </details>
+      )}
+    </>
+  );
+}
+
+function textOf({ question, cropName, className, sowOn, treatments }: ExperimentCard): string {
+  const names = treatments.map(({ name }) => name);
+  return [question, cropName, className, sowOn, ...names].join(' ').toLowerCase();
+}
+
+function Boards({ cards }: { cards: readonly ExperimentCard[] }) {
+  return (
+    <ul className="boards">
+      {cards.map((card) => (
+        <Board key={card.id} card={card} />
+      ))}
+    </ul>
+  );
 }
 
 function Board({ card }: { card: ExperimentCard }) {
@@ -55,9 +105,10 @@ function Board({ card }: { card: ExperimentCard }) {
           {say('potsSownLesson', {
             cropName: card.cropName,
             units: card.units,
-            status: card.status === 'draft' ? say('notYet') : shortDay(card.sowOn),
-            lessonOn: shortDay(card.lessonOn),
+            status: card.status === 'draft' ? say('notYet') : dayOfYear(card.sowOn, card.today),
+            lessonOn: dayOfYear(card.lessonOn, card.today),
           })}
+          {card.className && ` · ${card.className}`}
         </p>
         <ul className="treatment-key">
           {card.treatments.map((treatment) => (

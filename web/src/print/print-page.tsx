@@ -70,6 +70,7 @@ export default function PrintPage() {
       </div>
       <article
         className={`paper paper-${paper}`}
+        tabIndex={0}
         aria-label={SHEETS.find((one) => one.sheet === sheet)?.name}
       >
         {sheet === 'labels' && <Labels code={schoolClass?.code} />}

@@ -25,6 +25,12 @@ export function shortDay(day: string): string {
   return SHORT(day);
 }
 
+/** `Mon 23 Nov`, with its year where that is not this year's. */
+export function dayOfYear(day: string, today: string): string {
+  const year = day.slice(0, 4);
+  return year === today.slice(0, 4) ? shortDay(day) : `${shortDay(day)} ${year}`;
+}
+
 /** `Monday 23 November 2026` */
 export function longDay(day: string): string {
   return LONG(day);

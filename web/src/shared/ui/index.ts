@@ -1,7 +1,7 @@
 export { arrowWay, withinPicture } from './arrow-keys.ts';
 export { Choice, choicesOf } from './choice.tsx';
 export { ClaimNotes } from './claim-notes.tsx';
-export { WEEKDAYS, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
+export { WEEKDAYS, dayOfYear, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
 export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';

@@ -1,0 +1,94 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openStage, test } from '../support/test.ts';
+
+/** Pages of an experiment behind links of its stages. */
+const PAGES = [
+  ...['sheet', 'history', 'progress', 'care'].map((view) => `record?view=${view}`),
+  ...['growth', 'emergence', 'treatments', 'teams', 'predictions', 'data'].map((tab) => `compare?tab=${tab}`),
+  ...['labels', 'rows', 'recording', 'helper'].map((sheet) => `print?sheet=${sheet}`),
+  'lesson/papers',
+  'lesson/remote',
+  'lesson/journal',
+  'lesson/show',
+  'pictures',
+];
+
+const STAGES = ['Plan', 'Sow', 'Record', 'Compare', 'Teach'] as const;
+
+/** The page of a stage is fetched when it is opened; the one before stays until then. */
+const CHUNK_MS = 700;
+
+/** Elements that reach beyond the window to the right, and are in no box of their own that scrolls. */
+function beyond(): string[] {
+  const wide = document.documentElement.clientWidth;
+  const scrolls = (element: Element | null): boolean => {
+    for (let at = element; at && at !== document.body; at = at.parentElement) {
+      const { overflowX } = getComputedStyle(at);
+      if (overflowX === 'auto' || overflowX === 'scroll' || overflowX === 'hidden' || overflowX === 'clip')
+        return true;
+    }
+    return false;
+  };
+  return [...document.body.querySelectorAll('*')]
+    .filter((element) => {
+      const box = element.getBoundingClientRect();
+      return box.width > 0 && box.height > 0 && box.right > wide + 1 && !scrolls(element.parentElement);
+    })
+    .map((element) => element.outerHTML.slice(0, 120))
+    .slice(0, 3);
+}
+
+async function expectFits(page: Page, where: string): Promise<void> {
+  await page.waitForFunction(() => document.querySelector('[aria-busy="true"]') === null);
+  const found = await page.evaluate(beyond);
+  const width = await page.evaluate(
+    () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+  );
+  expect([where, found, width <= 0]).toEqual([where, [], true]);
+}
+
+/** Every tab of the page, or none. */
+async function eachTab(page: Page, look: (name: string) => Promise<void>): Promise<void> {
+  const tabs = await page.getByRole('tab').allInnerTexts();
+  if (tabs.length === 0) return look('');
+  for (const name of tabs) {
+    await page.getByRole('tab', { name, exact: true }).click();
+    await look(name);
+  }
+}
+
+for (const [what, width, height] of [
+  ['a phone', 390, 844],
+  ['a window of 1280 pixels at 200 %', 640, 400],
+] as const) {
+  test(`every page of an experiment fits ${what}, and its head leaves most of the page to it`, async ({
+    demo: page,
+  }) => {
+    test.slow();
+    await page.setViewportSize({ width, height });
+    await expectFits(page, 'shelf');
+    for (const link of ['Classes', 'Seed drawer']) {
+      await page.getByRole('link', { name: link }).click();
+      await page.waitForTimeout(CHUNK_MS);
+      await expectFits(page, link);
+    }
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
+    for (const stage of STAGES) {
+      await openStage(page, stage);
+      await page.waitForURL(new RegExp(`/${stage.toLowerCase()}`));
+      await page.waitForTimeout(CHUNK_MS);
+      await eachTab(page, (tab) => expectFits(page, `${stage} ${tab}`));
+      const head = await page.locator('.frame-head').boundingBox();
+      expect([stage, (head?.height ?? 0) < 140]).toEqual([stage, true]);
+      await expectAccessible(page);
+    }
+    const experiment = page.url().replace(/\/teach.*/, '');
+    for (const address of PAGES) {
+      await page.goto(`${experiment}/${address}`);
+      await page.waitForTimeout(CHUNK_MS);
+      // Paper is as wide as paper, and is shown in a box that scrolls.
+      await expectFits(page, address);
+    }
+  });
+}

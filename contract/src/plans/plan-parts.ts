@@ -293,6 +293,10 @@ export class PredictionPart {
   @Trimmed()
   @Length(1, 120, { each: true, message: 'Write each answer in up to 120 characters.' })
   choices: string[];
+
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a date that exists.' })
+  closesOn?: CalendarDay | null;
 }
 
 /** What should stand on the layout on the lesson day. */

@@ -1,5 +1,5 @@
 import { MOST_ENTRY_BYTES, MOST_PART_BYTES } from '@bright-sprout/core/shared';
-import type { PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
+import type { OtherPotView, PracticeRequest, PracticeView, StudentSowingView } from './work.ts';
 import type {
   ChosenStudentRequest,
   DeviceView,
@@ -16,7 +16,14 @@ import type { DrawingPart, EntryView } from '../journal/index.ts';
 import type { CareView } from '../care/index.ts';
 import { json, request, route } from '../shared/index.ts';
 
-export { PracticeRequest, type PracticeView, type SowingPotView, type StudentSowingView } from './work.ts';
+export {
+  type OtherPotView,
+  type PotNote,
+  PracticeRequest,
+  type PracticeView,
+  type SowingPotView,
+  type StudentSowingView,
+} from './work.ts';
 export {
   ChosenStudentRequest,
   type CropGrowthView,
@@ -70,6 +77,13 @@ export const studentRoutes = {
     summary: 'The pots of the student’s team today',
     access: 'student',
     answer: json<StudentPotView[]>(),
+  }),
+  otherPot: route({
+    method: 'GET',
+    path: '/device/units/:unitId',
+    summary: 'Whose a pot of the class is, and why the student does not read it today',
+    access: 'student',
+    answer: json<OtherPotView>(),
   }),
   keepPot: route({
     method: 'PUT',

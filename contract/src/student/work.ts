@@ -38,6 +38,21 @@ export interface CarefulReaderView {
   displayName: string;
 }
 
+/** Why a pot whose code was read is not among those a student reads today. */
+export const POT_NOTES = ['other_team', 'not_sown', 'dead', 'removed', 'finished'] as const;
+export type PotNote = (typeof POT_NOTES)[number];
+
+/** A pot of the class that the student at the device does not read today. */
+export interface OtherPotView {
+  number: number;
+  question: string;
+  treatment: string;
+  style: number;
+  /** Whose it is; empty for nobody's. */
+  team: string;
+  why: PotNote;
+}
+
 /** A pot to sow, as its team ticks it. */
 export interface SowingPotView {
   unitId: Id;

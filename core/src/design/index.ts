@@ -92,6 +92,7 @@ export {
   MOST_TREATMENTS,
   MOST_UNITS,
   PLAIN_LEVEL,
+  renamedChoices,
   type PlanTreatment,
   treatmentCode,
   treatmentsOf,

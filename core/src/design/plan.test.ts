@@ -13,6 +13,7 @@ import {
   startPlan,
   STARTING_CROPS,
   type ContainerKind,
+  renamedChoices,
   startingSteps,
   usualWaterMl,
   stepsFromBright,
@@ -40,6 +41,23 @@ function plan(changes: Partial<Plan> = {}, kind: Plan['kind'] = 'one_factor'): P
 function level(name: string, changes: Partial<PlanLevel> = {}): PlanLevel {
   return { ...PLAIN_LEVEL, name, ...changes };
 }
+
+describe('answers to guess at', () => {
+  test.each([
+    [
+      'Changed',
+      'With lime',
+      ['Changed grows taller', 'changed', 'Unchanged'],
+      ['With lime grows taller', 'With lime', 'Unchanged'],
+    ],
+    ['A+', 'B', ['A+ wins', 'A wins'], ['B wins', 'A wins']],
+    ['Sun', '$&', ['Sun first'], ['$& first']],
+    ['', 'X', ['Sun first'], ['Sun first']],
+    ['Sun', ' ', ['Sun first'], ['Sun first']],
+  ])('%s becomes %s where it is named whole', (before, after, choices, wanted) => {
+    expect(renamedChoices(choices, before, after)).toEqual(wanted);
+  });
+});
 
 describe('steps', () => {
   const inOrder = (kind: Plan['kind'], container: ContainerKind = 'pots', hasSoil = true) =>

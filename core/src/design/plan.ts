@@ -162,6 +162,8 @@ export interface PlanMeasure {
 export interface PredictionSetUp {
   readonly prompt: string;
   readonly choices: readonly string[];
+  /** The last day on which tablets take a guess; left out or `null` while the experiment goes on. */
+  readonly closesOn?: CalendarDay | null;
 }
 
 /** What should stand on the layout on the lesson day. */

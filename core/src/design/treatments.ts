@@ -159,6 +159,15 @@ export function differingAspects(factor: PlanFactor): Aspect[] {
     .map(([aspect]) => aspect);
 }
 
+/** Answers to guess at, with a treatment called by its new name wherever they name it whole. */
+export function renamedChoices(choices: readonly string[], before: string, after: string): string[] {
+  const name = before.trim();
+  if (name === '' || after.trim() === '') return [...choices];
+  const plain = name.replaceAll(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`);
+  const whole = new RegExp(String.raw`(?<![\p{L}\p{N}])${plain}(?![\p{L}\p{N}])`, 'giu');
+  return choices.map((choice) => choice.replace(whole, () => after.trim()));
+}
+
 /** Treatments that a plan's comparison takes together. */
 export interface ComparedGroup {
   readonly name: string;

@@ -196,6 +196,9 @@ test('a tablet', async () => {
   await put(tablet, '/device/student', { studentId });
   await get(tablet, '/device');
   await get(tablet, '/device/pots');
+  const unsown = await put(teacher, `/experiments/${uuid()}`, { question: 'Not yet?', cropId: 'oat' });
+  await put(teacher, `/experiments/${(unsown.body as ExperimentView).id}/class`, { classId, units: [] });
+  await get(tablet, `/device/units/${(unsown.body as ExperimentView).units[0]!.id}`);
   await put(tablet, `/device/readings/${uuid()}`, readingOf(sown, 1, { observedOn: today }));
   const late = await startSown(teacher, today);
   await put(teacher, `/experiments/${late.id}/class`, { classId, units: [] });

@@ -126,9 +126,15 @@ export class PredictionsService {
     return Promise.all(experiments.map((experiment) => this.#idea(experiment, student, device)));
   }
 
-  /** @throws ApiError `not_found`, `no_student` and those of {@link predict} */
+  /** @throws ApiError `not_found`, `no_student`, `guessing_closed` and those of {@link predict} */
   async predictAsStudent(device: JoinedDevice, id: string, request: StudentPredictionRequest): Promise<void> {
     const author = await this.#author(device, request);
+    const experiment = await this.source
+      .getRepository(Experiment)
+      .findOneByOrFail({ id: request.experimentId });
+    // By the day on which it was made: one that waited for a network counts.
+    if (isClosed(experiment, this.work.timeOf(device, request.made).day))
+      throw new ApiError('guessing_closed', say('guessingIsClosed'));
     await this.predict(request.experimentId, id, request.choice, author);
   }
 
@@ -171,7 +177,7 @@ export class PredictionsService {
       question: experiment.question,
       ...promptOf(experiment),
       ownChoice: guess?.choice ?? null,
-      canGuess: experiment.status !== 'finished',
+      canGuess: experiment.status !== 'finished' && !isClosed(experiment, this.clock.today(device.timeZone)),
       evidence: comparison.words.evidence,
       measured,
       own: conclusion ? conclusionView(conclusion) : null,
@@ -194,8 +200,15 @@ export class PredictionsService {
   }
 }
 
-function promptOf({ planDocument }: Experiment): { prompt: string; choices: readonly string[] } {
-  return planDocument?.prediction ?? { prompt: '', choices: [] };
+function promptOf({ planDocument }: Experiment): { prompt: string; choices: string[] } {
+  const { prompt = '', choices = [] } = planDocument?.prediction ?? {};
+  return { prompt, choices: [...choices] };
+}
+
+/** True of a day after the last one on which a guess is taken. */
+function isClosed({ planDocument }: Experiment, day: string): boolean {
+  const closesOn = planDocument?.prediction.closesOn;
+  return closesOn != null && day > closesOn;
 }
 
 /** The newest row of each student; rows without one are of the teacher's hand and all count. */

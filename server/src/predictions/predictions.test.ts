@@ -1,7 +1,8 @@
 import type { ExperimentView } from '@bright-sprout/contract/plans';
+import type { StudentIdeasView } from '@bright-sprout/contract/predictions';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { CLASS, readingOf, startSown } from '../app/testing/experiments.ts';
+import { CLASS, dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
@@ -60,6 +61,23 @@ describe('guesses', () => {
       ownChoice: second,
       canGuess: true,
     });
+  });
+
+  test('tablets take none after the day that the teacher set, and say so', async () => {
+    const device = await deviceOf(IDS.ben);
+    const { plan, version } = (await teacher.get(`/api/experiments/${experiment.id}`).expect(200)).body;
+    const close = (closesOn: string | null, at: number) =>
+      teacher
+        .put(`/api/experiments/${experiment.id}/plan`)
+        .send({ ...plan, version: at, prediction: { ...plan.prediction, closesOn } });
+    const closed = (await close(dayFromToday(-1), version).expect(200)).body;
+    const body = { experimentId: experiment.id, choice: plan.prediction.choices[0] };
+    const refused = await device.put(`/api/device/predictions/${uuid()}`).send(body);
+    expect([refused.status, refused.body.code]).toEqual([409, 'guessing_closed']);
+    const ideas = (await device.get('/api/device/ideas').expect(200)).body as StudentIdeasView[];
+    expect(ideas.find(({ experimentId }) => experimentId === experiment.id)?.canGuess).toBe(false);
+    await close(null, closed.version).expect(200);
+    await device.put(`/api/device/predictions/${uuid()}`).send(body).expect(204);
   });
 
   test('a guess after something is up says so', async () => {

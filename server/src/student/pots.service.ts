@@ -1,14 +1,19 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ReadingView } from '@bright-sprout/contract/readings';
-import type { StudentPotView, StudentReadingRequest } from '@bright-sprout/contract/student';
+import type {
+  OtherPotView,
+  PotNote,
+  StudentPotView,
+  StudentReadingRequest,
+} from '@bright-sprout/contract/student';
 import { type UnitDay, unitDays } from '@bright-sprout/core/growth';
-import { LATE_WORDS, calendarDay } from '@bright-sprout/core/shared';
+import { LATE_WORDS, calendarDay, type ReadingState } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plans/index.ts';
 import { Reading, ReadingsService } from '../readings/index.ts';
-import { Clock, invalidField } from '../shared/index.ts';
+import { Clock, invalidField, notFound } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 import { type KnownStudent, OwnWorkService, ownUnits, workAt } from './own-work.service.ts';
 import { PracticeService } from './practice.service.ts';
@@ -38,6 +43,27 @@ export class PotsService {
     const { typicalMm } = await this.practice.ofClass(device.classId);
     const pots = await Promise.all(experiments.map(({ id }) => this.#potsOf(id, student, today, typicalMm)));
     return pots.flat();
+  }
+
+  /**
+   * Whose a pot of the class is whose code was read, and why the student does not read it today.
+   * @throws ApiError `not_found` when the class has no such pot, or the student reads it
+   */
+  async other(device: JoinedDevice, unitId: string): Promise<OtherPotView> {
+    const student = await this.work.student(device, undefined);
+    const today = this.clock.today(device.timeZone);
+    const found = await this.work.unitOn(device, unitId, today);
+    if (!found) throw notFound();
+    const stored = await this.store.load(found.experimentId);
+    const unit = stored.units.find(({ id }) => id === unitId);
+    const [variable] = stored.variables;
+    if (!unit || !variable || stored.experiment.discardedAt !== null) throw notFound();
+    const readings = await this.readings.recent([unitId], today);
+    const { last } = readOf(variable, readings, new Set(), today).of(unit);
+    const why = whyNotRead(stored, unit, student, last?.state, today);
+    if (!why) throw notFound();
+    const { question } = stored.experiment;
+    return { number: unit.number, question, ...treatmentOf(stored, unit), team: unit.team, why };
   }
 
   /**
@@ -164,6 +190,19 @@ function readOf(
       };
     },
   };
+}
+
+function whyNotRead(
+  { experiment, units }: StoredPlan,
+  unit: Unit,
+  student: KnownStudent,
+  state: ReadingState | undefined,
+  today: string,
+): PotNote | undefined {
+  if (experiment.status === 'finished') return 'finished';
+  if (unit.sownOn === null || unit.sownOn > today) return 'not_sown';
+  if (state === 'dead' || state === 'removed') return state;
+  return ownUnits(units, student).some(({ id }) => id === unit.id) ? undefined : 'other_team';
 }
 
 /** Name and style of the treatment of a unit. */

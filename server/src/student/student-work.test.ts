@@ -6,7 +6,7 @@ import { practiceTask } from '@bright-sprout/core/simulate';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
-import { CLASS, dayFromToday, planOf, startDraft, startSown } from '../app/testing/experiments.ts';
+import { CLASS, dayFromToday, planOf, readingOf, startDraft, startSown } from '../app/testing/experiments.ts';
 import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 const HOUR_MS = 3_600_000;
@@ -82,6 +82,40 @@ function made(studentId: string, hoursAgo: number, wrongBy = 0) {
     madeAt: new Date(sentAt.getTime() - hoursAgo * HOUR_MS).toISOString(),
   };
 }
+
+describe('the code of a pot that is not to be read', () => {
+  const about = async (device: Client, unitId: string) => device.get(`/api/device/units/${unitId}`);
+
+  test('of another team, not sown, dead, finished, or nobody’s says so', async () => {
+    const device = await deviceOf(ids.ada);
+    const [theirs, mine] = [sown.units[6]!, sown.units[0]!];
+    expect((await about(device, theirs.id)).body).toMatchObject({
+      why: 'other_team',
+      team: 'Herons',
+      number: 7,
+    });
+    expect((await about(device, mine.id)).status).toBe(404);
+    expect((await about(device, uuid())).status).toBe(404);
+
+    const draft = await give(await startDraft(teacher));
+    expect((await about(device, draft.units[0]!.id)).body.why).toBe('not_sown');
+
+    const other = await give(await startSown(teacher));
+    const dead = readingOf(other, 0, {
+      state: 'dead',
+      value: null,
+      entered: '',
+      observedOn: dayFromToday(-1),
+    });
+    await teacher.put(`/api/experiments/${other.id}/readings/${uuid()}`).send(dead).expect(200);
+    expect((await about(device, other.units[0]!.id)).body.why).toBe('dead');
+    await teacher.put(`/api/experiments/${other.id}/finish`).send({ finished: true }).expect(200);
+    expect((await about(device, other.units[1]!.id)).body.why).toBe('finished');
+
+    const foreign = await startSown(await server.teacher());
+    expect((await about(device, foreign.units[0]!.id)).status).toBe(404);
+  });
+});
 
 describe('a reading made without network', () => {
   test.each([

@@ -1,6 +1,7 @@
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import {
   type DeviceView,
+  type OtherPotView,
   JoinRequest,
   type StudentPotView,
   StudentReadingRequest,
@@ -67,6 +68,11 @@ export class StudentController {
   @Operation(studentRoutes.pots)
   all(@CurrentDevice() device: JoinedDevice): Promise<StudentPotView[]> {
     return this.pots.pots(device);
+  }
+
+  @Operation(studentRoutes.otherPot)
+  other(@CurrentDevice() device: JoinedDevice, @Param('unitId') unitId: string): Promise<OtherPotView> {
+    return this.pots.other(device, unitId);
   }
 
   @Operation(studentRoutes.keepPot)

@@ -6,9 +6,11 @@ import {
   differingAspects,
   DOSE_UNITS,
   LIGHT_PLACES,
+  renamedChoices,
 } from '@bright-sprout/core/design';
 import { LIGHT_WORDS } from '@bright-sprout/core/words';
 import { X } from 'lucide-react';
+import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
@@ -27,7 +29,8 @@ export function LevelRow({
   level: number;
   onChange: (levels: LevelPart[]) => void;
 }) {
-  const { plan, isPlanted, problem } = usePlanEditor();
+  const { plan, isPlanted, problem, apply } = usePlanEditor();
+  const called = useRef('');
   const { register, getValues } = useFormContext<PlanRequest>();
   const whole = plan.factors[factor];
   const own = whole?.levels[level];
@@ -39,12 +42,28 @@ export function LevelRow({
       : say('level', { level: level + 1 });
   const extra = differingAspects(whole).filter((aspect) => aspect !== whole.aspect);
   const levels = (): LevelPart[] => getValues(`factors.${factor}.levels`);
+  const name = register(`${path}.name`);
+  // Answers to guess at that name this level follow when it is called otherwise.
+  const follow = (next: string): void => {
+    const { choices } = getValues('prediction');
+    const renamed = renamedChoices(choices, called.current, next);
+    if (called.current !== next && renamed.some((choice, at) => choice !== choices[at]))
+      apply({ prediction: { ...getValues('prediction'), choices: renamed } });
+    called.current = next;
+  };
   const nameProblem = problem(`${path}.name`);
   return (
     <li>
       {plan.factors.length === 1 ? <TreatmentMark style={level} size={18} /> : <span className="level-dot" />}
       <Form.Control
-        {...register(`${path}.name`)}
+        {...name}
+        onFocus={({ target }) => {
+          called.current = target.value;
+        }}
+        onBlur={(event) => {
+          void name.onBlur(event);
+          follow(event.target.value);
+        }}
         aria-label={label}
         isInvalid={nameProblem !== undefined}
         autoComplete="off"

@@ -23,6 +23,15 @@ export function PredictionEditor() {
         <Said by={say} code="theClassGuessesFirstAnswers" values={{ choicesCount: choices.length }} />
       </summary>
       <TextInput name="prediction.prompt" label={say('asked')} />
+      <Form.Group controlId="guessing-closes" className="plan-field">
+        <Form.Label>{say('guessingCloses')}</Form.Label>
+        <Form.Control
+          {...register('prediction.closesOn', { setValueAs: (value: unknown) => value || null })}
+          type="date"
+          className="date-input"
+          isInvalid={problem('prediction.closesOn') !== undefined}
+        />
+      </Form.Group>
       <ol>
         {choices.map((_, index) => (
           <li key={index}>

@@ -26,11 +26,16 @@ export function IdeasScreen({ at, onBack }: { at: AtDevice; onBack: () => void }
         <section key={idea.experimentId} className="panel" aria-label={idea.question}>
           <h1>{idea.question}</h1>
           {idea.choices.length > 0 && <Guess idea={idea} at={at} />}
-          {idea.measured > 0 && <Conclude idea={idea} at={at} />}
+          {idea.measured > 0 && !isToGuess(idea) && <Conclude idea={idea} at={at} />}
         </section>
       ))}
     </main>
   );
+}
+
+/** What was measured is shown once there is nothing more to guess: a guess beside it would be none. */
+function isToGuess({ choices, canGuess, ownChoice }: StudentIdeasView): boolean {
+  return choices.length > 0 && canGuess && ownChoice === null;
 }
 
 function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
@@ -49,8 +54,8 @@ function Guess({ idea, at }: { idea: StudentIdeasView; at: AtDevice }) {
     },
     onSuccess: () => queries.invalidateQueries(ideasQuery),
   });
-  if (!idea.canGuess)
-    return idea.ownChoice ? <p>{say('youGuessed', { ownChoice: idea.ownChoice })}</p> : null;
+  const isOver = !idea.canGuess || (idea.measured > 0 && idea.ownChoice !== null);
+  if (isOver) return idea.ownChoice ? <p>{say('youGuessed', { ownChoice: idea.ownChoice })}</p> : null;
   return (
     <div role="group" aria-label={idea.prompt}>
       <h2>{idea.prompt}</h2>

@@ -9,10 +9,10 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { Avatar } from '../classes/index.ts';
-import { findingText } from '../shared/experiment/index.ts';
-import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { IdeasScreen } from './ideas-screen.tsx';
+import { OtherPot } from './other-pot.tsx';
+import { PotCards } from './pot-cards.tsx';
 import { PracticeScreen } from './practice-screen.tsx';
 import { sowingQuery, usePots } from './queries.ts';
 import { ReadScreen } from './read-screen.tsx';
@@ -20,9 +20,6 @@ import { SowingScreen } from './sowing-screen.tsx';
 import { useWater } from './use-keep-own.ts';
 
 const MOST_SECOND_READS = 2;
-
-/** Seedlings of a few millimetres are not drawn as tall as the card. */
-const SHORTEST_SCALE_MM = 60;
 
 /** My pots today: which are read, which are still to read, and reading one. */
 export function PotsScreen({
@@ -45,7 +42,6 @@ export function PotsScreen({
   const water = useWater(at);
   const open = pots?.find((pot) => pot.unitId === unitId);
   const left = pots?.filter((pot) => !pot.isReadToday) ?? [];
-  const tallest = Math.max(SHORTEST_SCALE_MM, ...(pots ?? []).map((pot) => heightOf(pot) ?? 0));
   const sowing = sowings.find(({ experimentId }) => experimentId === place);
   const setUnitId = (id: string | undefined): void =>
     setSearch(
@@ -107,13 +103,8 @@ export function PotsScreen({
               {allReadText(device.readingLevel, pots.length, student.displayName)} {secondReadText(pots)}
             </p>
           )}
-          <ul className="pot-cards">
-            {pots?.map((pot) => (
-              <li key={pot.unitId}>
-                <PotCard pot={pot} tallest={tallest} onOpen={() => setUnitId(pot.unitId)} />
-              </li>
-            ))}
-          </ul>
+          {unitId !== undefined && pots && <OtherPot unitId={unitId} onClose={() => setUnitId(undefined)} />}
+          <PotCards pots={pots ?? []} onOpen={setUnitId} />
           <div className="big-answers student-jobs">
             {pots && pots.length > 0 && (
               <Button
@@ -156,44 +147,4 @@ function heightsOf(pots: readonly StudentPotView[], open: StudentPotView): numbe
   return pots
     .filter((pot) => pot.experimentId === open.experimentId && pot.unitId !== open.unitId)
     .flatMap((pot) => pot.own?.value ?? []);
-}
-
-/** The last height known of a pot, in mm; `null` where there is none. */
-function heightOf({ own, last, variable }: StudentPotView): number | null {
-  return variable.kind === 'length' ? (own?.value ?? last?.value ?? null) : null;
-}
-
-/** A pot with its plant, drawn to one scale with the others. */
-function PotCard({ pot, tallest, onOpen }: { pot: StudentPotView; tallest: number; onOpen: () => void }) {
-  const now = pot.own ? findingText(pot.own, pot.variable) : pot.isReadToday ? 'read' : say('toRead');
-  return (
-    <button type="button" className={pot.isReadToday ? 'pot-card is-read' : 'pot-card'} onClick={onOpen}>
-      <span className="pot-card-number">
-        <TreatmentMark style={pot.style} size={22} /> {pot.number}
-      </span>
-      <PotDrawing pot={pot} tallest={tallest} />
-      <span>{pot.treatment}</span>
-      <b>{now}</b>
-    </button>
-  );
-}
-
-const CARD_TALL = 150;
-const CARD_SOIL = 112;
-
-/** The plant at its last height beside those of the other cards; a pot without one is a pot. */
-function PotDrawing({ pot, tallest }: { pot: StudentPotView; tallest: number }) {
-  const height = heightOf(pot);
-  const state = pot.own?.state ?? pot.last?.state;
-  const isGone = state === 'dead' || state === 'removed';
-  return (
-    <svg className="pot-card-drawing" viewBox={`-60 0 120 ${CARD_TALL}`} aria-hidden="true">
-      <g transform={`translate(0 ${CARD_SOIL})`} opacity={isGone ? 0.4 : 1}>
-        {height !== null && !isGone && (
-          <PlantFromSide height={(height / tallest) * (CARD_SOIL - 8)} habit={pot.habit} />
-        )}
-        <PotFromSide width={44} depth={34} />
-      </g>
-    </svg>
-  );
 }

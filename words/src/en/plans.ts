@@ -157,6 +157,7 @@ export default {
   roll: '1 roll',
   tapeForBags: 'to hang the bags by their upper edge',
   pieces: '{count, plural, one {# {propagule}} other {# {propagule}s}}',
+  guessingCloses: 'Tablets take guesses until (empty: as long as it goes on)',
   undoPlan: 'Undo a change',
   takesBack: 'Takes back what was changed last: {parts}',
   otherKind: 'With another kind these parts begin anew: {parts}. You can take it back with “Undo a change”.',

@@ -167,6 +167,7 @@ export default {
   thereAreReadingsFromOnSoThe:
     'There are readings from {observedOn} on, so the sowing day cannot be later than that.',
   tooManyWrongCodesFromHereWait: 'Too many wrong codes from here. Wait a few minutes, then try again.',
+  guessingIsClosed: 'Guessing is over for this question. Your last guess counts.',
   thisExperimentIsOverWhatHappenedIs: 'This experiment is over: what happened is known now.',
   thisIdIsInUseReloadThe: 'This id is in use. Reload the page and try again.',
   nothingWasOpenedMendingFirst: 'Nothing was opened: {what} mending first.',

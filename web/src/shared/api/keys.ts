@@ -38,4 +38,4 @@ export type ExperimentThing =
   | 'poll';
 
 /** What a student's device keeps. */
-export type DeviceThing = 'class' | 'pots' | 'sowing' | 'ideas' | 'journal' | 'poll';
+export type DeviceThing = 'class' | 'pots' | 'sowing' | 'ideas' | 'journal' | 'poll' | 'unit';

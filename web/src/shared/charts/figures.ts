@@ -23,11 +23,13 @@ import {
   translucent,
   potsText,
 } from './figure-base.ts';
+import { swarm } from './swarm.ts';
 
 /** Room round the curves, in px. */
 export const CURVES_MARGIN = { l: 44, r: 150, t: 34, b: 44 } as const;
 const HEADROOM = 1.08;
-const DOT_SPREAD = 0.22;
+/** Where the dots of a group stand beside its mean, how wide they may go, and how high a dot is of the whole axis. */
+const DOTS = { middle: -0.2, width: 0.5, step: 0.09, share: 0.045 } as const;
 
 /** The highest value on either chart, so that both share one scale. */
 function top({ comparison, style }: ChartsProps): number {
@@ -234,11 +236,13 @@ export function dotPlot(props: DotsProps): FigureData {
     const group = comparison.groups.find(({ groupId }) => groupId === treatment.id);
     if (!group) return;
     const { mean, interval } = group.description;
+    const heights = group.points.map(({ value }) => shown(value, style));
+    const beside = swarm(heights, DOTS.share * top(props), DOTS.width, DOTS.step);
     data.push({
       type: 'scatter',
       mode: 'markers',
-      x: group.points.map((_, index) => column - 0.12 - DOT_SPREAD * (index % 2)),
-      y: group.points.map(({ value }) => shown(value, style)),
+      x: beside.map((x) => column + DOTS.middle + x),
+      y: heights,
       text: group.points.map(({ number, value }) =>
         say('pot2', { number, readText: readText(value, style) }),
       ),

@@ -66,7 +66,11 @@ export function differencesFigure(
     layout: {
       ...PLAIN_LAYOUT,
       margin: { l: 40, r: 24, t: 34, b: 46 },
-      xaxis: axis(axisName(say('differenceOfMeans'), style), { zeroline: true, zerolinecolor: INK }),
+      xaxis: axis(axisName(say('differenceOfMeans'), style), {
+        zeroline: true,
+        zerolinecolor: INK,
+        rangemode: 'tozero',
+      }),
       yaxis: { automargin: true, fixedrange: true, tickfont: { color: INK }, autorange: 'reversed' },
       annotations: [chartTitle(say('bar95IntervalAllowingForTheNumber'))],
     },

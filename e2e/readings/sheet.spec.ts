@@ -16,10 +16,14 @@ test('sixty pots are typed down the sheet, with keys, corrections, fill down and
   await expect(page.getByText('0 of 60 pots')).toBeVisible();
   await cell(1, 'height').focus();
   const started = Date.now();
+  let keys = 0;
   for (let pot = 1; pot <= 60; pot += 1) {
-    await page.keyboard.type(pot % 7 === 0 ? 'n' : `${2 + (pot % 5) / 2}`);
+    const text = pot % 7 === 0 ? 'n' : `${2 + (pot % 5) / 2}`;
+    await page.keyboard.type(text);
     await page.keyboard.press('Enter');
+    keys += text.length + 1;
   }
+  expect(keys / 60).toBeLessThanOrEqual(3.2);
   await cell(2, 'leaves').focus();
   await expect(page.getByText('60 of 60 pots')).toBeVisible();
   console.log(`60 pots typed and kept in ${((Date.now() - started) / 1000).toFixed(1)} s`);
@@ -66,4 +70,23 @@ test('sixty pots are typed down the sheet, with keys, corrections, fill down and
   await page.reload();
   await expect(cell(1, 'height')).toHaveValue('4.0');
   await expect(cell(7, 'height')).toHaveValue('not up yet');
+});
+
+test('what was typed into a cell when the page was left is there again, and kept', async ({
+  teacher: page,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { experimentId } = await makeSchool(page);
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=sheet`);
+  const cell = page.getByLabel('Pot 3, height', { exact: true });
+  await cell.focus();
+  await page.keyboard.type('4.5');
+  await page.reload();
+  await expect(cell).toHaveValue('4.5');
+  await expect(async () => {
+    const stored = await (
+      await page.request.get(`${origin}/api/experiments/${experimentId}/readings`)
+    ).json();
+    expect(stored.map(({ value }: { value: number }) => value)).toEqual([45]);
+  }).toPass();
 });

@@ -135,6 +135,8 @@ describe('every chart of Compare', () => {
   });
 
   test('differences show the interval of each pair, the control first where there are many', () => {
+    const { layout } = differencesFigure(COMPARISON, GROUPS, STYLE);
+    expect(layout).toMatchObject({ xaxis: { rangemode: 'tozero', zeroline: true } });
     const [marks] = tracesOf(differencesFigure(COMPARISON, GROUPS, STYLE));
     expect(marks!.x).toHaveLength(5);
     const few = tracesOf(differencesFigure(BY_FEED, FEEDS, STYLE))[0] as unknown as {

@@ -1,4 +1,6 @@
-import type { ExperimentView } from '@bright-sprout/contract/plans';
+import type { ExperimentView, PlanDocument } from '@bright-sprout/contract/plans';
+import { startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
+import { calendarDay } from '@bright-sprout/core/shared';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
@@ -88,6 +90,19 @@ describe('the recording sheet', () => {
     expect(article.querySelectorAll('tbody tr')).toHaveLength(18);
     expect(article.querySelector('tbody td')?.textContent).toMatch(/^\d+(\.\d)? cm$/);
     expect(new Set(firsts(article).slice(0, 17))).toEqual(new Set(['change']));
+  });
+
+  test('is for days on which the class meets, also after the last one that is planned', () => {
+    const friday = calendarDay('2026-11-27');
+    const plan = startPlan({
+      ...{ kind: 'watch', question: 'Why?', crop: STARTING_CROPS[0]!, otherCrops: [] },
+      ...{ sowOn: calendarDay('2026-11-02'), lessonOn: friday },
+    });
+    const article = open('recording', { plan: plan as PlanDocument }, friday);
+    const days = [...article.querySelectorAll('thead tr:first-child th[colspan]')].map(
+      (th) => th.textContent,
+    );
+    expect(days).toEqual(['Fri 27 Nov', 'Mon 30 Nov', 'Tue 1 Dec', 'Wed 2 Dec']);
   });
 
   test('greys the change that there cannot be at the first reading', () => {

@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/print';
-import { addDays, calendarDay } from '@bright-sprout/core/shared';
+import { classDayFrom } from '@bright-sprout/core/calendar';
+import { addDays, calendarDay, type CalendarDay } from '@bright-sprout/core/shared';
 import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { Said, shortDay } from '../shared/ui/index.ts';
@@ -88,14 +89,20 @@ function Cells({ count, isGrey }: { count: number; isGrey: boolean }) {
   );
 }
 
-/** The next reading days from the chosen day on. */
+/** The next reading days from the chosen day on; where the plan has no more, days on which the class meets. */
 function useReadingDays(): string[] {
-  const { day } = useExperiment();
+  const { experiment, day } = useExperiment();
   const calendar = useCalendar();
-  const planned = (calendar?.tasks ?? [])
+  const days = (calendar?.tasks ?? [])
     .filter((task) => task.code === 'read' && task.day >= day)
-    .map((task): string => task.day)
+    .map((task): CalendarDay => task.day)
     .slice(0, DAYS);
-  if (planned.length === DAYS) return planned;
-  return Array.from({ length: DAYS }, (_, index) => addDays(calendarDay(day), index));
+  const rules = experiment.plan?.calendar;
+  let next = calendarDay(days.at(-1) ?? addDays(calendarDay(day), -1));
+  while (days.length < DAYS) {
+    next = addDays(next, 1);
+    if (rules) next = classDayFrom(next, rules);
+    days.push(next);
+  }
+  return days;
 }

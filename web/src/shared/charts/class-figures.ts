@@ -55,7 +55,7 @@ export function teamsFigure(part: TeamsPart, style: ValueStyle): FigureData {
         const n = part.teams.find((one) => one.team === team.id)?.offset.n ?? 0;
         return potsText(n);
       }),
-      yaxis: axis('', { zeroline: true, zerolinecolor: INK }),
+      yaxis: axis('', { zeroline: true, zerolinecolor: INK, rangemode: 'tozero' }),
       annotations: [chartTitle(axisName(say('potsOfTheTeamLessAllPots'), style))],
     },
   };

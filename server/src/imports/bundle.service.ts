@@ -17,8 +17,9 @@ import { CareEvent, insertCare } from '../care/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { JournalEntry, mediaTypeOf } from '../journal/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
-import { Crop } from '../inventory/index.ts';
+import { resolvePlan } from '../inventory/index.ts';
 import { Experiment, Unit } from '../plans/index.ts';
+import { ApiError } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { Photo } from '../photos/index.ts';
 import { type Bundle, type BundleRow, bundleTexts, noBundle, picturesOf, readBundle } from './bundle.ts';
@@ -151,7 +152,7 @@ export class BundleService {
     const bundle = await readBundle(zip);
     const result = readTidy(bundle.readings, bundle.title);
     if (!result.ok) throw unreadable(result.problems);
-    const plan = await this.#planOf(bundle);
+    const plan = await this.#planOf(bundle, teacher.id);
     const status = EXPERIMENT_STATUSES.find((one) => one === bundle.status);
     const pictures = new BundledPictures(zip, bundle);
     const hypothesis = bundle.hypothesis.slice(0, 1000);
@@ -167,7 +168,7 @@ export class BundleService {
   }
 
   /** The plan of a bundle, when it is whole and its crops are known here; else the design is that of the table. */
-  async #planOf(bundle: Bundle): Promise<Plan | undefined> {
+  async #planOf(bundle: Bundle, teacherId: string): Promise<Plan | undefined> {
     if (bundle.plan === '') return undefined;
     let json: unknown;
     try {
@@ -178,8 +179,10 @@ export class BundleService {
     const checked = check(PlanDocument, json);
     if (!checked.ok) return undefined;
     const plan = checked.value as unknown as Plan;
-    const isKnown = await this.source.getRepository(Crop).existsBy({ id: plan.cropId });
-    return isKnown ? { ...plan, lotId: null } : undefined;
+    return resolvePlan(this.source, plan, teacherId).catch((thrown: unknown) => {
+      if (thrown instanceof ApiError) return undefined;
+      throw thrown;
+    });
   }
 }
 

@@ -13,7 +13,7 @@ import {
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, type EntityManager } from 'typeorm';
+import { DataSource, type EntityManager, IsNull } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { Crop } from '../inventory/index.ts';
 import { Experiment, ExperimentStore, PlansService, type StoredPlan, Variable } from '../plans/index.ts';
@@ -144,7 +144,10 @@ export class ImportsService {
     also?: (manager: EntityManager, unitIds: ReadonlyMap<number, string>) => Promise<void>,
   ): Promise<void> {
     const rows = exchangedRows(to.id, from);
-    const crop = await this.source.getRepository(Crop).findOneBy({ commonName: from.crop });
+    const crop = await this.source.getRepository(Crop).findOneBy([
+      { commonName: from.crop, teacherId: IsNull() },
+      { commonName: from.crop, teacherId: to.teacherId },
+    ]);
     const replicates = Math.max(1, ...from.units.map((unit) => unit.replicate));
     await inTransaction(this.source, async (manager) => {
       await manager.insert(Experiment, {

@@ -3,3 +3,4 @@ export { cropView } from './crop-view.ts';
 export { ContainerSize, SeedLot } from './inventory.entities.ts';
 export { InventoryModule } from './inventory.module.ts';
 export { InventoryService } from './inventory.service.ts';
+export { resolvePlan } from './resolve-plan.ts';

@@ -13,7 +13,7 @@ import { ApiError, Clock, inTransaction, invalidField, isDuplicate } from '../sh
 import { firstSowing, lessonProblem } from './check-plan.ts';
 import { PlanTemplate } from './plan-extras.entities.ts';
 import { Variable } from './design.entities.ts';
-import { InventoryService } from '../inventory/index.ts';
+import { InventoryService, resolvePlan } from '../inventory/index.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf, wholePlan } from './plan-from-rows.ts';
@@ -72,8 +72,9 @@ export class Drafts {
    * @param study the class that runs it and the study that it is part of
    * @throws ApiError `id_in_use` when the id is another teacher's, or another run's
    */
-  async insert(id: string, plan: Plan, teacher: KnownTeacher, study?: StudyPlace): Promise<void> {
+  async insert(id: string, asked: Plan, teacher: KnownTeacher, study?: StudyPlace): Promise<void> {
     await this.store.refuseTooMany(teacher.id);
+    const plan = await resolvePlan(this.source, asked, teacher.id);
     const crop = await this.inventory.crop(plan.cropId, teacher);
     try {
       await inTransaction(this.source, async (manager) => {

@@ -16,7 +16,7 @@ import { ApiError, Clock, invalidField, invalidFields } from '../shared/index.ts
 import { firstSowing, fixedDifferences, lessonProblem, planProblems } from './check-plan.ts';
 import { Container, Treatment, Unit } from './design.entities.ts';
 import { Drafts } from './drafts.service.ts';
-import { InventoryService } from '../inventory/index.ts';
+import { InventoryService, resolvePlan } from '../inventory/index.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
@@ -62,9 +62,10 @@ export class PlansService {
    * the soil, what the readings depend on stays.
    */
   async savePlan(id: string, request: PlanRequest, teacher: KnownTeacher): Promise<ExperimentView> {
-    const { version, ...plan } = request;
+    const { version, ...asked } = request;
     const problems = planProblems(request);
     if (problems.length > 0) throw invalidFields(problems);
+    const plan = await resolvePlan(this.source, asked, teacher.id);
     const crop = await this.inventory.crop(plan.cropId, teacher);
     await this.store.change(id, version, async (manager, experiment) => {
       const stored = await this.store.load(id, manager);

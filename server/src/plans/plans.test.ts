@@ -2,7 +2,7 @@ import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { usualContainer } from '@bright-sprout/core/design';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { dayFromToday, factorOf, planOf, startDraft } from '../app/testing/experiments.ts';
+import { CROP, dayFromToday, factorOf, LOT, planOf, startDraft } from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 function twoControls() {
@@ -46,6 +46,27 @@ async function save(changes: object, expected = 200) {
   ]);
   return answer.body;
 }
+
+describe('ids within a plan', () => {
+  test('of another teacher’s crop are refused field by field, of their packet are left out', async () => {
+    const stranger = await server.teacher();
+    const [cropId, lotId, ownLot] = [uuid(), uuid(), uuid()];
+    await stranger.put(`/api/crops/${cropId}`).send(CROP).expect(200);
+    await stranger.put(`/api/seed-lots/${lotId}`).send(LOT).expect(200);
+    await teacher.put(`/api/seed-lots/${ownLot}`).send(LOT).expect(200);
+    const factor = factorOf('Crop', ['a', 'b']);
+    const levelsOf = (changes: object) =>
+      factor.levels.map((level, at) => (at === 1 ? { ...level, ...changes } : level));
+    const foreignCrop = { factors: [{ ...factor, levels: levelsOf({ cropId }) }] };
+    expect((await save(foreignCrop, 400)).fields[0].field).toBe('factors.0.levels.1.cropId');
+    expect((await save({ cropId }, 400)).fields[0].field).toBe('cropId');
+    const kept = await save({ lotId, factors: [{ ...factor, levels: levelsOf({ lotId }) }] });
+    expect([kept.plan.lotId, kept.plan.factors[0].levels[1].lotId]).toEqual([null, null]);
+    draft = kept;
+    const own = await save({ lotId: ownLot, factors: [{ ...factor, levels: levelsOf({ lotId: ownLot }) }] });
+    expect([own.plan.lotId, own.plan.factors[0].levels[1].lotId]).toEqual([ownLot, ownLot]);
+  });
+});
 
 describe('a draft', () => {
   test('starts as a valid plan, and starting it again changes nothing', async () => {

@@ -67,7 +67,7 @@ describe('steps', () => {
 
   test.each(INVESTIGATION_KINDS)('of %s fill before they sow, and sow once', (kind) => {
     const steps = inOrder(kind);
-    const fill = steps.findIndex((text) => /^Fill/.test(text));
+    const fill = steps.findIndex((text) => text.startsWith('Fill'));
     const sow = steps.flatMap((text, at) =>
       /seeds in|Sow each section|Lay each piece/.test(text) ? [at] : [],
     );

@@ -5,7 +5,7 @@ import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { type FieldPath, FormProvider, useForm } from 'react-hook-form';
+import { type FieldPath, FormProvider, useForm, useFormContext } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, cropsQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
@@ -95,27 +95,7 @@ export function CropForm({
             </Form.Select>
           </Form.Group>
         </div>
-        <div className="form-row">
-          <Entry<CropValues> name="propagule" label={say('whatIsSown')} />
-          <Form.Group controlId="crop-shape" className="plan-field">
-            <Form.Label>{say('looksLike')}</Form.Label>
-            <Form.Select {...form.register('seedShape')}>
-              {SEED_SHAPES.map((shape) => (
-                <option key={shape} value={shape}>
-                  {SHAPE_WORDS[shape]}
-                </option>
-              ))}
-            </Form.Select>
-          </Form.Group>
-          <Form.Group controlId="crop-emergence" className="plan-field">
-            <Form.Label>{say('seedLeavesCome')}</Form.Label>
-            <Form.Select {...form.register('emergence', { setValueAs: (value) => value || null })}>
-              <option value="">{say('notKnown')}</option>
-              <option value="epigeal">{say('aboveTheSoil')}</option>
-              <option value="hypogeal">{say('stayBelow')}</option>
-            </Form.Select>
-          </Form.Group>
-        </div>
+        <SeedEntries />
         <div className="form-row">
           <Entry<CropValues> name="seedLengthMm" label={say('seedLong')} unit="mm" type="number" />
           <Entry<CropValues> name="seedThicknessMm" label={say('thick')} unit="mm" type="number" />
@@ -128,20 +108,7 @@ export function CropForm({
           <Entry<CropValues> name="heightAtDay21Mm" label={say('atThreeWeeks')} unit="mm" type="number" />
           <Entry<CropValues> name="matureHeightMm" label={say('fullGrown')} unit="mm" type="number" />
         </div>
-        <div className="form-row">
-          <Entry<CropValues> name="daysToRadicle.min" label={say('rootFromDay')} type="number" />
-          <Entry<CropValues> name="daysToRadicle.max" label={say('toDay')} type="number" />
-          <Entry<CropValues> name="daysToHarvestOrFlower.min" label={say('harvestFromDay')} type="number" />
-          <Entry<CropValues> name="daysToHarvestOrFlower.max" label={say('toDay')} type="number" />
-          <Form.Group controlId="crop-harvest" className="plan-field">
-            <Form.Label>{say('countedFrom')}</Form.Label>
-            <Form.Select {...form.register('harvestFrom')}>
-              <option value="sowing">{say('fromSowing')}</option>
-              <option value="transplanting">{say('fromTransplanting')}</option>
-            </Form.Select>
-          </Form.Group>
-          <Entry<CropValues> name="spacingMm" label={say('spacing')} unit="mm" type="number" />
-        </div>
+        <DaysEntries />
         <div className="form-row">
           <Entry<CropValues>
             name="temperatureC.base"
@@ -180,6 +147,58 @@ export function CropForm({
         </div>
       </Form>
     </FormProvider>
+  );
+}
+
+/** An empty choice is none. */
+const CHOICE = { setValueAs: (value: unknown) => (value === '' ? null : value) };
+
+/** What is sown, what it looks like, and where its seed leaves stay. */
+function SeedEntries() {
+  const { register } = useFormContext<CropValues>();
+  return (
+    <div className="form-row">
+      <Entry<CropValues> name="propagule" label={say('whatIsSown')} />
+      <Form.Group controlId="crop-shape" className="plan-field">
+        <Form.Label>{say('looksLike')}</Form.Label>
+        <Form.Select {...register('seedShape')}>
+          {SEED_SHAPES.map((shape) => (
+            <option key={shape} value={shape}>
+              {SHAPE_WORDS[shape]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Form.Group controlId="crop-emergence" className="plan-field">
+        <Form.Label>{say('seedLeavesCome')}</Form.Label>
+        <Form.Select {...register('emergence', CHOICE)}>
+          <option value="">{say('notKnown')}</option>
+          <option value="epigeal">{say('aboveTheSoil')}</option>
+          <option value="hypogeal">{say('stayBelow')}</option>
+        </Form.Select>
+      </Form.Group>
+    </div>
+  );
+}
+
+/** When the root shows and when there is a harvest, and the room that a plant takes. */
+function DaysEntries() {
+  const { register } = useFormContext<CropValues>();
+  return (
+    <div className="form-row">
+      <Entry<CropValues> name="daysToRadicle.min" label={say('rootFromDay')} type="number" />
+      <Entry<CropValues> name="daysToRadicle.max" label={say('toDay')} type="number" />
+      <Entry<CropValues> name="daysToHarvestOrFlower.min" label={say('harvestFromDay')} type="number" />
+      <Entry<CropValues> name="daysToHarvestOrFlower.max" label={say('toDay')} type="number" />
+      <Form.Group controlId="crop-harvest" className="plan-field">
+        <Form.Label>{say('countedFrom')}</Form.Label>
+        <Form.Select {...register('harvestFrom')}>
+          <option value="sowing">{say('fromSowing')}</option>
+          <option value="transplanting">{say('fromTransplanting')}</option>
+        </Form.Select>
+      </Form.Group>
+      <Entry<CropValues> name="spacingMm" label={say('spacing')} unit="mm" type="number" />
+    </div>
   );
 }
 

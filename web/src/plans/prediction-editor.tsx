@@ -6,6 +6,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { TextInput } from './fields.tsx';
+import { CHOICE } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
 const MOST_CHOICES = 8;
@@ -26,7 +27,7 @@ export function PredictionEditor() {
       <Form.Group controlId="guessing-closes" className="plan-field">
         <Form.Label>{say('guessingCloses')}</Form.Label>
         <Form.Control
-          {...register('prediction.closesOn', { setValueAs: (value: unknown) => value || null })}
+          {...register('prediction.closesOn', CHOICE)}
           type="date"
           className="date-input"
           isInvalid={problem('prediction.closesOn') !== undefined}

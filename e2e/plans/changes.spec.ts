@@ -32,6 +32,11 @@ test('another kind asks before work goes, and a change is taken back, after a re
   await expect(page.getByLabel('Kind')).toHaveValue('one_factor');
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('Sandy');
   await expect(page.locator('.layout .pot')).toHaveCount(10);
+  // The answer to guess at followed the name, and goes back before it.
+  await page.getByText(/The class guesses first/).click();
+  await expect(page.getByLabel('Answer 1', { exact: true })).toHaveValue('Sandy grows taller');
+  await undo.click();
+  await expect(page.getByLabel('Answer 1', { exact: true })).toHaveValue('Changed grows taller');
   await undo.click();
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('Changed');
   await expect(undo).toBeDisabled();
@@ -109,10 +114,10 @@ test('a crossed carton of twelve is planned in at most 20 actions', async ({ tea
   );
   await openStage(page, 'Sow');
   await page
-    .getByRole('button', { name: /^Pot \d+, With · With/ })
+    .getByRole('button', { name: /^Pot \d+, Changed · With[^o]/ })
     .first()
     .click();
   await expect(page.getByRole('region', { name: /^Sowing of pot/ })).toContainText(
-    /5 mL of lemon juice, shade/,
+    /5 g of lemon juice, shade/,
   );
 });

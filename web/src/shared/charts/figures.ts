@@ -117,6 +117,7 @@ export function growthCurves(
     data.push({
       type: 'scatter',
       mode: 'lines+markers',
+      cliponaxis: false,
       // Only the end carries the mark: lines are told apart there without colour.
       marker: {
         symbol: symbolOf(treatment),

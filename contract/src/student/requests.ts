@@ -118,6 +118,8 @@ export interface StudentPotView {
   style: number;
   habit: CropHabit;
   seedsSown: number | null;
+  /** True where seeds lie on paper or cotton, and roots are looked for. */
+  isSoilFree: boolean;
   /** Which plant is read: the tallest, a marked one, or every one. */
   plantRule: string;
   variable: VariableView;

@@ -1,5 +1,21 @@
 import { describe, expect, test } from '@jest/globals';
-import { allReadText } from './index.ts';
+import { allReadText, READING_LEVELS, studentWords } from './index.ts';
+
+describe('seeds without soil', () => {
+  test('roots are asked about at every level, and nothing else changes', () => {
+    for (const level of READING_LEVELS) {
+      const [usual, roots] = [studentWords(level), studentWords(level, true)];
+      expect([roots.canYouSee, roots.howMany]).toEqual([
+        expect.stringContaining('root'),
+        expect.stringContaining('root'),
+      ]);
+      expect({ ...roots, ...{ canYouSee: '', notYet: '', howMany: '' } }).toEqual({
+        ...usual,
+        ...{ canYouSee: '', notYet: '', howMany: '' },
+      });
+    }
+  });
+});
 
 describe('the end of reading', () => {
   test.each([

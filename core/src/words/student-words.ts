@@ -111,12 +111,25 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
   },
 };
 
+/** The words of an age where seeds lie without soil and their roots are looked for. */
+function rootWords(level: ReadingLevel): Pick<StudentWords, 'canYouSee' | 'notYet' | 'howMany'> {
+  const said = { level: levelKey(level) };
+  return {
+    canYouSee: say('canYouSeeARoot', said),
+    notYet: say('noRootYet', said),
+    howMany: say('howManyHaveARoot', said),
+  };
+}
+
 /** Says that a student has read every own pot, with thanks by name. */
 export function allReadText(level: ReadingLevel, pots: number, displayName: string): string {
   return say('allReadThankYou', { level: levelKey(level), count: pots, displayName });
 }
 
-/** The words for an age. The level changes vocabulary, never what is asked. */
-export function studentWords(level: ReadingLevel): StudentWords {
-  return WORDS[level];
+/**
+ * What a student of a level is asked.
+ * @param isSoilFree where seeds lie on paper or cotton: a seed is then seen from its root on
+ */
+export function studentWords(level: ReadingLevel, isSoilFree = false): StudentWords {
+  return isSoilFree ? { ...WORDS[level], ...rootWords(level) } : WORDS[level];
 }

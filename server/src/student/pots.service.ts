@@ -128,6 +128,7 @@ export class PotsService {
           ...treatmentOf(stored, unit),
           habit: crop?.figures.habit ?? 'upright',
           seedsSown: unit.seedsSown,
+          isSoilFree: planDocument?.conditions.hasSoil === false,
           plantRule: planDocument?.plantRule ?? 'tallest',
           variable: main.variable,
           last,

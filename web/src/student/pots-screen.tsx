@@ -37,7 +37,6 @@ export function PotsScreen({
   const [search, setSearch] = useSearchParams();
   const unitId = search.get('pot') ?? undefined;
   const [place, setPlace] = useState<string>();
-  const words = studentWords(device.readingLevel);
   const at = { device, studentId: student.id, displayName: student.displayName };
   const water = useWater(at);
   const open = pots?.find((pot) => pot.unitId === unitId);
@@ -64,7 +63,7 @@ export function PotsScreen({
         key={open.unitId}
         pot={open}
         at={at}
-        words={words}
+        words={studentWords(device.readingLevel, open.isSoilFree)}
         before={heightsOf(pots ?? [], open)}
         onDone={next}
         onBack={() => setUnitId(undefined)}

@@ -3,13 +3,14 @@ import type { StudentPotView } from '@bright-sprout/contract/student';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import type { StudentWords } from '@bright-sprout/core/words';
 import { ArrowLeft, Camera } from 'lucide-react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
 import { Said, FailureNote } from '../shared/ui/index.ts';
 import { EntryScreen } from './entry-screen.tsx';
 import { LengthQuestion } from './length-question.tsx';
+import { ReadAloud } from './read-aloud.tsx';
 import { NumberQuestion } from './number-question.tsx';
 import { CountQuestion, ScoreQuestion } from './number-questions.tsx';
 import { type AtDevice, type Entered, useKeepPot } from './use-keep-own.ts';
@@ -44,13 +45,14 @@ export function ReadScreen({
     keep.mutate({ variable: pot.variable, state }, { onSuccess: onDone });
   const keepValue = (entered: Entered, isReread = false): void =>
     keep.mutate({ variable: asked.variable, state: 'emerged', entered, isReread }, { onSuccess: goOn });
+  const page = useRef<HTMLElement>(null);
   if (isShowing) {
     return (
       <EntryScreen pot={pot} at={at} onDone={() => setIsShowing(false)} onBack={() => setIsShowing(false)} />
     );
   }
   return (
-    <main className="read-screen">
+    <main ref={page} className="read-screen">
       <div className="read-top">
         <Button variant="light" aria-label={say('backToMyPots')} onClick={onBack}>
           <ArrowLeft size={20} aria-hidden="true" />
@@ -58,6 +60,7 @@ export function ReadScreen({
         <Button variant="light" onClick={() => setIsShowing(true)}>
           <Camera size={20} aria-hidden="true" /> {words.showIt}
         </Button>
+        <ReadAloud of={page} />
       </div>
       <h1>
         <TreatmentMark style={pot.style} size={26} />{' '}

@@ -32,6 +32,7 @@ const POT: StudentPotView = {
   style: 0,
   habit: 'grass',
   seedsSown: 5,
+  isSoilFree: false,
   plantRule: 'tagged',
   variable: { id: 'v', name: 'height', kind: 'length', unit: 'cm', step: 0.5 },
   last: null,

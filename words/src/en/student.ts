@@ -97,6 +97,12 @@ export default {
   noSuchPot: 'This pot is not in your class',
   noSuchPotHint: 'Look for a pot with your team’s name on its label, or ask your teacher.',
   myPots: 'To my pots',
+  canYouSeeARoot:
+    '{level, select, a5 {Can you see a little root?} a8 {Can you see a root?} other {Has a root come out of a seed?}}',
+  noRootYet: '{level, select, a5 {Not yet} other {No root yet}}',
+  howManyHaveARoot:
+    '{level, select, a5 {How many have a root?} a8 {How many seeds have a root?} other {Number of seeds with a root}}',
+  readAloud: 'Read it to me',
   potGets: 'It gets {gets}.',
   sowingDay: 'Sowing day',
   nobodyTastesSeedsOrSoilWashYour: 'Nobody tastes seeds or soil. Wash your hands when you are done.',

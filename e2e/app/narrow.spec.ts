@@ -16,7 +16,7 @@ const PAGES = [
 const STAGES = ['Plan', 'Sow', 'Record', 'Compare', 'Teach'] as const;
 
 /** The page of a stage is fetched when it is opened; the one before stays until then. */
-const CHUNK_MS = 700;
+const CHUNK_MS = 400;
 
 /** Elements that reach beyond the window to the right, and are in no box of their own that scrolls. */
 function beyond(): string[] {

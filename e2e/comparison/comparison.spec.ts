@@ -14,7 +14,7 @@ test('the answer has its size first, at four reading levels, and never overclaim
     await page.getByRole('button', { name: level, exact: true }).click();
     const words = await page.locator('.answer').innerText();
     expect(words).toMatch(
-      /[Pp]ots with Paper hood were (on average )?(about )?[\d.¼½¾]+ in taller than (living )?pots with Open window/,
+      /[Pp]lants with Paper hood were (on average )?(about )?[\d.¼½¾]+ in taller than (living )?plants with Open window/,
     );
     expect(words).not.toMatch(/prove|no effect|NaN|undefined/);
     said.add(words);

@@ -24,13 +24,13 @@ const TABLES: readonly Foreign[] = [
     file: 'basil-pots-in-columns.csv',
     gives: '10 pots in 2 treatments (Fensterbank, Schrank) and 30 readings of height',
     course: ['Fensterbank1.4 cm3.5 cm', 'Schrank2.3 cm6.6 cm'],
-    answer: 'Schrank were on average 3.14 cm taller than pots with Fensterbank on day 15',
+    answer: 'Schrank were on average 3.14 cm taller than plants with Fensterbank on day 15',
   },
   {
     file: 'dill-days-in-columns.csv',
     gives: '10 pots in 2 treatments (misted, poured) and 30 readings of height',
     course: ['misted6.4 cm19.2 cm28.4 cm', 'poured9.4 cm29.4 cm46.8 cm'],
-    answer: 'poured were on average 18.40 cm taller than pots with misted on day 12',
+    answer: 'poured were on average 18.40 cm taller than plants with misted on day 12',
   },
   {
     file: 'clover-new-counts.csv',
@@ -42,7 +42,7 @@ const TABLES: readonly Foreign[] = [
     file: 'marigold-replicates-in-weeks.csv',
     gives: '10 pots in 2 treatments (deep tray, flat tray) and 30 readings of height',
     course: ['deep tray1½ in3 in4½ in', 'flat tray1 in1¾ in2¾ in'],
-    answer: 'flat tray were on average 1.65 in shorter than pots with deep tray on day 21',
+    answer: 'flat tray were on average 1.65 in shorter than plants with deep tray on day 21',
   },
   {
     file: 'lettuce-several-things-read.csv',
@@ -55,7 +55,7 @@ const TABLES: readonly Foreign[] = [
     gives:
       '24 pots in 6 treatments (lamp · 0, lamp · 2, lamp · 4, window · 0, window · 2, window · 4) and 48 readings of height, leaf area',
     course: ['lamp · 08.0 cm', 'window · 414.0 cm'],
-    answer: 'window were on average 2.92 cm taller than pots with lamp on day 21 (n = 12 and 12 pots)',
+    answer: 'window were on average 2.92 cm taller than plants with lamp on day 21 (n = 12 and 12 pots)',
   },
   {
     file: 'carrot-two-readers.csv',
@@ -67,7 +67,7 @@ const TABLES: readonly Foreign[] = [
     file: 'chard-plants-in-pots.csv',
     gives: '10 pots in 2 treatments (crowded, thinned) and 30 readings of height',
     course: ['crowded7.7 cm', 'thinned11.9 cm'],
-    answer: 'thinned were on average 4.17 cm taller than pots with crowded on day 23',
+    answer: 'thinned were on average 4.17 cm taller than plants with crowded on day 23',
   },
   {
     file: 'chives-own-words.csv',
@@ -81,7 +81,7 @@ const TABLES: readonly Foreign[] = [
     },
     gives: '12 pots in 2 treatments (cold tap, warm tap) and 35 readings of height',
     course: ['cold tap2.4 cm4.9 cm', 'warm tap3.6 cm7.6 cm'],
-    answer: 'warm tap were on average 2.64 cm taller than living pots with cold tap on day 21',
+    answer: 'warm tap were on average 2.64 cm taller than living plants with cold tap on day 21',
   },
 ];
 

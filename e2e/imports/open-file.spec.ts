@@ -38,7 +38,7 @@ test('a small hand-made file becomes an experiment with its comparison', async (
     ),
   );
   await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles(csv([HEAD, ...rows]));
-  await expect(page.locator('.headline')).toContainText(/4\.0 cm shorter than pots with shade on day 14/);
+  await expect(page.locator('.headline')).toContainText(/4\.0 cm shorter than plants with shade on day 14/);
   await expect(page.getByText('n = 3 pots')).toHaveCount(2);
 });
 

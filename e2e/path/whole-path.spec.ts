@@ -54,7 +54,7 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await openStage(page, 'Compare');
   const headline = page.locator('.headline');
   await expect(headline).toHaveText(
-    'Pots with Fizzy were on average about 3.5 cm shorter than pots with Rain water on day 14.',
+    'Plants with Fizzy were on average about 3.5 cm shorter than plants with Rain water on day 14.',
   );
   await expect(page.locator('.how-sure')).toContainText('fewer than 1 of 100');
   await expect(page.getByText('n = 4 pots')).toHaveCount(3);
@@ -70,7 +70,7 @@ test('from a question to a comparison, to a file, and to the same comparison aga
     .setInputFiles({ name: 'lettuce.csv', mimeType: 'text/csv', buffer: await readBytes(file) });
   await page.waitForURL(/\/compare/);
   await expect(headline).toHaveText(
-    'Pots with Fizzy were on average about 3.5 cm shorter than pots with Rain water on day 14.',
+    'Plants with Fizzy were on average about 3.5 cm shorter than plants with Rain water on day 14.',
   );
   await page.getByText('The figures as a table').click();
   expect(await page.locator('.figures-table').innerText()).toBe(table);

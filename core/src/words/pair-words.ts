@@ -21,9 +21,16 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   const { level, style, comparison } = speech;
   const difference = valueOr(pair.difference, 0);
   const [first, second] = [nameOf(said.groups, pair.firstId), nameOf(said.groups, pair.secondId)];
-  const pots = comparison.fates.groups.some((fate) => fate.dead.length > 0)
-    ? [say('livingPots'), say('livingPots2')]
-    : [say('pots2'), say('potsWithin')];
+  const isLiving = comparison.fates.groups.some((fate) => fate.dead.length > 0);
+  // Plants are tall, pots are not; leaves and seeds are counted by pot.
+  const isOfPlants = style.kind === 'length' && style.isHeight;
+  const pots = isOfPlants
+    ? isLiving
+      ? [say('livingPlants'), say('livingPlants2')]
+      : [say('plantsWith'), say('plantsWithin')]
+    : isLiving
+      ? [say('livingPots'), say('livingPots2')]
+      : [say('pots2'), say('potsWithin')];
   const rest = say('whenAndOver', {
     ifWithDay: said.withDay ? 'yes' : 'no',
     whenText: whenText(speech),

@@ -48,18 +48,18 @@ const UNCLEAR = { a: [90, 60, 100, 70], b: [85, 50, 88, 62] };
 
 describe('the answer in words', () => {
   test.each([
-    ['5-7', 'Pots with Gravel on top were about 4.3 cm shorter than pots with Plain soil on day 18.'],
+    ['5-7', 'Plants with Gravel on top were about 4.3 cm shorter than plants with Plain soil on day 18.'],
     [
       '8-10',
-      'Pots with Gravel on top were on average about 4.3 cm shorter than pots with Plain soil on day 18.',
+      'Plants with Gravel on top were on average about 4.3 cm shorter than plants with Plain soil on day 18.',
     ],
     [
       '11-13',
-      'Pots with Gravel on top were on average about 4.3 cm shorter than pots with Plain soil on day 18.',
+      'Plants with Gravel on top were on average about 4.3 cm shorter than plants with Plain soil on day 18.',
     ],
     [
       '14+',
-      'Pots with Gravel on top were on average 4.30 cm shorter than pots with Plain soil on day 18 (n = 4 and 4 pots).',
+      'Plants with Gravel on top were on average 4.30 cm shorter than plants with Plain soil on day 18 (n = 4 and 4 pots).',
     ],
   ] as const)('a clear difference at %s', (level, headline) => {
     expect(say(CLEAR, level).headline).toBe(headline);
@@ -91,7 +91,7 @@ describe('the answer in words', () => {
   test('the other treatments follow, and what was left out is named', () => {
     const words = say({ ...CLEAR, c: [93, 99, null, 95] }, '11-13');
     expect(words.others).toEqual([
-      'Living pots with LED lamp were on average about 0.1 cm taller than living pots with Plain soil, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
+      'Living plants with LED lamp were on average about 0.1 cm taller than living plants with Plain soil, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
       '1 of 4 pots with LED lamp had died by day 18, 0 of 4 with Plain soil and 0 of 4 with Gravel on top. That could just be luck.',
     ]);
     expect(words.notKnown[0]).toBe('Left out, dead: pot 11 (LED lamp).');
@@ -141,7 +141,7 @@ describe('the answer in words', () => {
 
   test('too few pots: the size, and that no more can be told', () => {
     expect(say({ a: [60], b: [50] }, '8-10').headline).toBe(
-      'Pots with Gravel on top were on average about 1.0 cm shorter than pots with Plain soil on day 18, but there are too few pots to tell more.',
+      'Plants with Gravel on top were on average about 1.0 cm shorter than plants with Plain soil on day 18, but there are too few pots to tell more.',
     );
     expect(say({ a: [60], b: [] }, '8-10').headline).toContain('nothing to compare them with');
     expect(say({ a: [], b: [] }, '8-10').headline).toBe('No pot has a value on this day yet.');

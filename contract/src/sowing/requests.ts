@@ -13,12 +13,9 @@ import {
 } from 'class-validator';
 import { IsCalendarDay, IsId, Trimmed, type Id } from '../shared/index.ts';
 
-/** Marks every unit as sown on a day. */
-export class SowingRequest {
-  @IsCalendarDay({ message: 'Give the day the seeds went in.' })
-  sownOn: string;
-
-  /** The units sown; all of them when left out. */
+/** Takes the sowing of units back. */
+export class TakeBackSowingRequest {
+  /** The units that it is about; all of them when left out. */
   @IsOptional()
   @IsArray()
   @ArrayMinSize(1, { message: 'Choose at least one pot.' })
@@ -27,15 +24,10 @@ export class SowingRequest {
   unitIds?: string[];
 }
 
-/** Takes the sowing of units back. */
-export class TakeBackSowingRequest {
-  /** The units that were not sown after all; all of them when left out. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMinSize(1, { message: 'Choose at least one pot.' })
-  @ArrayMaxSize(500)
-  @IsId({ each: true })
-  unitIds?: string[];
+/** Marks units as sown on a day. */
+export class SowingRequest extends TakeBackSowingRequest {
+  @IsCalendarDay({ message: 'Give the day the seeds went in.' })
+  sownOn: string;
 }
 
 /** Ticks one item for some units, or takes the tick away. */

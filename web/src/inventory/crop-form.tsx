@@ -8,7 +8,7 @@ import Form from 'react-bootstrap/Form';
 import { type FieldPath, FormProvider, useForm, useFormContext } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { ApiFailure, call, cropsQuery } from '../shared/api/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { CHOICE, FailureNote } from '../shared/ui/index.ts';
 import { Entry } from './inputs.tsx';
 import { resolveRequest } from './resolve-request.ts';
 import { SHAPE_WORDS } from './seed-shape.tsx';
@@ -149,9 +149,6 @@ export function CropForm({
     </FormProvider>
   );
 }
-
-/** An empty choice is none. */
-const CHOICE = { setValueAs: (value: unknown) => (value === '' ? null : value) };
 
 /** What is sown, what it looks like, and where its seed leaves stay. */
 function SeedEntries() {

@@ -16,7 +16,8 @@ import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { CropSetting } from './crop-setting.tsx';
-import { CHOICE, NUMBER, type SettingProps } from './level-setting.ts';
+import { CHOICE, NUMBER } from '../shared/ui/index.ts';
+import type { SettingProps } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
 /** One level: its name, what it sets, and whether it is the control. */

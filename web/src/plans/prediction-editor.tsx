@@ -1,4 +1,4 @@
-import { Said } from '../shared/ui/index.ts';
+import { CHOICE, Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import { Plus, X } from 'lucide-react';
@@ -6,7 +6,6 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { TextInput } from './fields.tsx';
-import { CHOICE } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
 const MOST_CHOICES = 8;

@@ -1,5 +1,6 @@
 import { isSamePart, type Plan, type PlanPart } from '@bright-sprout/core/design';
 import { useCallback, useState } from 'react';
+import { storedJson, storeJson } from '../shared/ui/index.ts';
 
 const PREFIX = 'bright-sprout.plan-history.';
 const FORMAT = 1;
@@ -48,19 +49,12 @@ export function changedParts(one: Plan, other: Plan): PlanPart[] {
 }
 
 function keepPast(experimentId: string, past: readonly PastPlan[]): void {
-  try {
-    sessionStorage.setItem(PREFIX + experimentId, JSON.stringify({ format: FORMAT, past }));
-  } catch {
-    // A full or closed store must not stop anybody from changing a plan.
-  }
+  storeJson(store, PREFIX + experimentId, { format: FORMAT, past });
 }
 
 function pastOf(experimentId: string): readonly PastPlan[] {
-  try {
-    const text = sessionStorage.getItem(PREFIX + experimentId);
-    const kept = JSON.parse(text ?? 'null') as { format: number; past: PastPlan[] } | null;
-    return kept?.format === FORMAT ? kept.past : [];
-  } catch {
-    return [];
-  }
+  const kept = storedJson(store, PREFIX + experimentId) as { format: number; past: PastPlan[] } | undefined;
+  return kept?.format === FORMAT ? kept.past : [];
 }
+
+const store = (): Storage => sessionStorage;

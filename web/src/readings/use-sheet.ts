@@ -4,6 +4,7 @@ import type { ReadingView } from '@bright-sprout/contract/readings';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { ApiFailure } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { storedJson, storeJson } from '../shared/ui/index.ts';
 import { readBlock, readCell } from './cell-text.ts';
 import type { PastedCell } from './paste-preview.tsx';
 import { type CellState, keptText } from './sheet-cell.tsx';
@@ -113,25 +114,18 @@ const TYPED = 'bright-sprout.typed-sheet.';
 
 /** What was typed and not kept when the page was left in the middle of a cell. */
 function typedBefore(key: string): Record<string, CellState> {
-  try {
-    const texts = JSON.parse(sessionStorage.getItem(key) ?? '{}') as Record<string, string>;
-    return Object.fromEntries(
-      Object.entries(texts).map(([cell, text]) => [cell, { text, refusal: undefined }]),
-    );
-  } catch {
-    return {};
-  }
+  const texts = (storedJson(store, key) ?? {}) as Record<string, string>;
+  return Object.fromEntries(
+    Object.entries(texts).map(([cell, text]) => [cell, { text, refusal: undefined }]),
+  );
 }
 
 function rememberTyped(key: string, cells: Readonly<Record<string, CellState>>): void {
-  try {
-    const texts = Object.entries(cells).map(([cell, { text }]) => [cell, text] as const);
-    if (texts.length === 0) sessionStorage.removeItem(key);
-    else sessionStorage.setItem(key, JSON.stringify(Object.fromEntries(texts)));
-  } catch {
-    // A full or closed store must not stop anybody from typing.
-  }
+  const texts = Object.entries(cells).map(([cell, { text }]) => [cell, text] as const);
+  storeJson(store, key, texts.length === 0 ? undefined : Object.fromEntries(texts));
 }
+
+const store = (): Storage => sessionStorage;
 
 /** What a cell is kept under. */
 export function keyOf(unit: UnitView, variable: VariableView): string {

@@ -94,7 +94,7 @@ export default {
   otherPotNumber: 'Pot {number}',
   otherPotWhy:
     '{why, select, finished {This experiment is finished. Thank you for looking after it!} not_sown {There are no seeds in this pot yet.} dead {The plant in this pot has died. Ask your teacher if you think it is alive.} removed {This pot was taken out of the experiment.} other {{hasTeam, select, yes {This pot is read by {team}. Please put it back in its place.} other {This pot is not one of yours. Please put it back in its place.}}}}',
-  noSuchPot: 'This pot is not in your class',
+  noSuchPot: 'This pot is not one of yours to read',
   noSuchPotHint: 'Look for a pot with your team’s name on its label, or ask your teacher.',
   myPots: 'To my pots',
   canYouSeeARoot:

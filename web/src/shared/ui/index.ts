@@ -9,3 +9,5 @@ export { StageBoundary } from './stage-boundary.tsx';
 export { COLOURS } from './tokens.ts';
 export { useRemembered } from './remembered.ts';
 export { QrCode } from './qr-code.tsx';
+export { CHOICE, NUMBER } from './empty-values.ts';
+export { storedJson, storeJson } from './stored.ts';

@@ -98,6 +98,7 @@ test('bad entries are met with words and nothing is saved', async ({ teacher: pa
     ['tall', 'Type a number such as'],
     ['-3', 'it is 0 or more'],
     ['99999', 'more than 30 m'],
+    ['700', 'no plant of this kind is so tall'],
     ['<script>alert(1)</script>', 'Type a number such as'],
   ] as const) {
     await height(page).fill(text);

@@ -18,6 +18,10 @@ import {
   type LightPlace,
   MEASURED,
   MOST_LEVELS,
+  SEED_POSITIONS,
+  type SeedPosition,
+  START_FORMS,
+  type StartForm,
   type PlanMeasure,
   type ProtocolStep,
   RHYTHMS,
@@ -78,6 +82,12 @@ export class LevelPart {
   @Max(1000, { message: 'At most 1000 seeds in a pot.' })
   @IsInt({ message: 'Give a whole number of seeds.' })
   seeds?: number | null;
+
+  @IsOptional()
+  @Min(0, { message: 'From 0 seeds.' })
+  @Max(100_000, { message: 'At most 100 000 seeds.' })
+  @IsInt({ message: 'Give a whole number of seeds.' })
+  sorted?: number | null;
 
   @IsOptional()
   @Min(1, { message: 'At least one plant.' })
@@ -208,6 +218,31 @@ export class ConditionsPart implements Conditions {
   @IsBoolean()
   hasSoil: boolean;
 
+  @IsOptional()
+  @IsIn(START_FORMS, { message: 'Choose what is put in.' })
+  startsAs?: StartForm;
+
+  @IsOptional()
+  @Min(1, { message: 'At least 1 mm.' })
+  @Max(300, { message: 'At most 300 mm.' })
+  @IsNumber({}, { message: 'Give the depth in mm.' })
+  stemMm?: number | null;
+
+  @IsOptional()
+  @IsIn(SEED_POSITIONS, { message: 'Choose how a seed lies.' })
+  position?: SeedPosition;
+
+  @IsOptional()
+  @Min(0, { message: 'From 0 parts.' })
+  @Max(3, { message: 'At most three parts of water.' })
+  @IsNumber({}, { message: 'Give parts of water to one of mix.' })
+  wetting?: number | null;
+
+  @IsOptional()
+  @Trimmed()
+  @MaxLength(120, { message: 'Keep it under 120 characters.' })
+  protection?: string;
+
   @Min(0, { message: 'Give 0 mL or more.' })
   @Max(5000, { message: 'At most 5000 mL.' })
   @IsNumber({}, { message: 'Give the water in mL.' })
@@ -273,6 +308,12 @@ export class CalendarPart extends ClassDaysPart implements CalendarRules {
 
   @IsBoolean()
   potsOn: boolean;
+
+  @IsOptional()
+  @Min(20, { message: 'At least 20 mL.' })
+  @Max(20_000, { message: 'At most 20 L.' })
+  @IsNumber({}, { message: 'Give the volume in mL.' })
+  potOnMl?: number | null;
 
   @IsOptional()
   @IsCalendarDay({ message: 'Give a date that exists.' })

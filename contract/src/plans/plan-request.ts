@@ -57,6 +57,10 @@ export class PlanDocument implements Plan {
   @IsId({ message: 'Choose a packet.' })
   lotId: string | null;
 
+  @IsOptional()
+  @IsCalendarDay({ message: 'Give a date that exists.' })
+  sortOn?: CalendarDay | null;
+
   @ArrayMaxSize(3, { message: 'Change three things at most.' })
   @NestedList(() => FactorPart)
   factors: FactorPart[];
@@ -73,7 +77,7 @@ export class PlanDocument implements Plan {
   replicates: number;
 
   @Min(1, { message: 'Sow at least one seed in a pot.' })
-  @Max(100, { message: 'At most 100 seeds in a pot.' })
+  @Max(1000, { message: 'At most 1000 seeds in a pot.' })
   @IsInt({ message: 'Give a whole number of seeds.' })
   seedsPerUnit: number;
 

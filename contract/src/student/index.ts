@@ -26,7 +26,6 @@ export {
 } from './work.ts';
 export {
   ChosenStudentRequest,
-  type CropGrowthView,
   type DeviceView,
   JoinRequest,
   type LastReadingView,

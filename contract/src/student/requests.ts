@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import type { ReadingLevel } from '@bright-sprout/core/words';
 import type { CropHabit } from '@bright-sprout/core/design';
+import type { GrowthFacts } from '@bright-sprout/core/growth';
 import type { ReadingState } from '@bright-sprout/core/shared';
 import { IsOptional, Length, Matches } from 'class-validator';
 import { StudentPart } from '../classes/index.ts';
@@ -99,13 +100,6 @@ export interface OtherReadView {
   own: ReadingView | null;
 }
 
-/** What is known of the crop that a value can be doubted by. */
-export interface CropGrowthView {
-  daysToEmergence: { min: number; max: number } | null;
-  heightAtDay21Mm: number | null;
-  matureHeightMm: number | null;
-}
-
 /** A pot that a student reads today. */
 export interface StudentPotView {
   experimentId: Id;
@@ -127,7 +121,7 @@ export interface StudentPotView {
   /** Read of this pot as well. */
   others: OtherReadView[];
   sownOn: Day | null;
-  crop: CropGrowthView | null;
+  crop: GrowthFacts | null;
   /** How far a reading of this class usually is from the truth; `null` when nobody knows. */
   readingErrorMm: number | null;
   /** True once the teacher closed the day. */

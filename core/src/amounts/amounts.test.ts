@@ -168,6 +168,16 @@ describe('the depth that is sown', () => {
     conditions: { ...plan.conditions, depthRule },
   });
 
+  test('of a cutting is its stem in the soil, and other plants go as deep as they stood', () => {
+    const conditions = { ...plan.conditions, startsAs: 'cuttings' as const, stemMm: 40 };
+    const settings = { cropId: 'oat', lotId: null, depthMm: null };
+    const known = { crops: STARTING_CROPS, lots: [] };
+    expect(sowingDepth({ ...plan, conditions }, settings, known)).toBe(40);
+    expect(sowingDepth({ ...plan, conditions }, { ...settings, depthMm: 25 }, known)).toBe(25);
+    const bought = { ...conditions, startsAs: 'bought' as const };
+    expect(sowingDepth({ ...plan, conditions: bought }, settings, known)).toBeNull();
+  });
+
   test('is the treatment’s, else by the rule, the packet and the crop of the treatment', () => {
     expect(depthWith(byRule('packet'), 40)).toBe(40);
     expect(depthWith(byRule('packet'))).toBe(17);
@@ -337,6 +347,18 @@ describe('materials', () => {
       { kind: 'egg_carton', count: 1 },
     ]);
     expect(materialsOf(plan({})).linings).toEqual([]);
+  });
+
+  test('wetting is as the plan says, and plants that are potted on get a pot and mix each', () => {
+    const started = plan({});
+    const wetter = { ...started, conditions: { ...started.conditions, wetting: 0.5 } };
+    expect(materialsOf(wetter).wettingMl).toBeCloseTo(materialsOf(wetter).soilMl / 2);
+    expect(materialsOf(started).wettingMl).toBeCloseTo(materialsOf(started).soilMl / 4);
+    expect(materialsOf(started).potOn).toBeNull();
+    const calendar = { ...started.calendar, potsOn: true, potOnMl: 300 };
+    const { potOn, units } = materialsOf({ ...started, plantsPerUnit: 2, calendar });
+    expect(potOn?.pots).toBe(units * 2);
+    expect(potOn?.mixMl).toBeCloseTo(units * 2 * 300 * 1.1 * 1.1);
   });
 
   test('without soil there is none to buy', () => {

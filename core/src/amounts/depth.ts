@@ -1,6 +1,7 @@
 import {
   type Crop,
   DEPTH_RULES,
+  isBegun,
   type DepthRule,
   type Plan,
   type SeedFacts,
@@ -72,8 +73,8 @@ export function depthBy(rule: DepthRule, choices: DepthChoices): Outcome<number>
 
 /**
  * The depth at which the seeds of a treatment are sown, in mm: the one it sets, else by the plan's rule for its own crop
- * and packet. Check, sowing page and tablets all show this one.
- * @returns null where nothing gives a figure
+ * and packet; of a cutting how much of its stem is in the soil. Check, sowing page and tablets all show this one.
+ * @returns null where nothing gives a figure, and for plants that go as deep as they stood
  */
 export function sowingDepth(
   plan: Pick<Plan, 'conditions' | 'sowOn'>,
@@ -81,6 +82,7 @@ export function sowingDepth(
   known: { readonly crops: readonly Crop[]; readonly lots: readonly SeedLot[] },
 ): number | null {
   if (settings.depthMm !== null) return settings.depthMm;
+  if (isBegun(plan)) return plan.conditions.startsAs === 'cuttings' ? (plan.conditions.stemMm ?? null) : null;
   const crop = known.crops.find(({ id }) => id === settings.cropId);
   if (!crop) return null;
   const lot = known.lots.find(({ id, cropId }) => id === settings.lotId && cropId === crop.id);

@@ -4,11 +4,13 @@ export {
   type DoseTotal,
   type Materials,
   materialsOf,
+  POT_ON_ML,
   seedsIn,
   SETTLING,
   SPARE,
   WETTING,
 } from './materials.ts';
+export { type Bed, placesThatFit, type Spacing, usualSpacing, weightOfSeeds } from './spacing.ts';
 export {
   emptyUnits,
   seedsNeeded,

@@ -14,8 +14,10 @@ import {
 export const SETTLING = 1.1;
 /** Share of every amount kept as a spare. */
 export const SPARE = 0.1;
-/** Parts of water to one part of dry mix, by volume, for wetting it through before it is filled in. */
+/** Usual parts of water to one part of dry mix, by volume, for wetting it through before it is filled in. */
 export const WETTING = 0.25;
+/** A usual pot to move a seedling on into, in mL. */
+export const POT_ON_ML = 250;
 /** Labels written beyond one for each unit. */
 const SPARE_LABELS = 0.1;
 
@@ -40,6 +42,10 @@ export interface Materials {
   }[];
   readonly soilMl: number;
   readonly wettingMl: number;
+  /** Parts of water to one of dry mix. */
+  readonly wetting: number;
+  /** Pots to move plants on into, one for each plant that is kept, and the mix in them; `null` where none are. */
+  readonly potOn: { readonly pots: number; readonly mixMl: number } | null;
   readonly waterMlAWatering: number;
   readonly doses: readonly DoseTotal[];
   readonly containers: number;
@@ -53,8 +59,8 @@ export interface Materials {
 }
 
 /**
- * The amounts of a plan. Soil: volume of a place × units × settling × (1 + spare); water to wet the mix: a
- * quarter of the soil; doses: amount × units of the treatments that get it, × (1 + spare); seeds rounded up to
+ * The amounts of a plan. Soil: volume of a place × units × settling × (1 + spare); water to wet the mix: the
+ * plan's share of the soil, a quarter where it says none; doses: amount × units of the treatments that get it, × (1 + spare); seeds rounded up to
  * packets, each crop by its own packet.
  */
 export function materialsOf(plan: Plan, lots: readonly SeedLot[] = []): Materials {
@@ -79,6 +85,7 @@ export function materialsOf(plan: Plan, lots: readonly SeedLot[] = []): Material
     return { cropId, seeds: count, perPacket, packets: Math.ceil(count / perPacket) };
   });
   const soilMl = plan.conditions.hasSoil ? soilOf(plan, units) : 0;
+  const wetting = plan.conditions.wetting ?? WETTING;
   const used = new Set(units.map((unit) => unit.container));
   return {
     units: units.length,
@@ -86,7 +93,8 @@ export function materialsOf(plan: Plan, lots: readonly SeedLot[] = []): Material
     packets: seedsByCropRows.reduce((sum, row) => sum + row.packets, 0),
     seedsByCrop: seedsByCropRows,
     soilMl,
-    wettingMl: soilMl * WETTING,
+    ...{ wettingMl: soilMl * wetting, wetting },
+    potOn: plan.calendar.potsOn ? potOn(plan, units) : null,
     waterMlAWatering: waterMl,
     doses: dosesOf(plan, units),
     containers: used.size,
@@ -128,6 +136,12 @@ function liningsOf(plan: Plan, units: readonly PlannedUnit[]): Materials['lining
     counts.set(medium, (counts.get(medium) ?? 0) + 1);
   }
   return [...counts].map(([medium, count]) => ({ medium, count }));
+}
+
+function potOn(plan: Plan, units: readonly PlannedUnit[]): Materials['potOn'] {
+  const treatments = treatmentsOf(plan);
+  const pots = units.reduce((sum, unit) => sum + (treatments[unit.treatment]?.settings.plants ?? 0), 0);
+  return { pots, mixMl: pots * (plan.calendar.potOnMl ?? POT_ON_ML) * SETTLING * (1 + SPARE) };
 }
 
 function soilOf(plan: Plan, units: readonly PlannedUnit[]): number {

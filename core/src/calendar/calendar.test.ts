@@ -208,6 +208,40 @@ describe('calendar', () => {
     expect(bags.emergence!.to < inSoil.emergence!.to).toBe(true);
   });
 
+  test('bags are watered from the day on which their plants are potted on', () => {
+    const started = plan({}, {}, 'pea');
+    const conditions = { ...started.conditions, hasSoil: false };
+    const bags = { ...started, conditions, containers: [usualContainer('bags')] };
+    const days = (potsOn: boolean) => {
+      const { tasks } = planCalendar({ ...bags, calendar: { ...bags.calendar, potsOn } }, SURROUNDINGS);
+      const of = (code: string) => tasks.filter((task) => task.code === code).map(({ day }) => day);
+      return { water: of('water'), potted: of('pot_on')[0] };
+    };
+    expect(days(false).water).toEqual([]);
+    const { water, potted } = days(true);
+    expect(water.length).toBeGreaterThan(0);
+    expect(water.every((day) => potted !== undefined && day > potted)).toBe(true);
+  });
+
+  test('seeds are sorted on the day that is set, else before what follows on it', () => {
+    const sorting = plan({ kind: 'sorting' }, {}, 'pea');
+    const sortDay = (changes: Partial<Plan>) =>
+      planCalendar({ ...sorting, ...changes }, SURROUNDINGS).tasks.find(({ code }) => code === 'sort')?.day;
+    expect(sortDay({ sortOn: addDays(sorting.sowOn, -20) })).toBe(addDays(sorting.sowOn, -20));
+    expect(sortDay({})! < sorting.sowOn).toBe(true);
+  });
+
+  test('what began elsewhere is looked at from the next class day, with no band of emergence', () => {
+    const seed = plan({}, {}, 'pea');
+    const begun = planCalendar(
+      { ...seed, conditions: { ...seed.conditions, startsAs: 'bought' } },
+      SURROUNDINGS,
+    );
+    expect(begun.emergence).toBeUndefined();
+    const first = begun.tasks.find(({ code }) => code === 'first_check')?.day;
+    expect(first).toBe(classDayFrom(addDays(seed.sowOn, 1), seed.calendar));
+  });
+
   test('days to harvest count from planting out where the crop says so', () => {
     const tomato = STARTING_CROPS.find(({ id }) => id === 'tomato')!;
     const harvestOf = (changes: object) => {

@@ -1,5 +1,5 @@
 import { seedsIn } from '../amounts/index.ts';
-import type { Plan } from '../design/index.ts';
+import { isBegun, type Plan } from '../design/index.ts';
 import { addDays, type CalendarDay, daysBetween } from '../shared/index.ts';
 import { classDayFrom, classDayUpTo, isClassDay } from './class-days.ts';
 import { type PlanSurroundings, treatmentGrowth, type TreatmentGrowth } from './treatment-growth.ts';
@@ -58,6 +58,7 @@ const POT_ON_AFTER_ROOT = 3;
 const HARDEN_DAYS = 7;
 const MOST_TASKS = 400;
 const UNKNOWN_FIRST_CHECK = 4;
+const BEGUN_FIRST_CHECK = 1;
 
 type Put = (
   code: TaskCode,
@@ -70,7 +71,8 @@ type Put = (
  * Every task of a plan by day: what comes before sowing, sowing, first check, uncovering, reading, watering,
  * thinning, potting on, hardening off, planting out, harvest and lesson. Tasks are moved to class days: what
  * must be done before sowing to an earlier one, what follows to a later one, watering to an earlier one; a
- * break longer than a plant can wait gets waterings for a helper. Closed bags are not watered.
+ * break longer than a plant can wait gets waterings for a helper. Closed bags are not watered before their plants are
+ * potted on.
  */
 export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCalendar {
   const growths = treatmentGrowth(plan, surroundings);
@@ -82,7 +84,8 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
   const sowings = [...new Set(growths.map((growth) => growth.sowOn))].sort();
   const firstSowing = sowings[0] ?? plan.sowOn;
   const band = emergenceBand(growths);
-  const firstCheck = from(band ? addDays(band.from, -1) : addDays(firstSowing, UNKNOWN_FIRST_CHECK));
+  const unknown = isBegun(plan) ? BEGUN_FIRST_CHECK : UNKNOWN_FIRST_CHECK;
+  const firstCheck = from(band ? addDays(band.from, -1) : addDays(firstSowing, unknown));
 
   putPreparation(plan, firstSowing, put);
   sowings.forEach((day, index) => {
@@ -96,8 +99,10 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
     put('uncover', middle, from(middle));
   }
   readingDays(plan, firstCheck).forEach((day, index) => put('read', day, day, { key: `read-${index + 1}` }));
-  if (plan.containers.some(({ kind }) => kind !== 'bags')) putWatering(plan, firstSowing, put);
-  putLater(plan, growths, firstSowing, band, put);
+  const pottingOn = putLater(plan, growths, firstSowing, band, put);
+  const isSealed = plan.containers.every(({ kind }) => kind === 'bags');
+  const wateredFrom = isSealed ? pottingOn : firstSowing;
+  if (wateredFrom !== undefined) putWatering(plan, wateredFrom, put);
   put('lesson', plan.lessonOn, plan.lessonOn);
   return { tasks: tasks.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)), emergence: band };
 }
@@ -120,7 +125,9 @@ function putPreparation(plan: Plan, firstSowing: CalendarDay, put: Put): void {
     return [wanted, classDayUpTo(wanted, plan.calendar)];
   };
   const begun = Math.max(coldDays, soakHours > 0 ? Math.ceil(soakHours / 24) : 0);
-  if (plan.kind === 'sorting') put('sort', ...before(begun + 1));
+  const sortOn = plan.sortOn ?? null;
+  if (plan.kind === 'sorting')
+    put('sort', ...(sortOn === null ? before(begun + 1) : ([sortOn, sortOn] as const)));
   if (coldDays > 0) put('cold', ...before(coldDays));
   if (reactionDays > 0) put('treat_mix', ...before(reactionDays));
   if (soakHours > 0) put('soak', ...before(Math.ceil(soakHours / 24)));
@@ -163,13 +170,14 @@ function putWatering(plan: Plan, firstSowing: CalendarDay, put: Put): void {
   }
 }
 
+/** @returns the day of potting on; undefined where nothing is potted on */
 function putLater(
   plan: Plan,
   growths: readonly TreatmentGrowth[],
   firstSowing: CalendarDay,
   band: EmergenceBand | undefined,
   put: Put,
-): void {
+): CalendarDay | undefined {
   const from = (day: CalendarDay): CalendarDay => classDayFrom(day, plan.calendar);
   const allUp = band?.to ?? addDays(firstSowing, THIN_AFTER);
   const isThinned = growths.some(
@@ -201,6 +209,7 @@ function putLater(
   );
   const first = harvest.sort()[0];
   if (plan.calendar.isHarvested && first) put('harvest', first, from(first));
+  return plan.calendar.potsOn ? from(potting) : undefined;
 }
 
 /** Seedlings on towel or cotton are potted on soon after their roots show; others with their first true leaves. */

@@ -1,5 +1,5 @@
 import type { SowingWish, SownGroup } from '../amounts/index.ts';
-import type { Plan } from '../design/index.ts';
+import { isBegun, type Plan } from '../design/index.ts';
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import type { TreatmentGrowth } from './treatment-growth.ts';
 
@@ -8,6 +8,7 @@ import type { TreatmentGrowth } from './treatment-growth.ts';
  * @returns undefined when the rate of a crop is not known
  */
 export function sowingWish(plan: Plan, growths: readonly TreatmentGrowth[]): Outcome<SowingWish> {
+  if (isBegun(plan)) return notDefined('begun_elsewhere');
   const groups: SownGroup[] = [];
   for (const { treatment, facts } of growths) {
     if (!facts?.rate) return notDefined('no_packet_rate');

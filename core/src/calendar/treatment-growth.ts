@@ -2,6 +2,7 @@ import { seedsIn } from '../amounts/index.ts';
 import {
   type Crop,
   type DayRange,
+  isBegun,
   type Plan,
   type PlanTreatment,
   type SeedFacts,
@@ -33,6 +34,7 @@ export interface TreatmentGrowth {
 
 const FINE: LengthScale = { unit: 'mm', step: 1 };
 const UNKNOWN = { defined: false, reason: 'no_crop_figures' } as const;
+const BEGUN = { defined: false, reason: 'begun_elsewhere' } as const;
 
 /** Every treatment of a plan with its sowing day, emergence window and growth; undefined in words where figures lack. */
 export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): TreatmentGrowth[] {
@@ -43,6 +45,9 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
     const crop = crops.find((candidate) => candidate.id === settings.cropId);
     if (!crop) {
       return { treatment, sowOn, seeds, crop, facts: undefined, window: UNKNOWN, setting: UNKNOWN };
+    }
+    if (isBegun(plan)) {
+      return { treatment, sowOn, seeds, crop, facts: undefined, window: BEGUN, setting: BEGUN };
     }
     const lot = lots.find((candidate) => candidate.id === settings.lotId && candidate.cropId === crop.id);
     const facts = seedFacts(crop, lot, sowOn);

@@ -65,6 +65,10 @@ export {
   type PredictionSetUp,
   type ProtocolStep,
   RHYTHMS,
+  SEED_POSITIONS,
+  type SeedPosition,
+  START_FORMS,
+  type StartForm,
   STEP_TIMES,
 } from './plan.ts';
 export {
@@ -78,6 +82,7 @@ export {
   type SeedLot,
 } from './seed-lot.ts';
 export { overPots, overRates, POT_CORRELATION, shareInPot, upInPot } from './seed-fate.ts';
+export { isBegun } from './start-form.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
 export { STARTING_CROPS } from './starting-crops.ts';
 export { dealtTeams, dealtUnits } from './teams.ts';

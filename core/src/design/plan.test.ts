@@ -61,7 +61,7 @@ describe('answers to guess at', () => {
 
 describe('steps', () => {
   const inOrder = (kind: Plan['kind'], container: ContainerKind = 'pots', hasSoil = true) =>
-    startingSteps(kind, hasSoil, container)
+    startingSteps(kind, { hasSoil }, container)
       .filter(({ when }) => when === 'sowing')
       .map(({ text }) => text);
 

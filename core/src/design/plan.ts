@@ -59,6 +59,8 @@ export interface PlanLevel {
   readonly plants: number | null;
   /** Seeds in each unit, where they are not as many for each plant as elsewhere. */
   readonly seeds?: number | null;
+  /** Seeds that sorting left for it, where they are counted. */
+  readonly sorted?: number | null;
   /** Days old on the lesson day; the sowing date follows from it. */
   readonly ageDays: number | null;
   readonly depthMm: number | null;
@@ -76,6 +78,14 @@ export interface PlanFactor {
   readonly aspect: Aspect;
   readonly levels: readonly PlanLevel[];
 }
+
+/** What is put into a place: seed, or plants that began to grow earlier or elsewhere. */
+export const START_FORMS = ['seed', 'seedlings', 'paper_pots', 'bought', 'divided', 'cuttings'] as const;
+export type StartForm = (typeof START_FORMS)[number];
+
+/** Which way a seed lies in the soil. */
+export const SEED_POSITIONS = ['any', 'flat', 'on_side', 'point_up', 'point_down'] as const;
+export type SeedPosition = (typeof SEED_POSITIONS)[number];
 
 export const COVER_RULES = ['none', 'until_up'] as const;
 export const FILL_RULES = ['fill_then_poke', 'half_fill_then_cover'] as const;
@@ -99,6 +109,16 @@ export interface Conditions {
   readonly medium: string;
   /** False when nothing is filled with mix: bags, towels, sponges. */
   readonly hasSoil: boolean;
+  /** Left out for seed. */
+  readonly startsAs?: StartForm;
+  /** Of a cutting that is in the soil, in mm; left out or `null` where none is given. */
+  readonly stemMm?: number | null;
+  /** Left out for any. */
+  readonly position?: SeedPosition;
+  /** Parts of water to one part of dry mix, by volume, for wetting it through; left out for a quarter. */
+  readonly wetting?: number | null;
+  /** Against animals and weather outdoors, in words; left out or empty for none. */
+  readonly protection?: string;
   /** Water for each unit at each watering. */
   readonly waterMl: number;
   readonly cover: (typeof COVER_RULES)[number];
@@ -142,6 +162,8 @@ export interface CalendarRules {
   /** Who waters over a long break; empty when nobody is named yet. */
   readonly helper: string;
   readonly potsOn: boolean;
+  /** Volume of a pot to move on into, in mL; left out for a usual one. */
+  readonly potOnMl?: number | null;
   /** Plants go outdoors after this last frost; `null` when they stay in. */
   readonly lastFrostOn: CalendarDay | null;
   readonly isHarvested: boolean;
@@ -180,6 +202,8 @@ export interface Plan {
   readonly kind: InvestigationKind;
   readonly cropId: string;
   readonly lotId: string | null;
+  /** The day on which seeds are sorted; left out or `null` for the class day before the cold or the soak. */
+  readonly sortOn?: CalendarDay | null;
   /** None for a plan that compares nothing, such as a packet test; three at most. */
   readonly factors: readonly PlanFactor[];
   /** Combinations of levels that are not grown, as level numbers from 0 joined by a full stop: `0.2`. */

@@ -278,7 +278,7 @@ export function startPlan(wish: StartWish): Plan {
       ...defaults.conditions,
     },
     constants: defaults.constants,
-    steps: startingSteps(kind, defaults.conditions?.hasSoil ?? true, defaults.container),
+    steps: startingSteps(kind, { hasSoil: defaults.conditions?.hasSoil ?? true }, defaults.container),
     calendar: {
       meetingDays: [1, 2, 3, 4, 5],
       holidays: [],

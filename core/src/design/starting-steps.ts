@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/design';
 import type { ContainerKind } from './container.ts';
-import type { InvestigationKind, ProtocolStep } from './plan.ts';
+import type { Conditions, InvestigationKind, ProtocolStep, StartForm } from './plan.ts';
 
 type Draft = readonly [when: ProtocolStep['when'], text: string, minutes?: number];
 
@@ -18,6 +18,20 @@ const SOIL: readonly Draft[] = [
   ['sowing', say('washHands')],
   ['after', say('checkEveryClassDayWaterWhenThe')],
 ];
+
+/** Setting in what has begun to grow, in place of sowing. */
+const SET_IN: Record<Exclude<StartForm, 'seed'>, Draft> = {
+  seedlings: ['sowing', say('liftEachSeedlingByALeaf')],
+  paper_pots: ['sowing', say('setEachPaperPotInWhole')],
+  bought: ['sowing', say('tipEachPlantOutAndSetItIn')],
+  divided: ['sowing', say('setEachPieceInAsDeepAsItWas')],
+  cuttings: ['sowing', say('pushEachCuttingInToItsMark')],
+};
+
+const BEFORE_SETTING_IN: Partial<Record<StartForm, Draft>> = {
+  divided: ['before', say('anAdultDividesThePlants')],
+  cuttings: ['before', say('anAdultCutsTheCuttings')],
+};
 
 const BAGS: readonly Draft[] = [
   ['before', say('writeNumberTreatmentAndDateOnEvery2')],
@@ -85,10 +99,13 @@ const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: B
  */
 export function startingSteps(
   kind: InvestigationKind,
-  hasSoil: boolean,
+  { hasSoil, startsAs = 'seed' }: Pick<Conditions, 'hasSoil' | 'startsAs'>,
   container: ContainerKind,
 ): ProtocolStep[] {
-  const { before = [], seedsIn = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
+  const { before: own = [], seedsIn: sown = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
+  const first = BEFORE_SETTING_IN[startsAs];
+  const before = first ? [first, ...own] : own;
+  const seedsIn = startsAs === 'seed' ? sown : [SET_IN[startsAs]];
   const common = hasSoil ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
   const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : [draft]));
   const inOrder = (['before', 'sowing', 'after'] as const).flatMap((when) =>

@@ -50,6 +50,7 @@ export const PLAIN_LEVEL: Omit<PlanLevel, 'name'> = {
   lotId: null,
   plants: null,
   seeds: null,
+  sorted: null,
   ageDays: null,
   depthMm: null,
   waterMl: null,
@@ -125,7 +126,7 @@ function addedUp(doses: readonly Dose[]): Dose[] {
 /** The field of a level that each aspect is set by; none for what is only a name. */
 export const ASPECT_FIELDS: Record<
   Aspect,
-  keyof Omit<PlanLevel, 'name' | 'isControl' | 'lotId' | 'seeds'> | null
+  keyof Omit<PlanLevel, 'name' | 'isControl' | 'lotId' | 'seeds' | 'sorted'> | null
 > = {
   water: 'waterMl',
   light: 'light',

@@ -1,6 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
+import { type Plan, startPlan, STARTING_CROPS } from '../design/index.ts';
 import { calendarDay, type ReadingState } from '../shared/index.ts';
-import { doubts, fastestGrowthMm, type JustRead, readingTolerance, type UnitDay } from './index.ts';
+import {
+  doubts,
+  fastestGrowthMm,
+  growthFacts,
+  type JustRead,
+  mostPossibleMm,
+  readingTolerance,
+  type UnitDay,
+} from './index.ts';
 
 const CROP = { daysToEmergence: { min: 5, max: 10 }, heightAtDay21Mm: 160, matureHeightMm: 400 };
 
@@ -30,6 +39,51 @@ describe('a 0', () => {
     ['of a pot that was up', [found('2026-05-12', 40)], ['shrank']],
   ])('%s', (_, history, codes) => {
     expect(read(0, { history })).toEqual(codes);
+  });
+});
+
+describe('what is known of the plants', () => {
+  const started = (changes: Partial<Plan> = {}): Plan => ({
+    ...startPlan({
+      kind: 'crops',
+      question: 'Which?',
+      crop: STARTING_CROPS.find(({ id }) => id === 'cress')!,
+      otherCrops: STARTING_CROPS.filter(({ id }) => id === 'sunflower'),
+      sowOn: calendarDay('2027-03-01'),
+      lessonOn: calendarDay('2027-03-29'),
+    }),
+    ...changes,
+  });
+  const factsOf = (plan: Plan | null, treatment: number) =>
+    growthFacts(
+      plan,
+      treatment,
+      STARTING_CROPS,
+      STARTING_CROPS.find(({ id }) => id === 'pea')!,
+    );
+
+  test('is of each treatment’s own crop, and of the only one without a plan', () => {
+    const matures = [0, 1].map((treatment) => factsOf(started(), treatment)?.matureHeightMm);
+    const of = (id: string) => STARTING_CROPS.find((crop) => crop.id === id)?.matureHeightMm;
+    expect(matures).toEqual([of('cress'), of('sunflower')]);
+    expect(factsOf(null, 0)?.matureHeightMm).toBe(of('pea'));
+    expect(growthFacts(null, 0, [], null)).toBeNull();
+  });
+
+  test('plants that were set in grown are not doubted for being tall at once, only for being impossible', () => {
+    const { conditions } = started();
+    const facts = factsOf(started({ conditions: { ...conditions, startsAs: 'bought' } }), 1);
+    const tall = { history: [], sownOn: calendarDay('2026-05-13'), crop: facts };
+    expect(read(400, tall)).toEqual([]);
+    expect(read(400, { ...tall, crop: factsOf(started(), 1) })).toContain('too_early');
+    expect(read(9000, tall).length).toBeGreaterThan(0);
+  });
+
+  test('a height is possible up to three times the full height, and never refused below 60 cm', () => {
+    expect(mostPossibleMm({ matureHeightMm: 400 })).toBe(1200);
+    expect(mostPossibleMm({ matureHeightMm: 120 })).toBe(600);
+    expect(mostPossibleMm({ matureHeightMm: null })).toBeNull();
+    expect(mostPossibleMm(null)).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
-import type { Crop } from '../design/index.ts';
 import { type CalendarDay, daysBetween, type LengthScale, toMillimetres } from '../shared/index.ts';
 import { lastValueBefore } from './change.ts';
+import type { GrowthFacts } from './growth-facts.ts';
 import type { UnitDay } from './unit-day.ts';
 
 /** A value that was just read, and what it is judged against. Lengths in mm. */
@@ -12,8 +12,7 @@ export interface JustRead {
   readonly history: readonly UnitDay[];
   readonly sownOn: CalendarDay | null;
   readonly scale: LengthScale;
-  /** Only what is known of the crop is used. */
-  readonly crop: Pick<Crop, 'daysToEmergence' | 'heightAtDay21Mm' | 'matureHeightMm'> | null;
+  readonly crop: GrowthFacts | null;
   /** How far one reading of this class usually is from the truth; `null` when nobody knows yet. */
   readonly readingErrorMm: number | null;
   /** What the same reader gave the pots before this one, on this day. */
@@ -107,7 +106,7 @@ function believable(read: JustRead): Believable {
     const most = Math.min(tallest, value.value + perDay * days + tolerance);
     return { least: value.value - tolerance, most, tallest, last };
   }
-  const start = notUp?.day ?? read.sownOn;
+  const start = notUp?.day ?? (read.crop?.beganElsewhere ? null : read.sownOn);
   const days = start === null ? undefined : Math.max(1, daysBetween(start, read.day));
   const most = days === undefined ? tallest : Math.min(tallest, perDay * days + tolerance);
   return { least: 0, most, tallest, last: notUp && { mm: 0, day: notUp.day, days: days ?? 1 } };

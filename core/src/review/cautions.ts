@@ -1,4 +1,4 @@
-import { type Plan, treatmentsOf } from '../design/index.ts';
+import { isBegun, type Plan, treatmentsOf } from '../design/index.ts';
 import type { PlanSurroundings } from '../calendar/index.ts';
 import type { Caution, Finding, Mend } from './finding.ts';
 import { materialKind, type MaterialKind } from './materials.ts';
@@ -23,11 +23,12 @@ export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Findin
   const cautions: Caution[] = [];
   if (plan.conditions.hasSoil) cautions.push('soil');
   for (const kind of OF_MATERIALS) if (kinds.has(kind)) cautions.push(kind);
-  if (used.some(({ isOftenTreated }) => isOftenTreated)) cautions.push('treated');
+  if (!isBegun(plan) && used.some(({ isOftenTreated }) => isOftenTreated)) cautions.push('treated');
   if (plan.containers.some((container) => container.kind === 'bags')) cautions.push('bags');
   if (plan.containers.some((container) => container.kind === 'jars')) cautions.push('glass');
   if (treatments.some(({ settings }) => settings.light === 'lamp')) cautions.push('lamp');
-  if (plan.kind === 'pieces') cautions.push('cutting');
+  const isCut = ['divided', 'cuttings'].includes(plan.conditions.startsAs ?? 'seed');
+  if (plan.kind === 'pieces' || isCut) cautions.push('cutting');
   cautions.push('allergy');
   return [
     ...reactionWait(plan, materials),

@@ -28,6 +28,7 @@ export function dateFindings(
   return [
     ...(isSown ? [] : offDays(plan, today)),
     ...(isSown ? [] : preparation(plan, surroundings, today)),
+    ...sortedInTime(plan, surroundings),
     ...lessonReady(plan, surroundings, today),
     ...helpers(plan, surroundings),
   ];
@@ -95,6 +96,25 @@ function preparation(plan: Plan, surroundings: PlanSurroundings, today: Calendar
   const severity = first.task === 'cold' ? 'stops' : 'weakens';
   const facts = { code: 'preparation_past', ...first } as const;
   return [{ severity, facts, mend: dateMend(plan, { sowOn, lessonOn }) }];
+}
+
+/** Seeds are sorted before they are soaked, chilled or sown. */
+function sortedInTime(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  const sortOn = plan.kind === 'sorting' ? (plan.sortOn ?? null) : null;
+  if (sortOn === null) return [];
+  const { tasks } = planCalendar(plan, surroundings);
+  const next = tasks
+    .filter(({ code }) => ['cold', 'soak', 'sow'].includes(code))
+    .map(({ day }) => day)
+    .sort()[0];
+  if (next === undefined || sortOn <= next) return [];
+  return [
+    {
+      severity: 'stops',
+      facts: { code: 'sorted_too_late', day: next },
+      mend: { changes: { sortOn: null }, cost: { units: 0, seeds: 0, days: 0 } },
+    },
+  ];
 }
 
 /** An age whose sowing day is the class day on or before the one wanted. */

@@ -46,6 +46,7 @@ export function designFindings(plan: Plan): Finding[] {
     ...plan.factors.flatMap((factor, index) => oneThing(plan, factor, index)),
     ...plan.factors.flatMap((factor, index) => control(plan, factor, index)),
     ...replication(plan),
+    ...sharedPans(plan),
     ...missingCombinations(plan),
   ];
 }
@@ -101,6 +102,21 @@ function control(plan: Plan, factor: PlanFactor, index: number): Finding[] {
       mend: { changes: withFactor(plan, index, { ...factor, levels }), cost: NOTHING },
     },
   ];
+}
+
+/** What the sections of one pan have in common: its mix, its water, its warmth. */
+const SHARED_IN_A_PAN: readonly Aspect[] = ['water', 'additive', 'medium', 'temperature', 'light', 'cover'];
+
+/** Sections of a pan are units of their own only for what can differ from one to the next. */
+function sharedPans(plan: Plan): Finding[] {
+  if (!plan.containers.some(({ kind }) => kind === 'pan_sections')) return [];
+  return plan.factors
+    .filter(({ aspect }) => SHARED_IN_A_PAN.includes(aspect))
+    .map(({ name, aspect }) => ({
+      severity: 'stops',
+      facts: { code: 'sections_share', factor: name, aspect },
+      mend: null,
+    }));
 }
 
 function withFactor(plan: Plan, index: number, factor: PlanFactor): Partial<Plan> {

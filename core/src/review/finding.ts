@@ -94,6 +94,14 @@ export type FindingFacts =
       readonly cellMl: number;
       readonly usualMl: number;
     }
+  | {
+      readonly code: 'more_than_sorted';
+      readonly level: string;
+      readonly wanted: number;
+      readonly sorted: number;
+    }
+  | { readonly code: 'sorted_too_late'; readonly day: CalendarDay }
+  | { readonly code: 'sections_share'; readonly factor: string; readonly aspect: Aspect }
   | { readonly code: 'dates_crossed' }
   | { readonly code: 'helper_missing'; readonly days: readonly CalendarDay[] }
   | { readonly code: 'missing_combinations'; readonly count: number }

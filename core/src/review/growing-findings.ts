@@ -1,5 +1,5 @@
-import { emptyUnits, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
-import { type Plan, usualWaterMl } from '../design/index.ts';
+import { emptyUnits, seedsIn, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
+import { type Plan, treatmentsOf, usualWaterMl } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
@@ -29,6 +29,7 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
     ...place(plan, surroundings, growths),
     ...emptyPots(plan, growths),
     ...water(plan),
+    ...sorted(plan),
     ...difference(plan, surroundings),
     ...tallestOfMany(plan),
     ...firstReadings(plan, surroundings, growths),
@@ -108,6 +109,20 @@ function water(plan: Plan): Finding[] {
   if (waterMl * FAR_OFF >= usualMl && waterMl <= usualMl * FAR_OFF) return [];
   const facts = { code: 'water_far_off', waterMl, cellMl, usualMl } as const;
   return [{ severity: 'look', facts, mend: conditionMend(plan, { waterMl: usualMl }) }];
+}
+
+/** Each level takes no more seeds than its sorting left. */
+function sorted(plan: Plan): Finding[] {
+  return plan.factors.flatMap((factor, at) =>
+    factor.levels.flatMap((level, index): Finding[] => {
+      const own = treatmentsOf(plan).filter(({ levels }) => levels[at] === index);
+      const wanted = own.reduce((sum, { settings }) => sum + plan.replicates * seedsIn(plan, settings), 0);
+      const left = level.sorted ?? wanted;
+      if (wanted <= left) return [];
+      const facts = { code: 'more_than_sorted', level: level.name, wanted, sorted: left } as const;
+      return [{ severity: 'stops', facts, mend: null }];
+    }),
+  );
 }
 
 function conditionMend(plan: Plan, changes: Partial<Plan['conditions']>): Mend {

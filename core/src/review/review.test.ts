@@ -229,6 +229,57 @@ describe('the design check', () => {
     expect(of('sand')).toContainEqual({ code: 'caution', caution: 'treated' });
   });
 
+  test('more seeds than sorting left stop a plan, and sorting comes before what follows on it', () => {
+    const sorting = plan({}, 'sorting', 'broad-bean');
+    const [water] = sorting.factors as [Plan['factors'][number]];
+    const found = (sorted: number): Plan => ({
+      ...sorting,
+      factors: [
+        {
+          ...water,
+          levels: [
+            { ...water.levels[0]!, sorted: 24 },
+            { ...water.levels[1]!, sorted },
+          ],
+        },
+      ],
+    });
+    expect(codes(found(24))).not.toContain('more_than_sorted');
+    const short = review(found(23)).find(({ facts }) => facts.code === 'more_than_sorted');
+    expect(short?.facts).toMatchObject({ wanted: 24, sorted: 23, level: water.levels[1]!.name });
+    const late = { ...sorting, sortOn: addDays(sorting.sowOn, 1) };
+    const { after, left } = mended(late, 'sorted_too_late');
+    expect(after.sortOn).toBeNull();
+    expect(left).not.toContain('sorted_too_late');
+    expect(codes({ ...late, sortOn: addDays(sorting.sowOn, -5) })).not.toContain('sorted_too_late');
+  });
+
+  test('sections of one pan cannot differ in what they share', () => {
+    const crops = plan({}, 'sections', 'cress');
+    expect(codes(crops)).not.toContain('sections_share');
+    const watered = { ...crops, factors: [{ ...crops.factors[0]!, aspect: 'water' as const }] };
+    expect(codes(watered)).toContain('sections_share');
+    expect(codes({ ...watered, containers: [usualContainer('pots')] })).not.toContain('sections_share');
+  });
+
+  test('what began elsewhere is not judged as seed: no empty pots, no packet, no depth, knives where it is cut', () => {
+    const begun = (startsAs: NonNullable<Plan['conditions']['startsAs']>): Plan => {
+      const seed = plan({ seedsPerUnit: 1 });
+      return { ...seed, conditions: { ...seed.conditions, startsAs, depthRule: 'half_inch' } };
+    };
+    for (const startsAs of ['seedlings', 'paper_pots', 'bought', 'divided', 'cuttings'] as const) {
+      const found = codes(begun(startsAs));
+      expect(found).not.toContain('pots_stay_empty');
+      expect(found).not.toContain('not_ready_by_lesson');
+      expect(found).toContain('unknown_figures');
+      const isCut = review(begun(startsAs)).some(
+        ({ facts }) => facts.code === 'caution' && facts.caution === 'cutting',
+      );
+      expect([startsAs, isCut]).toEqual([startsAs, ['divided', 'cuttings'].includes(startsAs)]);
+    }
+    expect(codes(begun('seed'))).toContain('pots_stay_empty');
+  });
+
   test('watching one crop is a whole plan: nothing in it stops it', () => {
     const watched = review(plan({}, 'watch'));
     expect(watched.filter(({ severity }) => severity === 'stops')).toEqual([]);

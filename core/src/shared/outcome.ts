@@ -13,6 +13,7 @@ export type UndefinedReason =
   | 'kinds_differ'
   | 'seeds_decided'
   | 'no_crop_figures'
+  | 'begun_elsewhere'
   | 'temperature_outside'
   | 'not_a_height'
   | 'ages_are_the_change'

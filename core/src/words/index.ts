@@ -10,7 +10,14 @@ export {
 } from './code-words.ts';
 export { doubtWords } from './doubt-words.ts';
 export { wordChips } from './journal-words.ts';
-export { doseText, potSowing, type PotSowing, sowingWithoutPlan } from './pot-words.ts';
+export {
+  doseText,
+  POSITION_WORDS,
+  potSowing,
+  type PotSowing,
+  sowingWithoutPlan,
+  START_FORM_WORDS,
+} from './pot-words.ts';
 export { modelWords } from './model-words.ts';
 export { luckWords, outOfHundred, pText, shuffleWords } from './luck-words.ts';
 export {

@@ -8,8 +8,27 @@ import {
   type Plan,
   type PlanTreatment,
   type SeedLot,
+  type SeedPosition,
+  type StartForm,
 } from '../design/index.ts';
 import { LIGHT_WORDS } from './plan-words.ts';
+
+/** What is put in, where it is no seed. */
+export const START_FORM_WORDS: Record<Exclude<StartForm, 'seed'>, string> = {
+  seedlings: say('seedlingWord'),
+  paper_pots: say('paperPotWord'),
+  bought: say('youngPlantWord'),
+  divided: say('dividedPieceWord'),
+  cuttings: say('cuttingWord'),
+};
+
+/** How a seed lies, for labels and sowing day. */
+export const POSITION_WORDS: Record<Exclude<SeedPosition, 'any'>, string> = {
+  flat: say('lyingFlat'),
+  on_side: say('onItsSide'),
+  point_up: say('pointUp'),
+  point_down: say('pointDown'),
+};
 
 /** What goes into the pots of a treatment: its own crop, seeds and depth, and what makes it different. */
 export interface PotSowing {
@@ -44,13 +63,16 @@ export function potSowing(
     varied.has('cover') && say(settings.isCovered ? 'coveredPot' : 'openPot'),
     varied.has('temperature') && say('atDegrees', { temperatureC: settings.temperatureC }),
   ];
+  const { startsAs = 'seed', position = 'any' } = plan.conditions;
   const crop = known.crops.find(({ id }) => id === settings.cropId);
   return {
     crop: crop?.commonName ?? '',
-    propagule: crop?.propagule ?? say('seedWord'),
+    propagule: startsAs === 'seed' ? (crop?.propagule ?? say('seedWord')) : START_FORM_WORDS[startsAs],
     seeds: seedsIn(plan, settings),
     depthMm: sowingDepth(plan, settings, known),
-    gets: [doses, ...others].filter((part) => part !== false && part !== '').join(', '),
+    gets: [position === 'any' ? '' : POSITION_WORDS[position], doses, ...others]
+      .filter((part) => part !== false && part !== '')
+      .join(', '),
   };
 }
 

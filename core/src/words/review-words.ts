@@ -202,6 +202,18 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('aTenthOfThePlaceWets', { cellMl: facts.cellMl, usualMl: facts.usualMl }),
         say('giveMl', { usualMl: facts.usualMl }),
       );
+    case 'sections_share':
+      return words(
+        say('sectionsShare', { aspect: ASPECT_WORDS[facts.aspect] }),
+        say('sectionsShareDetail', { factor: facts.factor }),
+      );
+    case 'more_than_sorted':
+      return words(
+        say('moreThanSorted', { level: facts.level }),
+        say('moreThanSortedDetail', { wanted: facts.wanted, sorted: facts.sorted }),
+      );
+    case 'sorted_too_late':
+      return words(say('sortedTooLate'), say('sortBy', { day: style.day(facts.day) }), say('sortInTime'));
     case 'dates_crossed':
       return words(say('theLessonIsNotAfterTheSowing'), say('putTheTwoDatesInOrder'));
     case 'helper_missing':

@@ -15,6 +15,7 @@ const WORDS: Record<UndefinedReason, string> = {
   needs_lengths: say('itNeedsTheLengthOnOneDay'),
   kinds_differ: say('potsOfSeveralKindsNeedSparesOf'),
   seeds_decided: say('everyCropHasItsOwnNumberOfSeeds'),
+  begun_elsewhere: say('itBeganToGrowElsewhere'),
   no_crop_figures: say('thisCropHasNoFiguresForIt'),
   temperature_outside: say('thisCropDoesNotComeUpAt'),
   ages_are_the_change: say('thePlantsDifferInAgeOnPurpose'),

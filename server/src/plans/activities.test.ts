@@ -238,6 +238,43 @@ const ACTIVITIES: readonly Activity[] = [
     says: ['1 corm Spring crocus', '1 corm Spring crocus'],
   },
   {
+    ...{ kind: 'one_factor', cropId: 'pansy', question: 'Do pansies in paper pots mind being moved?' },
+    ...{ units: 10, says: ['1 paper pot Pansy: shade', '1 paper pot Pansy: bright window'] },
+    changes: (plan) => ({
+      ...{ seedsPerUnit: 1, conditions: { ...plan.conditions, startsAs: 'paper_pots' as const } },
+      factors: [
+        factor('Place', 'light', [
+          level('shade', { light: 'shade' }),
+          level('sill', { isControl: true, light: 'bright' }),
+        ]),
+      ],
+    }),
+  },
+  {
+    ...{
+      kind: 'one_factor',
+      cropId: 'strawberry',
+      question: 'How many leaves may a cutting keep?',
+      units: 8,
+    },
+    changes: (plan) => ({
+      ...{ replicates: 4, seedsPerUnit: 2, plantsPerUnit: 2 },
+      containers: [usualContainer('pots')],
+      conditions: { ...plan.conditions, startsAs: 'cuttings' as const, stemMm: 30 },
+      factors: [factor('Leaves', 'other', [level('one', { isControl: true }), level('three')])],
+    }),
+    says: ['2 cutting Wild strawberry', '2 cutting Wild strawberry'],
+  },
+  {
+    ...{ kind: 'packet_test', cropId: 'clover', question: 'How green is a box of clover?', units: 4 },
+    changes: (plan) => ({
+      ...{ replicates: 4, seedsPerUnit: 400, plantsPerUnit: 100 },
+      containers: [{ ...usualContainer('box_rows'), rows: 2, columns: 2 }],
+      conditions: { ...plan.conditions, position: 'flat' as const },
+    }),
+    says: ['400 seed White clover: lying flat'],
+  },
+  {
     ...{
       kind: 'challenge',
       cropId: 'sunflower',
@@ -278,8 +315,8 @@ function said({ seeds, propagule, crop, gets }: SowingPotView): string {
   return `${seeds} ${propagule} ${crop}${gets && `: ${gets}`}`;
 }
 
-test('there is an activity of every kind, and eighteen in all', () => {
-  expect(ACTIVITIES).toHaveLength(18);
+test('there is an activity of every kind, and more than eighteen in all', () => {
+  expect(ACTIVITIES).toHaveLength(21);
   expect(new Set(ACTIVITIES.map(({ kind }) => kind))).toEqual(new Set(INVESTIGATION_KINDS));
 });
 

@@ -5,6 +5,7 @@ import { checkReading } from './check-reading.ts';
 const PLACE = {
   status: 'growing',
   sownOn: '2027-03-01',
+  name: 'share',
   kind: 'number',
   unit: '%',
   corrected: null,

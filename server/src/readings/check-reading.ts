@@ -1,13 +1,18 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest } from '@bright-sprout/contract/readings';
+import { type GrowthFacts, mostPossibleMm, NEVER_REFUSED_MM } from '@bright-sprout/core/growth';
 import { largestIn, LENGTH_UNITS, LONGEST_MM } from '@bright-sprout/core/shared';
 import type { ExperimentStatus } from '@bright-sprout/core/calendar';
 import { ApiError, invalidField } from '../shared/index.ts';
+
+const MM_IN_CM = 10;
 
 /** What is stored about the unit and variable of a reading. */
 export interface ReadingPlace {
   readonly status: ExperimentStatus;
   readonly sownOn: string | null;
+  /** What is read. */
+  readonly name: string;
   readonly kind: string;
   /** Unit that the variable is planned in. */
   readonly unit: string;
@@ -52,6 +57,21 @@ function checkValue(kind: string, value: number, unit: string): void {
   if (kind === 'count' && (value < 0 || !Number.isInteger(value))) {
     throw invalidField('value', say('giveAWholeNumber0OrMore'));
   }
+}
+
+/** True of a height so large that only the crop can say whether it is possible. */
+export function isVeryTall({ value }: Pick<ReadingRequest, 'value'>, { name, kind }: ReadingPlace): boolean {
+  return kind === 'length' && name === 'height' && value != null && value > NEVER_REFUSED_MM;
+}
+
+/**
+ * Refuses a height that the crop of its unit never reaches.
+ * @throws ApiError
+ */
+export function checkPossible({ value }: Pick<ReadingRequest, 'value'>, facts: GrowthFacts | null): void {
+  const mostMm = mostPossibleMm(facts);
+  if (value == null || mostMm === null || value <= mostMm) return;
+  throw invalidField('value', say('noPlantOfThisCropIsSoTall', { mostCm: mostMm / MM_IN_CM }));
 }
 
 function isSamePlace(request: ReadingRequest, corrected: ReadingPlace['corrected']): boolean {

@@ -1,12 +1,13 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
+import type { GrowthFacts } from '@bright-sprout/core/growth';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, IsNull } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { ClosedDay, Experiment } from '../plans/index.ts';
+import { ClosedDay, Experiment, growthFactsOf, Unit } from '../plans/index.ts';
 import { ApiError, Clock, isDuplicate, notFound, retried } from '../shared/index.ts';
-import { checkReading, type ReadingPlace } from './check-reading.ts';
+import { checkPossible, checkReading, isVeryTall, type ReadingPlace } from './check-reading.ts';
 import { SetAside } from './reading.entity.ts';
 import {
   READING_BY_ID,
@@ -21,6 +22,7 @@ import {
 } from './reading-rows.ts';
 
 interface PlaceRow {
+  readonly name: string;
   status: ReadingPlace['status'];
   sownOn: string | null;
   kind: string;
@@ -158,6 +160,7 @@ export class ReadingsService {
   ): Promise<ReadingView> {
     const place = await this.#placeOf(experimentId, request);
     checkReading(request, place, this.clock.today(observer.timeZone));
+    if (isVeryTall(request, place)) checkPossible(request, await this.#factsOf(experimentId, request.unitId));
     const recordedAt = this.clock.now();
     const { unitId, variableId, observedOn, state, entered, unitOfMeasure, precision } = request;
     const reading: ReadingView = {
@@ -206,9 +209,23 @@ export class ReadingsService {
     return wholeReadingView(kept);
   }
 
+  /** What is known of the crop of a unit; asked only where a height may be impossible. */
+  async #factsOf(experimentId: string, unitId: string): Promise<GrowthFacts | null> {
+    const [experiment, unit] = await Promise.all([
+      this.source
+        .getRepository(Experiment)
+        .findOne({ where: { id: experimentId }, relations: { crop: true } }),
+      this.source
+        .getRepository(Unit)
+        .findOne({ where: { id: unitId, experimentId }, relations: { treatment: true } }),
+    ]);
+    if (!experiment || !unit) return null;
+    return (await growthFactsOf(this.source, experiment))(unit.treatment.position);
+  }
+
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
     const [row] = await this.source.query<PlaceRow[]>(
-      `SELECT e.status, u.sown_on AS sownOn, v.kind, v.unit,
+      `SELECT e.status, u.sown_on AS sownOn, v.name, v.kind, v.unit,
               c.unit_id AS correctedUnit, c.variable_id AS correctedVariable, c.observed_on AS correctedDay
        FROM experiment e
        JOIN unit u ON u.experiment_id = e.id AND u.id = ?
@@ -223,7 +240,8 @@ export class ReadingsService {
       correctedUnit === null
         ? null
         : { unitId: correctedUnit, variableId: correctedVariable ?? '', observedOn: correctedDay ?? '' };
-    return { status: row.status, sownOn: row.sownOn, kind: row.kind, unit: row.unit, corrected };
+    const { status, sownOn, name, kind, unit } = row;
+    return { status, sownOn, name, kind, unit, corrected };
   }
 }
 

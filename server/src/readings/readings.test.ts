@@ -1,7 +1,14 @@
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { dayFromToday, readingOf, startDraft, startSown } from '../app/testing/experiments.ts';
+import {
+  dayFromToday,
+  factorOf,
+  planOf,
+  readingOf,
+  startDraft,
+  startSown,
+} from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
@@ -94,6 +101,34 @@ describe('a reading', () => {
     await keep(made[won]!.id, made[won]!.body).expect(200);
     const counting = (await all()).filter(({ counts }: { counts: boolean }) => counts);
     expect(counting.map(({ id }: { id: string }) => id)).toEqual([made[won]!.id]);
+  });
+
+  test('above what the crop of its own pot ever reaches is refused, and says so', async () => {
+    const draft = await startDraft(teacher, 'Barley beside a tree');
+    const levels = [
+      { ...factorOf('Crop', ['Low', 'Tall']).levels[0]!, cropId: 'cress' },
+      { ...factorOf('Crop', ['Low', 'Tall']).levels[1]!, cropId: 'sunflower' },
+    ];
+    const plan = planOf(draft, { factors: [{ name: 'Crop', aspect: 'crop', levels }], replicates: 2 });
+    await teacher.put(`/api/experiments/${draft.id}/plan`).send(plan).expect(200);
+    experiment = (
+      await teacher
+        .put(`/api/experiments/${draft.id}/sowing`)
+        .send({ sownOn: dayFromToday(-10) })
+        .expect(200)
+    ).body as ExperimentView;
+    const potOf = (name: string) =>
+      experiment.units.findIndex(
+        ({ treatmentId }) => experiment.treatments.find(({ id }) => id === treatmentId)?.name === name,
+      );
+    const answers = async (name: string, value: number) =>
+      (await keep(uuid(), readingOf(experiment, potOf(name), { value }))).status;
+    expect(await answers('Low', 600)).toBe(200);
+    expect(await answers('Low', 5000)).toBe(400);
+    expect(await answers('Tall', 5000)).toBe(200);
+    const refused = await keep(uuid(), readingOf(experiment, potOf('Low'), { value: 5000 }));
+    expect(refused.body.fields[0]).toMatchObject({ field: 'value' });
+    expect(refused.body.fields[0].message).toMatch(/taller than \d+ cm/);
   });
 
   test('cannot correct a reading of another pot or day', async () => {

@@ -11,7 +11,14 @@ import { LATE_WORDS, calendarDay, type ReadingState } from '@bright-sprout/core/
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
-import { Experiment, ExperimentStore, type StoredPlan, type Unit, type Variable } from '../plans/index.ts';
+import {
+  Experiment,
+  ExperimentStore,
+  growthFactsOf,
+  type StoredPlan,
+  type Unit,
+  type Variable,
+} from '../plans/index.ts';
 import { Reading, ReadingsService } from '../readings/index.ts';
 import { Clock, invalidField, notFound } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
@@ -115,6 +122,7 @@ export class PotsService {
     const read = others.map((other) => readOf(other, readings, ownIds, today));
     const main = readOf(variable, readings, ownIds, today);
     const { crop, planDocument } = stored.experiment;
+    const factsOf = await growthFactsOf(this.source, stored.experiment);
     return sown.flatMap((unit): StudentPotView[] => {
       const { last, own, isRead } = main.of(unit);
       if (last?.state === 'dead' || last?.state === 'removed') return [];
@@ -139,11 +147,7 @@ export class PotsService {
             return { variable: other.variable, last: found.last, own: found.own };
           }),
           sownOn: unit.sownOn,
-          crop: crop && {
-            daysToEmergence: crop.figures.daysToEmergence,
-            heightAtDay21Mm: crop.figures.heightAtDay21Mm,
-            matureHeightMm: crop.figures.matureHeightMm,
-          },
+          crop: factsOf(treatmentOf(stored, unit).style),
           readingErrorMm,
           isClosed: stored.closedDays.some((closed) => closed.day === today),
         },

@@ -14,7 +14,7 @@ import { WeekBoard } from './week-board.tsx';
 
 /** The calendar: dates, meeting days, holidays, and every task on its day. */
 export function DaysSection() {
-  const { isPlanted } = usePlanEditor();
+  const { plan, isPlanted } = usePlanEditor();
   const { experiment } = useExperiment();
   return (
     <>
@@ -23,6 +23,11 @@ export function DaysSection() {
         <DayInput name="lessonOn" label={say('lessonOn')} />
         <GoalEntry />
       </div>
+      {plan.kind === 'sorting' && (
+        <div className="form-row">
+          <DayInput name="sortOn" label={say('seedsAreSortedOn')} isOptional disabled={isPlanted} />
+        </div>
+      )}
       <SowingAdvice />
       <WeekBoard />
       <div className="button-row">
@@ -60,6 +65,9 @@ export function DaysSection() {
           <DayInput name="calendar.lastFrostOn" label={say('plantedOutAfterTheLastFrostOn')} isOptional />
           <div className="plan-field">
             <TickInput name="calendar.potsOn" label={say('pottedOn')} />
+            {plan.calendar.potsOn && (
+              <NumberInput name="calendar.potOnMl" label={say('potsToMoveInto')} unit="mL" isOptional />
+            )}
             <TickInput name="calendar.isHarvested" label={say('grownToHarvestOrFlower')} />
           </div>
         </div>

@@ -73,6 +73,19 @@ export function LevelRow({
         {[whole.aspect, ...extra].map((aspect) => (
           <Setting key={aspect} path={path} aspect={aspect} label={label} disabled={isPlanted} />
         ))}
+        {whole.aspect === 'sorting' && (
+          <span className="number-entry">
+            <Form.Control
+              {...register(`${path}.sorted`, NUMBER)}
+              type="number"
+              min={0}
+              step={1}
+              disabled={isPlanted}
+              aria-label={say('seedsSortedOut', { label })}
+            />
+            <span>{say('found')}</span>
+          </span>
+        )}
       </span>
       <Form.Check
         type="radio"

@@ -25,6 +25,7 @@ import { FailureNote } from '../shared/ui/index.ts';
 import { AddUnit } from './add-unit.tsx';
 import { ClassSection } from './class-section.tsx';
 import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
+import { HowManyFit } from './how-many-fit.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
 
@@ -112,7 +113,7 @@ function ContainerEditor({ index }: { index: number }) {
     );
     const { conditions, steps, kind: ofPlan } = getValues();
     const isOwnWater = conditions.waterMl !== usualWaterMl(container.cellMl);
-    const startsAlike = (of: ContainerKind) => startingSteps(ofPlan, conditions.hasSoil, of);
+    const startsAlike = (of: ContainerKind) => startingSteps(ofPlan, conditions, of);
     apply({
       containers,
       ...(index > 0 || isOwnWater
@@ -168,6 +169,17 @@ function ContainerEditor({ index }: { index: number }) {
             </Button>
           )}
         </div>
+      )}
+      {!isPlanted && container.kind === 'box_rows' && (
+        <HowManyFit
+          onUse={(rows, columns) =>
+            apply({
+              containers: getValues('containers').map((one, at) =>
+                at === index ? { ...one, rows, columns } : one,
+              ),
+            })
+          }
+        />
       )}
       <FailureNote error={save.error} />
     </div>

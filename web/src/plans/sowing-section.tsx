@@ -7,7 +7,7 @@ import {
   sowingWith,
   sparesNeeded,
 } from '@bright-sprout/core/amounts';
-import { type DepthRule, POT_CORRELATION, seedFacts } from '@bright-sprout/core/design';
+import { type DepthRule, isBegun, POT_CORRELATION, seedFacts } from '@bright-sprout/core/design';
 import { sowingWish, treatmentGrowth } from '@bright-sprout/core/calendar';
 import {
   chanceText,
@@ -22,32 +22,37 @@ import Button from 'react-bootstrap/Button';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { ChoiceInput, NumberInput, TextInput, TickInput, WorkedOut } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
+import { StartFormFields } from './start-form.tsx';
+import { MANY_SEEDS, WeighSeeds } from './weigh-seeds.tsx';
+
+const MOST_SEEDS_ASKED = 1000;
 
 /** How many seeds, how deep, and what is the same for every pot. */
 export function SowingSection() {
-  const { isPlanted } = usePlanEditor();
+  const { plan, isPlanted } = usePlanEditor();
+  const begun = isBegun(plan);
   return (
     <>
-      <h2>{say('seeds')}</h2>
+      <h2>{begun ? say('plants') : say('seeds')}</h2>
       <div className="form-row">
-        <NumberInput name="seedsPerUnit" label={say('seedsInEachPot')} step={1} disabled={isPlanted} />
-        <NumberInput name="plantsPerUnit" label={say('plantsWanted')} step={1} disabled={isPlanted} />
-        <ChoiceInput
-          name="chance"
-          isNumber
-          label={say('chanceThatAllGetThere')}
-          options={[
-            ['0.8', say('n8In10')],
-            ['0.9', say('n9In10')],
-            ['0.95', say('n95In100')],
-            ['0.99', say('n99In100')],
-          ]}
+        <StartFormFields />
+        <NumberInput
+          name="seedsPerUnit"
+          label={begun ? say('inEachPot') : say('seedsInEachPot')}
+          step={1}
+          disabled={isPlanted}
         />
-        <NumberInput name="seedsPerPacket" label={say('seedsInAPacket')} step={1} />
+        <NumberInput name="plantsPerUnit" label={say('plantsWanted')} step={1} disabled={isPlanted} />
+        {!begun && <SeedChances />}
       </div>
-      <SeedAnswer />
-      <h2>{say('depth')}</h2>
-      <DepthTable />
+      {!begun && plan.seedsPerUnit >= MANY_SEEDS && <WeighSeeds />}
+      {begun ? <p className="quiet">{say('whatBeganElsewhere')}</p> : <SeedAnswer />}
+      {!begun && (
+        <>
+          <h2>{say('depth')}</h2>
+          <DepthTable />
+        </>
+      )}
       <h2>{say('theSameForEveryPot')}</h2>
       <div className="form-row">
         <NumberInput name="conditions.temperatureC" label={say('roomByDay')} unit="°C" />
@@ -75,14 +80,42 @@ export function SowingSection() {
         />
       </div>
       <div className="form-row">
-        <NumberInput name="conditions.soakHours" label={say('soakSeeds')} unit="h" />
+        {!begun && <NumberInput name="conditions.soakHours" label={say('soakSeeds')} unit="h" />}
         <NumberInput name="conditions.coldDays" label={say('coldBefore')} unit={say('days2')} step={1} />
         <NumberInput name="conditions.reactionDays" label={say('mixReacts')} unit={say('days2')} step={1} />
+        {plan.conditions.hasSoil && (
+          <NumberInput
+            name="conditions.wetting"
+            label={say('waterToWetOnePart')}
+            unit={say('parts')}
+            isOptional
+          />
+        )}
+        <TextInput name="conditions.protection" label={say('protectedBy')} />
         <div className="plan-field">
           <TickInput name="conditions.hasSoil" label={say('filledWithMix')} />
           <TickInput name="conditions.isFirmed" label={say('soilFirmed')} />
         </div>
       </div>
+    </>
+  );
+}
+
+function SeedChances() {
+  return (
+    <>
+      <ChoiceInput
+        name="chance"
+        isNumber
+        label={say('chanceThatAllGetThere')}
+        options={[
+          ['0.8', say('n8In10')],
+          ['0.9', say('n9In10')],
+          ['0.95', say('n95In100')],
+          ['0.99', say('n99In100')],
+        ]}
+      />
+      <NumberInput name="seedsPerPacket" label={say('seedsInAPacket')} step={1} />
     </>
   );
 }
@@ -95,7 +128,7 @@ function SeedAnswer() {
     [plan, surroundings],
   );
   const isWhole = [plan.plantsPerUnit, plan.replicates, plan.seedsPerUnit].every(
-    (count) => count >= 1 && count <= 200,
+    (count) => count >= 1 && count <= MOST_SEEDS_ASKED,
   );
   if (!wish?.defined || !isWhole) {
     return <p className="quiet">{say('thereIsNoGerminationRateForThis')}</p>;

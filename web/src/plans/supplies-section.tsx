@@ -1,8 +1,8 @@
 import { oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
-import { type Materials, materialsOf, SETTLING, SPARE, WETTING } from '@bright-sprout/core/amounts';
-import { type Crop, type Plan, unitsProblem } from '@bright-sprout/core/design';
-import { CONTAINER_WORDS, kitchenText, volumeText } from '@bright-sprout/core/words';
+import { type Materials, materialsOf, POT_ON_ML, SETTLING, SPARE } from '@bright-sprout/core/amounts';
+import { type Crop, isBegun, type Plan, unitsProblem } from '@bright-sprout/core/design';
+import { CONTAINER_WORDS, kitchenText, START_FORM_WORDS, volumeText } from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -98,6 +98,13 @@ function shoppingRows(
   const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
     const crop = cropOf(cropId);
     const name = (crop?.commonName ?? cropId).toLowerCase();
+    const { startsAs = 'seed' } = plan.conditions;
+    if (startsAs !== 'seed')
+      return {
+        what: name,
+        amount: say('pieces', { count: seeds, propagule: START_FORM_WORDS[startsAs] }),
+        working: say('potsInAll', { units: materials.units }),
+      };
     // Cloves, corms and pieces are bought by number, seed by the packet.
     if (crop && !crop.propagule.startsWith('seed'))
       return {
@@ -137,7 +144,7 @@ function shoppingRows(
       {
         what: say('waterToWetTheMix'),
         amount: volume(materials.wettingMl),
-        working: say('partsToOneOfDryMixSoak', { wetting: WETTING }),
+        working: say('partsToOneOfDryMixSoak', { wetting: materials.wetting }),
       },
     );
   }
@@ -153,6 +160,27 @@ function shoppingRows(
       working: say('pots3', { amount: dose.amount, unit: dose.unit, units: dose.units, spare }),
     });
   }
+  const { potOn } = materials;
+  if (potOn) {
+    rows.push(
+      { what: say('potsToPotOn'), amount: String(potOn.pots), working: say('onePotAPlant') },
+      {
+        what: say('mixToPotOn'),
+        amount: volume(potOn.mixMl),
+        working: say('mlAPotForSettling', {
+          ml: plan.calendar.potOnMl ?? POT_ON_ML,
+          settling: SETTLING,
+          spare,
+        }),
+      },
+    );
+  }
+  if (plan.conditions.protection)
+    rows.push({
+      what: plan.conditions.protection,
+      amount: say('asNeeded'),
+      working: say('toProtectThePots'),
+    });
   rows.push({ what: say('labels'), amount: String(materials.labels), working: say('oneAPot', { spare }) });
   if (materials.rowMarkers > 0) {
     rows.push({
@@ -181,7 +209,11 @@ function Kit({
   return (
     <ul className="kit">
       <li>{say('andAsManyLabelsAPencilFor', { pots, teams })}</li>
-      <li>{say('seedsInATwistOfPaper', { ceil: Math.ceil((materials.seeds / materials.units) * most) })}</li>
+      {!isBegun(plan) && (
+        <li>
+          {say('seedsInATwistOfPaper', { ceil: Math.ceil((materials.seeds / materials.units) * most) })}
+        </li>
+      )}
       {materials.soilMl > 0 && (
         <li>{say('ofWettedMixASpoon', { volume: volume((materials.soilMl / materials.units) * most) })}</li>
       )}

@@ -1,6 +1,6 @@
 export { ChangeNote } from './change-note.tsx';
 export { EntryNotes } from './entry-notes.tsx';
-export { lengthProblemText } from './length-problem.ts';
+export { heightProblem, lengthProblemText } from './length-problem.ts';
 export { ReadingDoubts } from './reading-doubts.tsx';
 export { Ruler } from './ruler.tsx';
 export { rulerLength, rulerMarks } from './ruler-marks.ts';

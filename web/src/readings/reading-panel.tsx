@@ -11,11 +11,11 @@ import {
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { scaleOf, standingOn, useExperiment } from '../shared/experiment/index.ts';
+import { scaleOf, standingOn, useExperiment, useGrowthFacts } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { FailureNote, fieldMessage, recentDay } from '../shared/ui/index.ts';
 import { EntryNotes } from './entry-notes.tsx';
-import { lengthProblemText } from './length-problem.ts';
+import { heightProblem } from './length-problem.ts';
 import { ReadingDoubts } from './reading-doubts.tsx';
 import { ReadingsOfDay } from './readings-of-day.tsx';
 import { Ruler } from './ruler.tsx';
@@ -46,9 +46,11 @@ export function ReadingPanel({
   const [longer, setLonger] = useState(0);
   const [isReread, setIsReread] = useState(false);
   const justRead = useJustRead();
+  const factsOf = useGrowthFacts();
 
   const parsed = parseLength(text, scale);
   const valueMm = parsed.ok ? parsed.mm : undefined;
+  const impossible = heightProblem(parsed, scale, factsOf(unit));
   const lastAmount = fromMillimetres(last?.value ?? 0, scale.unit);
   const { isGone, isCurrent, finding } = standingOn(findings, unit.id, day);
   const readMm = isCurrent ? (finding?.value ?? undefined) : undefined;
@@ -69,10 +71,9 @@ export function ReadingPanel({
   const submit = (event: React.SyntheticEvent): void => {
     event.preventDefault();
     setIsTouched(true);
-    if (parsed.ok) save('emerged');
+    if (!impossible) save('emerged');
   };
-  const problem =
-    isTouched && !parsed.ok ? lengthProblemText(parsed.problem, scale) : fieldMessage(keep.error, 'value');
+  const problem = (isTouched ? impossible : undefined) ?? fieldMessage(keep.error, 'value');
 
   return (
     <section className="panel reading-panel" aria-label={say('readPot', { number: unit.number })}>

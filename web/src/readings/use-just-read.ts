@@ -3,7 +3,7 @@ import type { JustRead } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
 import { practiceQuery } from '../shared/api/index.ts';
-import { scaleOf, useExperiment } from '../shared/experiment/index.ts';
+import { scaleOf, useExperiment, useGrowthFacts } from '../shared/experiment/index.ts';
 
 /** What a height of a unit on the chosen day is judged against. */
 export function useJustRead(): (unit: UnitView, valueMm: number) => JustRead {
@@ -12,6 +12,7 @@ export function useJustRead(): (unit: UnitView, valueMm: number) => JustRead {
     ...practiceQuery(experiment.classId ?? ''),
     enabled: experiment.classId !== null,
   });
+  const factsOf = useGrowthFacts();
   const ofDay = readings.filter(
     (reading) => reading.counts && reading.observedOn === day && reading.variableId === variable.id,
   );
@@ -22,7 +23,7 @@ export function useJustRead(): (unit: UnitView, valueMm: number) => JustRead {
     history: findings.get(unit.id) ?? [],
     sownOn: unit.sownOn === null ? null : calendarDay(unit.sownOn),
     scale: scaleOf(variable),
-    crop: experiment.crop,
+    crop: factsOf(unit),
     readingErrorMm: practice.data?.typicalMm ?? null,
     before: ofDay.filter((reading) => reading.unitId !== unit.id).flatMap((reading) => reading.value ?? []),
   });

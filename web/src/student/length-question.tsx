@@ -12,7 +12,7 @@ import type { StudentWords } from '@bright-sprout/core/words';
 import { useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { EntryNotes, lengthProblemText, ReadingDoubts, Ruler, rulerLength } from '../readings/index.ts';
+import { EntryNotes, heightProblem, ReadingDoubts, Ruler, rulerLength } from '../readings/index.ts';
 import { scaleOf } from '../shared/experiment/index.ts';
 import { recentDay } from '../shared/ui/index.ts';
 import type { Entered } from './use-keep-own.ts';
@@ -45,7 +45,8 @@ export function LengthQuestion({
   const whole = [...spans, text].filter((part) => part.trim() !== '').join(' + ');
   const parsed = parseLength(whole, scale);
   const rest = parseLength(text, scale);
-  const mm = parsed.ok ? parsed.mm : undefined;
+  const impossible = heightProblem(parsed, scale, pot.crop);
+  const mm = parsed.ok && !impossible ? parsed.mm : undefined;
   const last = pot.last?.value ?? null;
   const isFirstSpan = spans.length === 0;
   const reach = isFirstSpan ? Math.max(last ?? 0, (rest.ok ? rest.mm : 0) / 1.2) : 0;
@@ -69,7 +70,7 @@ export function LengthQuestion({
       onSubmit={(event) => {
         event.preventDefault();
         setIsTouched(true);
-        if (parsed.ok) onKeep({ value: parsed.mm, unit: parsed.unit, text: whole }, isReread);
+        if (parsed.ok && !impossible) onKeep({ value: parsed.mm, unit: parsed.unit, text: whole }, isReread);
       }}
     >
       <Ruler
@@ -111,9 +112,7 @@ export function LengthQuestion({
           <p className="quiet">{say('together', { markText: markText(mm, scale), unit: scale.unit })}</p>
         )}
         <div aria-live="polite">
-          {isTouched && !parsed.ok && (
-            <p className="field-problem">{lengthProblemText(parsed.problem, scale)}</p>
-          )}
+          {(isTouched || parsed.ok) && impossible && <p className="field-problem">{impossible}</p>}
           {mm !== undefined && (
             <ReadingDoubts
               read={justRead(pot, day, mm, before)}

@@ -10,6 +10,15 @@ export default {
   fillEveryPotToAFingerBelow: 'Fill every pot to a finger below its rim.',
   giveEachPotWhatItsTreatmentNeeds: 'Give each pot what its treatment needs, by its label.',
   putTheSeedsInAtTheAgreed: 'Put the seeds in at the agreed depth and cover them.',
+  liftEachSeedlingByALeaf:
+    'Lift each seedling by a leaf, never by its stem, and set it in as deep as it stood.',
+  setEachPaperPotInWhole: 'Set each paper pot in whole, its rim below the soil.',
+  tipEachPlantOutAndSetItIn: 'Tip each plant out of its pot and set it in as deep as it stood.',
+  setEachPieceInAsDeepAsItWas: 'Set each piece in as deep as it grew before, its roots spread out.',
+  pushEachCuttingInToItsMark: 'Push each cutting in to its mark and press the mix to it.',
+  anAdultDividesThePlants: 'An adult divides the plants, each piece with roots and a shoot.',
+  anAdultCutsTheCuttings:
+    'An adult cuts the cuttings below a leaf, takes off the lower leaves and marks how deep they go.',
   waterEachPotWithTheSameMeasured: 'Water each pot with the same measured amount.',
   setEveryPotInThePlaceThat: 'Set every pot in the place that the sill shows.',
   washHands: 'Wash hands.',

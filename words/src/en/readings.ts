@@ -44,6 +44,8 @@ export default {
   typeANumberSuchAsForA:
     'Type a number such as {example}. For a plant taller than the ruler, add the parts: 30 + {example}.',
   aHeightStartsAtTheSoilLine: 'A height starts at the soil line, so it is 0 or more.',
+  tallerThanAnyOfItsKind:
+    'That is more than {mostText}, and no plant of this kind is so tall. Check the unit and the point.',
   thatIsMoreThan30MCheck: 'That is more than 30 m. Check the unit and the point.',
   aNumberOf0OrMore: 'a number of 0 or more',
   aWholeNumber: 'a whole number',

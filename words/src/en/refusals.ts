@@ -55,6 +55,8 @@ export default {
   thisPotWasSownOnChooseThat: 'This pot was sown on {sownOn}; choose that day or a later one.',
   giveTheUnitOfWhatWasRead: 'Give the unit of what was read: {units}.',
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
+  noPlantOfThisCropIsSoTall:
+    'No plant of this crop is taller than {mostCm, number} cm. Check the unit and the point.',
   giveALengthFrom0To30: 'Give a length from 0 to 30 m.',
   chooseOneOfTheScores: 'Choose one of the scores.',
   giveAValueFrom0To: 'Give a value from 0 to {largest} {unit}.',

@@ -30,6 +30,7 @@ export default {
     'it needs the length, on one day, of plants that are up, and seeds that are counted',
   everyCropHasItsOwnNumberOfSeeds: 'every crop has its own number of seeds',
   potsOfSeveralKindsNeedSparesOf: 'pots of several kinds need spares of their own',
+  itBeganToGrowElsewhere: 'the forecast begins with seed, and these plants began elsewhere',
   thisCropHasNoFiguresForIt: 'this crop has no figures for it',
   thisCropDoesNotComeUpAt: 'this crop does not come up at this temperature',
   thePlantsDifferInAgeOnPurpose:

@@ -9,6 +9,7 @@ export {
   styleOf,
   unreadUnits,
 } from './findings.ts';
+export { useGrowthFacts } from './growth-facts.ts';
 export { usePotSowing } from './pot-sowing.ts';
 export { useCalendar, useSurroundings, wholeLot } from './surroundings.ts';
 export { TreatmentKey } from './treatment-key.tsx';

@@ -2,6 +2,7 @@ import { say } from '@bright-sprout/words/interface';
 import type { CareView } from '@bright-sprout/contract/care';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { type TimelineDay, timelineDays, type ScheduledTask } from '@bright-sprout/core/calendar';
+import { isBegun } from '@bright-sprout/core/design';
 import { type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { CARE_WORDS, TASK_WORDS } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
@@ -181,6 +182,7 @@ function bandOf(
   experiment: ExperimentView,
   band: { from: CalendarDay; to: CalendarDay } | undefined,
 ): { min: number; max: number } | null {
+  if (experiment.plan && isBegun(experiment.plan)) return null;
   if (!band) return experiment.crop?.daysToEmergence ?? null;
   const sowOn = calendarDay(experiment.sowOn);
   return { min: daysBetween(sowOn, band.from), max: daysBetween(sowOn, band.to) };

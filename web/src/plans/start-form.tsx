@@ -1,0 +1,60 @@
+import { say } from '@bright-sprout/words/plans';
+import { isSamePart, START_FORMS, type StartForm, startingSteps } from '@bright-sprout/core/design';
+import { POSITION_WORDS } from '@bright-sprout/core/words';
+import Form from 'react-bootstrap/Form';
+import { ChoiceInput, NumberInput } from './fields.tsx';
+import { usePlanEditor } from './plan-editor.tsx';
+import { PlanField } from './plan-field.tsx';
+
+const FORM_WORDS: Record<StartForm, string> = {
+  seed: say('seedOrBulb'),
+  seedlings: say('seedlingsSownEarlier'),
+  paper_pots: say('paperPotsPlantedWhole'),
+  bought: say('boughtPlants'),
+  divided: say('plantsDivided'),
+  cuttings: say('cuttingsSet'),
+};
+
+/** What is put into each place, and how it lies. Steps that were not changed follow. */
+export function StartFormFields() {
+  const { plan, isPlanted, apply } = usePlanEditor();
+  const { conditions, kind, containers, steps } = plan;
+  const startsAs = conditions.startsAs ?? 'seed';
+  const vessel = containers[0]?.kind ?? 'pots';
+  const change = (next: StartForm): void => {
+    const changed = { ...conditions, startsAs: next };
+    const isUsual = isSamePart(steps, startingSteps(kind, conditions, vessel));
+    apply({
+      conditions: changed,
+      ...(isUsual ? { steps: startingSteps(kind, changed, vessel) } : {}),
+      ...(next === 'seed' ? {} : { seedsPerUnit: plan.plantsPerUnit }),
+    });
+  };
+  return (
+    <>
+      <PlanField id="conditions.startsAs" label={say('whatGoesIn')} error={undefined} isWide>
+        <Form.Select
+          value={startsAs}
+          disabled={isPlanted}
+          onChange={({ target }) => change(target.value as StartForm)}
+        >
+          {START_FORMS.map((form) => (
+            <option key={form} value={form}>
+              {FORM_WORDS[form]}
+            </option>
+          ))}
+        </Form.Select>
+      </PlanField>
+      {startsAs === 'cuttings' && (
+        <NumberInput name="conditions.stemMm" label={say('stemInTheSoil')} unit="mm" isOptional />
+      )}
+      {startsAs === 'seed' && (
+        <ChoiceInput
+          name="conditions.position"
+          label={say('howItLies')}
+          options={[['any', say('anyWay')], ...Object.entries(POSITION_WORDS)]}
+        />
+      )}
+    </>
+  );
+}

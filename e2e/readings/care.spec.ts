@@ -162,3 +162,39 @@ test('labels, kits, row markers, recording sheets and a helper’s card are read
   await page.emulateMedia({ media: 'print' });
   await expect(page.getByRole('button', { name: 'Print', exact: true })).toBeHidden();
 });
+
+test('a pot that is moved stands in its new place from that day on, and why one never came up is noted', async ({
+  teacher: page,
+}) => {
+  const origin = new URL(page.url()).origin;
+  const { experimentId } = await makeSchool(page);
+  await page.goto(`${origin}/experiments/${experimentId}/record?view=care`);
+  const order = async (): Promise<string[]> =>
+    (await page.getByRole('button', { name: /^Pot \d+,/ }).allInnerTexts()).map((text) => text.trim());
+  await expect(page.getByRole('button', { name: /^Pot \d+,/ })).toHaveCount(10);
+  const before = await order();
+  await page.getByRole('button', { name: /^Pot 2,/ }).click();
+  await page.getByRole('button', { name: 'Moved', exact: true }).click();
+  const place = page.getByLabel('Pot 2 goes to');
+  const swap = await place.getByRole('option', { name: /swaps with pot 1$/ }).innerText();
+  await place.selectOption(swap);
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.locator('.care-list').getByText('Moved')).toBeVisible();
+  await expect.poll(order).toEqual([before[1], before[0], ...before.slice(2)]);
+  await page.getByRole('button', { name: 'Take it back' }).click();
+  await expect.poll(order).toEqual(before);
+
+  await page.getByRole('button', { name: 'Why not up' }).click();
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Choose why nothing came up, and for which pots.')).toBeVisible();
+  await page.getByLabel('What kept it down').selectOption('too deep');
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Why not up: too deep')).toBeVisible();
+  await page.getByRole('button', { name: 'Thinned', exact: true }).click();
+  await page.getByLabel('Plants out of each pot').fill('2');
+  await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
+  await expect(page.getByText('Thinned, 2 plants out of each pot')).toBeVisible();
+  await page.getByRole('button', { name: 'History' }).click();
+  await page.getByRole('button', { name: /^Pot 2,/ }).click();
+  await expect(page.getByText(/^Plants: not counted on .* \(2 thinned\)/)).toBeVisible();
+});

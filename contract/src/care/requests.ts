@@ -1,4 +1,11 @@
-import { CARE_KINDS, type CareKind, MOST_DEVICE_SAMPLES } from '@bright-sprout/core/shared';
+import {
+  CARE_KINDS,
+  type CareKind,
+  MOST_DEVICE_SAMPLES,
+  NO_SHOW_REASONS,
+  type NoShowReason,
+} from '@bright-sprout/core/shared';
+import type { UnitMove } from '@bright-sprout/core/design';
 import 'reflect-metadata';
 import { type Sensor, SENSORS } from '@bright-sprout/core/simulate';
 import {
@@ -7,6 +14,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsOptional,
   Length,
@@ -25,6 +33,23 @@ import {
   type Instant,
 } from '../shared/index.ts';
 
+/** Where a pot was moved to. */
+export class MovePart implements UnitMove {
+  @IsId()
+  unitId: string;
+
+  @IsId()
+  containerId: string;
+
+  @Min(1, { message: 'Choose a place.' })
+  @IsInt()
+  row: number;
+
+  @Min(1, { message: 'Choose a place.' })
+  @IsInt()
+  column: number;
+}
+
 /** Something done to units on a day. */
 export class CareRequest {
   @IsIn(CARE_KINDS, { message: 'Choose what was done.' })
@@ -41,12 +66,24 @@ export class CareRequest {
   @IsId({ each: true })
   unitIds: string[] | null;
 
-  /** mL of water for each unit, a pH, or a place among the soil states. */
+  /** mL of water for each unit, plants thinned out of each, a pH, or a place among the soil states. */
   @IsOptional()
   @Min(0, { message: 'Give an amount of 0 or more.' })
   @Max(10_000, { message: 'Give at most 10 000.' })
   @IsNumber({}, { message: 'Give a number.' })
   amount: number | null;
+
+  /** Why nothing came up; of kind `cause` only. */
+  @IsOptional()
+  @IsIn(NO_SHOW_REASONS, { message: 'Choose a reason.' })
+  reason?: NoShowReason | null;
+
+  /** Where the pots stand from that day on; of kind `moved` only. */
+  @IsOptional()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(500)
+  @NestedList(() => MovePart)
+  moves?: MovePart[];
 
   /** Which plants went, into what, with what. */
   @Trimmed()
@@ -57,6 +94,8 @@ export class CareRequest {
 /** A care event as it is kept. */
 export interface CareView extends CareRequest {
   id: Id;
+  reason: NoShowReason | null;
+  moves: MovePart[];
   observer: string;
   recordedAt: Instant;
   isUndone: boolean;

@@ -23,6 +23,7 @@ export const ERROR_STATUS = {
   readings_exist: 409,
   experiment_finished: 409,
   guessing_closed: 409,
+  place_taken: 409,
   unreadable_file: 422,
   too_large: 413,
   upload_incomplete: 409,

@@ -1,5 +1,5 @@
 import type { UnitDay } from '../growth/index.ts';
-import type { CalendarDay } from '../shared/index.ts';
+import { type CalendarDay, NO_SHOW_REASONS } from '../shared/index.ts';
 import { ALPHA, fisherExact } from '../statistics/index.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
 import type { ComparedGroup, ComparedUnit, Fate, Fates } from './types.ts';
@@ -19,6 +19,7 @@ export function fatesOf(
 ): Fates {
   const found = groups.map(({ id }): Fate => {
     const fate = { groupId: id, looked: 0, cameUp: 0, dead: [] as number[], notUp: [] as number[] };
+    const said: ComparedUnit[] = [];
     for (const unit of units) {
       if (unit.groupId !== id) continue;
       const seen = (findings.get(unit.id) ?? []).filter(
@@ -30,16 +31,29 @@ export function fatesOf(
       const wasUp = isDead || seen.some((finding) => finding.state === 'emerged' && isUp(finding));
       fate.looked += 1;
       if (wasUp) fate.cameUp += 1;
-      else fate.notUp.push(unit.number);
+      else {
+        fate.notUp.push(unit.number);
+        said.push(unit);
+      }
       if (isDead) fate.dead.push(unit.number);
     }
-    return fate;
+    return { ...fate, reasons: reasonsOf(said, day) };
   });
   return {
     groups: found,
     dead: evenlyShared(found.map((fate) => [fate.dead.length, fate.cameUp - fate.dead.length])),
     up: evenlyShared(found.map((fate) => [fate.cameUp, fate.notUp.length])),
   };
+}
+
+/** Reasons noted by a day, each with the units that it was noted for. */
+function reasonsOf(units: readonly ComparedUnit[], day: CalendarDay): Fate['reasons'] {
+  return NO_SHOW_REASONS.map((reason) => ({
+    reason,
+    numbers: units
+      .filter(({ noShow }) => noShow?.reason === reason && noShow.day <= day)
+      .map(({ number }) => number),
+  })).filter(({ numbers }) => numbers.length > 0);
 }
 
 /** Whether chance could have shared out the one and the other between the groups so. */

@@ -1,5 +1,5 @@
 import type { CalendarDay } from '../shared/index.ts';
-import type { ComparedGroup, ComparedUnit } from './types.ts';
+import type { ComparedGroup, ComparedUnit, NoShow } from './types.ts';
 
 /** A factor of the design. */
 export interface AnalysedFactor {
@@ -30,6 +30,7 @@ export interface AnalysedUnit {
   readonly number: number;
   readonly treatmentId: string;
   readonly sownOn: CalendarDay | null;
+  readonly noShow?: NoShow | null;
   readonly block: string;
   readonly team: string;
   readonly seedsSown: number | null;
@@ -69,7 +70,8 @@ export function grouped(design: Design, by: GroupBy): Grouped {
       units: design.units.flatMap((unit) => {
         const groupId = idOf(unit);
         if (groupId === undefined || !known.has(groupId)) return [];
-        return [{ id: unit.id, number: unit.number, groupId, sownOn: unit.sownOn }];
+        const { id, number, sownOn, noShow = null } = unit;
+        return [{ id, number, groupId, sownOn, noShow }];
       }),
     };
   };

@@ -1,4 +1,4 @@
-import type { CalendarDay, Outcome } from '../shared/index.ts';
+import type { CalendarDay, NoShowReason, Outcome } from '../shared/index.ts';
 import type { Description, Interval, SpreadModel } from '../statistics/index.ts';
 import type { TestMethod, TestOutcome } from './test-line.ts';
 
@@ -17,12 +17,20 @@ export interface ComparedGroup {
   readonly isControl: boolean;
 }
 
+/** Why a unit did not come up, as the class found it on a day. */
+export interface NoShow {
+  readonly reason: NoShowReason;
+  readonly day: CalendarDay;
+}
+
 /** An experimental unit: the pot, cell or bag that a treatment was applied to. */
 export interface ComparedUnit {
   readonly id: string;
   readonly number: number;
   readonly groupId: string;
   readonly sownOn: CalendarDay | null;
+  /** Left out or `null` where nobody said. */
+  readonly noShow?: NoShow | null;
 }
 
 /** Why a unit has no value in a comparison. */
@@ -108,6 +116,8 @@ export interface Fate {
   readonly dead: readonly number[];
   /** Numbers of the units that have not come up. */
   readonly notUp: readonly number[];
+  /** Reasons noted for units that have not come up, by the numbers of the units. */
+  readonly reasons: readonly { readonly reason: NoShowReason; readonly numbers: readonly number[] }[];
 }
 
 /** Death and never coming up as outcomes. */

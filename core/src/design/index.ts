@@ -1,4 +1,4 @@
-export { ALSO_READ, type AlsoRead, alsoReadVariable, scoresOf } from './also-read.ts';
+export { ALSO_READ, type AlsoRead, alsoReadVariable, isOfSoil, scoresOf } from './also-read.ts';
 export {
   BRIGHT_SIDES,
   type BrightSide,
@@ -36,6 +36,7 @@ export {
   numberReplicates,
   randomLayout,
 } from './layout.ts';
+export { doublyTaken, type MoveEvent, placedOn, type UnitMove, type UnitPlace } from './moves.ts';
 export { isSamePart, type MergedPlan, mergePlans, type PlanPart } from './merge-plans.ts';
 export {
   type Aspect,

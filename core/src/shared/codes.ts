@@ -9,12 +9,17 @@ export const CARE_KINDS = [
   'treated',
   'ph',
   'soil',
+  'cause',
   'note',
 ] as const;
 export type CareKind = (typeof CARE_KINDS)[number];
 
 /** Soil by touch, the driest first; a care event of kind `soil` has the place in this list from 0. */
 export const SOIL_STATES = ['dry', 'moist', 'soggy'] as const;
+
+/** Why something never came up, as the class found it. */
+export const NO_SHOW_REASONS = ['too_deep', 'dry', 'mould', 'eaten', 'unknown'] as const;
+export type NoShowReason = (typeof NO_SHOW_REASONS)[number];
 
 /** What an entry of the journal is. */
 export const ENTRY_KINDS = ['photo', 'drawing', 'note'] as const;

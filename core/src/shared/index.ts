@@ -41,6 +41,8 @@ export {
   PHOTO_VIEWS,
   type PhotoView,
   PICTURE_OBSERVER,
+  NO_SHOW_REASONS,
+  type NoShowReason,
   SOIL_STATES,
   SOWING_ITEMS,
   type SowingItem,

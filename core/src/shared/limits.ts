@@ -28,7 +28,7 @@ export const MOST_FILE_BYTES = 30_000_000;
 /** The largest bundle that is taken, in bytes: photos of each day make it large. */
 export const MOST_BUNDLE_BYTES = 600_000_000;
 
-/** The largest value of a unit that ends: a share, or an angle from straight down; undefined for others. */
+/** The largest value of a unit that ends: a share, an angle from straight down, or a pH; undefined for others. */
 export function largestIn(unit: string): number | undefined {
-  return unit === '%' ? 100 : unit === '°' ? 180 : undefined;
+  return { '%': 100, '°': 180, pH: 14 }[unit];
 }

@@ -1,6 +1,12 @@
 import { say } from '@bright-sprout/words/shared';
 import type { AlsoRead } from '../design/index.ts';
-import { type CareKind, type ReadingState, SOIL_STATES, type SowingItem } from '../shared/index.ts';
+import {
+  type CareKind,
+  type NoShowReason,
+  type ReadingState,
+  SOIL_STATES,
+  type SowingItem,
+} from '../shared/index.ts';
 
 /** What is read, as a person reads it. */
 export const ALSO_READ_WORDS: Record<AlsoRead, string> = {
@@ -12,6 +18,8 @@ export const ALSO_READ_WORDS: Record<AlsoRead, string> = {
   'green cover': say('greenCover'),
   'root length': say('rootLength'),
   'root direction': say('rootDirection'),
+  'soil pH': say('soilPh'),
+  soil: say('soilMoisture'),
 };
 
 /** What a reader found of a pot without a value. */
@@ -42,7 +50,17 @@ export const CARE_WORDS: Readonly<Record<CareKind, string>> = {
   treated: say('treatmentGiven'),
   ph: say('phOfTheSoil'),
   soil: say('soilByTouch'),
+  cause: say('whyNotUp'),
   note: say('note'),
+};
+
+/** Why something never came up. */
+export const NO_SHOW_WORDS: Readonly<Record<NoShowReason, string>> = {
+  too_deep: say('causeTooDeep'),
+  dry: say('causeDry'),
+  mould: say('causeMould'),
+  eaten: say('causeEaten'),
+  unknown: say('causeUnknown'),
 };
 
 /** Care as it was noted: mL of water for each unit, a pH, or a place in {@link SOIL_STATES}. */
@@ -50,18 +68,23 @@ export interface CareDone {
   readonly kind: CareKind;
   readonly amount: number | null;
   readonly note: string;
+  readonly reason?: NoShowReason | null;
 }
 
 /** A care event in a line: `Watered, 20 mL a pot`, `pH of the soil 6.5`. */
-export function careText({ kind, amount, note }: CareDone): string {
+export function careText({ kind, amount, note, reason = null }: CareDone): string {
   const size =
     amount === null
-      ? ''
+      ? reason === null
+        ? ''
+        : `: ${NO_SHOW_WORDS[reason]}`
       : kind === 'soil'
         ? `: ${SOIL_STATES[amount] ?? ''}`
         : kind === 'ph'
           ? ` ${amount}`
-          : say('mlAPot', { amount });
+          : kind === 'thinned'
+            ? say('plantsOutOfEach', { amount })
+            : say('mlAPot', { amount });
   return say('careWithNote', {
     careWords: CARE_WORDS[kind],
     size,

@@ -1,7 +1,7 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import { type FactorQuestion, isClearTogether, type Lead, type TreatmentPair } from '../comparison/index.ts';
-import { fateLuck, fateSentence, otherFates } from './fate-words.ts';
+import { fateLuck, fateSentence, otherFates, reasonSentence } from './fate-words.ts';
 import { luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
 import { intervalWords, pairSentence } from './pair-words.ts';
@@ -26,6 +26,7 @@ type Answer = Pick<ComparisonWords, 'headline' | 'others' | 'howSure'>;
 /** Says a comparison at a reading level. The level changes vocabulary, never what is claimed. */
 export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
   const { lead, together } = speech.comparison;
+  const reasons = [reasonSentence(speech)].filter((sentence) => sentence !== '');
   const answer = lead ? answerOf(speech, lead) : nothingToCompare(speech);
   return {
     ...answer,
@@ -33,6 +34,7 @@ export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
       ...answer.others,
       ...(lead && lead.kind !== 'together' && isClearTogether(together) ? [togetherSentence(speech)] : []),
       ...otherFates(speech, lead?.kind === 'fate' ? lead.fate : null),
+      ...reasons,
     ],
     notKnown: notKnownWords(speech),
     evidence: [...groupSentences(speech), ...(lead ? [answer.headline] : [])],

@@ -1,6 +1,9 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
+import type { NoShowReason } from '../shared/index.ts';
 import { type Fate, isClearFate } from '../comparison/index.ts';
+import { NO_SHOW_WORDS } from './code-words.ts';
+import { levelKey } from './level-key.ts';
 import { luckWords } from './luck-words.ts';
 import { type ComparisonSpeech, dayText, nameOf } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
@@ -63,6 +66,22 @@ export function otherFates(speech: ComparisonSpeech, leading: 'dead' | 'up' | nu
       }),
     ];
   });
+}
+
+/** Why pots did not come up, as it was noted; empty where nobody noted anything. */
+export function reasonSentence({ comparison, level }: ComparisonSpeech): string {
+  const noted = new Map<NoShowReason, number[]>();
+  for (const { reasons } of comparison.fates.groups)
+    for (const { reason, numbers } of reasons) noted.set(reason, [...(noted.get(reason) ?? []), ...numbers]);
+  if (noted.size === 0) return '';
+  const parts = [...noted].map(([reason, numbers]) =>
+    say('reasonOfPots', {
+      reason: NO_SHOW_WORDS[reason],
+      n: numbers.length,
+      pots: allOf([...numbers].sort((a, b) => a - b)),
+    }),
+  );
+  return say('reasonsNoted', { level: levelKey(level), parts: parts.join('; ') });
 }
 
 function ofFate(fate: Fate, which: 'dead' | 'up'): number {

@@ -3,6 +3,7 @@ export { CLAIM_DOUBTS, type ClaimDoubt, claimDoubts, claimDoubtWords } from './c
 export {
   ALSO_READ_WORDS,
   CARE_WORDS,
+  NO_SHOW_WORDS,
   type CareDone,
   careText,
   SOWING_ITEM_WORDS,

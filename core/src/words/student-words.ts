@@ -15,7 +15,7 @@ export interface StudentWords {
   readonly howMany: string;
   readonly howManyLeaves: string;
   /** Asks for a score, by variable. */
-  readonly score: Readonly<Record<'stage' | 'colour' | 'vigour', string>>;
+  readonly score: Readonly<Record<'stage' | 'colour' | 'vigour' | 'soil', string>>;
   /** Opens the page for a photo, a drawing or a sentence. */
   readonly showIt: string;
 }
@@ -39,6 +39,7 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       stage: say('whatIsTheNewestThingOnIt'),
       colour: say('whatColourAreTheLeaves'),
       vigour: say('howDoesItStand'),
+      soil: say('touchTheSoilHowDoesItFeel'),
     },
     showIt: say('makeAPictureOfIt'),
   },
@@ -60,6 +61,7 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       stage: say('whatIsTheNewestPartYouCan'),
       colour: say('whatColourAreTheLeaves'),
       vigour: say('howStrongDoesItLook'),
+      soil: say('touchTheSoilHowDoesItFeel'),
     },
     showIt: say('photoDrawingOrSentence'),
   },
@@ -85,6 +87,7 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
       stage: say('whichStageHasItReached'),
       colour: say('colourOfTheLeaves'),
       vigour: say('vigourOfThePlant'),
+      soil: say('soilByTouchAtAFingersDepth'),
     },
     showIt: say('photoDrawingOrNote'),
   },
@@ -106,7 +109,12 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     ],
     howMany: say('numberOfSeedlingsEmerged'),
     howManyLeaves: say('numberOfTrueLeaves'),
-    score: { stage: say('developmentalStageReached'), colour: say('leafColour'), vigour: say('vigour') },
+    score: {
+      stage: say('developmentalStageReached'),
+      colour: say('leafColour'),
+      vigour: say('vigour'),
+      soil: say('soilByTouchAtAFingersDepth'),
+    },
     showIt: say('photoDrawingOrNote'),
   },
 };

@@ -15,7 +15,8 @@ import { Photos1700000000012 } from '../../migrations/1700000000012-photos.ts';
 import { LeftOut1700000000013 } from '../../migrations/1700000000013-left-out.ts';
 import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-sizes.ts';
 import { RealSizes1700000000015 } from '../../migrations/1700000000015-real-sizes.ts';
-import { CareEvent, CareUnit, Logger, LoggerSample } from '../care/index.ts';
+import { MovesAndReasons1700000000016 } from '../../migrations/1700000000016-moves-and-reasons.ts';
+import { CareEvent, CareMove, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { LessonRow, Poll, Vote } from '../lessons/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
@@ -68,6 +69,7 @@ const ENTITIES = [
   Reading,
   SetAside,
   CareEvent,
+  CareMove,
   CareUnit,
   Logger,
   LoggerSample,
@@ -107,6 +109,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       LeftOut1700000000013,
       PartSizes1700000000014,
       RealSizes1700000000015,
+      MovesAndReasons1700000000016,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -158,6 +158,8 @@ async function loadCare(
     id: uuid(),
     experimentId,
     unitIds: null,
+    moves: [],
+    reason: null,
     undoneAt: null,
     recordedAt: new Date(`${event.happenedOn}T14:00:00Z`),
   }));

@@ -1,4 +1,4 @@
-import type { CareKind } from '@bright-sprout/core/shared';
+import type { CareKind, NoShowReason } from '@bright-sprout/core/shared';
 import type { Sensor } from '@bright-sprout/core/simulate';
 import {
   Column,
@@ -12,7 +12,7 @@ import {
   Unique,
 } from 'typeorm';
 import { Student } from '../classes/index.ts';
-import { Experiment, Unit } from '../plans/index.ts';
+import { Container, Experiment, Unit } from '../plans/index.ts';
 
 /** Something done to units on a day. Rows are only ever added, and marked when they are taken back. */
 @Entity('care_event')
@@ -43,6 +43,13 @@ export class CareEvent {
 
   @Column('double', { nullable: true })
   amount: number | null;
+
+  /** Why nothing came up; of kind `cause` only. */
+  @Column('varchar', { length: 12, nullable: true })
+  reason: NoShowReason | null;
+
+  @OneToMany(() => CareMove, (move) => move.event)
+  moves: Relation<CareMove>[];
 
   @Column('varchar', { length: 500, default: '' })
   note: string;
@@ -83,6 +90,39 @@ export class CareUnit {
   @ManyToOne(() => Unit, { onDelete: 'CASCADE' })
   @JoinColumn({ name: 'unit_id', foreignKeyConstraintName: 'fk_care_unit_unit' })
   unit: Relation<Unit>;
+}
+
+/** Where a unit was moved to. */
+@Entity('care_move')
+export class CareMove {
+  @PrimaryColumn('uuid')
+  careEventId: string;
+
+  @ManyToOne(() => CareEvent, (event) => event.moves, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'care_event_id', foreignKeyConstraintName: 'fk_care_move_event' })
+  event: Relation<CareEvent>;
+
+  @Index('ix_care_move_unit')
+  @PrimaryColumn('uuid')
+  unitId: string;
+
+  @ManyToOne(() => Unit, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'unit_id', foreignKeyConstraintName: 'fk_care_move_unit' })
+  unit: Relation<Unit>;
+
+  @Index('ix_care_move_container')
+  @Column('uuid')
+  containerId: string;
+
+  @ManyToOne(() => Container, { onDelete: 'CASCADE' })
+  @JoinColumn({ name: 'container_id', foreignKeyConstraintName: 'fk_care_move_container' })
+  container: Relation<Container>;
+
+  @Column('int')
+  placeRow: number;
+
+  @Column('int')
+  placeColumn: number;
 }
 
 /** The key that a logger of an experiment sends with. */

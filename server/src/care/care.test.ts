@@ -76,6 +76,135 @@ describe('care', () => {
   });
 });
 
+describe('where pots stand', () => {
+  const moved = (moves: object[], changes: object = {}) =>
+    care({
+      kind: 'moved',
+      amount: null,
+      unitIds: moves.map((move) => (move as { unitId: string }).unitId),
+      moves,
+      ...changes,
+    });
+  const placeOf = (at: number) => {
+    const { id, containerId, row, column } = experiment.units[at]!;
+    return { unitId: id, containerId, row, column };
+  };
+  const inOrder = (moves: CareView['moves']) => [...moves].sort((a, b) => (a.unitId < b.unitId ? -1 : 1));
+  const send = (body: object, id = uuid()) => teacher.put(path(`/${id}`)).send(body);
+
+  test('is changed by a move or a swap with its day, and never one place for two', async () => {
+    const swap = [
+      { ...placeOf(1), unitId: experiment.units[0]!.id },
+      { ...placeOf(0), unitId: experiment.units[1]!.id },
+    ];
+    const id = uuid();
+    const kept = (await send(moved(swap), id).expect(200)).body as CareView;
+    expect(kept.moves).toEqual(inOrder(swap));
+    expect((await send(moved(swap), id).expect(200)).body).toEqual(kept);
+    const onto = [{ ...placeOf(3), unitId: experiment.units[2]!.id }];
+    expect((await send(moved(onto))).body.code).toBe('place_taken');
+    const all = (await teacher.get(path())).body as CareView[];
+    expect(all.filter(({ kind }) => kind === 'moved').map(({ moves }) => moves)).toEqual([inOrder(swap)]);
+    const undo = await teacher
+      .put(path(`/${id}/undone`))
+      .send({ isUndone: true })
+      .expect(200);
+    expect(undo.body).toMatchObject({ isUndone: true, moves: inOrder(swap) });
+  });
+
+  test('a move that is taken back may not land on a pot that was put there since', async () => {
+    const [a, b, c] = [placeOf(2), placeOf(3), placeOf(4)];
+    const first = uuid();
+    await send(
+      moved([
+        { ...b, unitId: a.unitId },
+        { ...a, unitId: b.unitId },
+      ]),
+      first,
+    ).expect(200);
+    await send(
+      moved([
+        { ...c, unitId: a.unitId },
+        { ...b, unitId: c.unitId },
+      ]),
+    ).expect(200);
+    const undone = await teacher.put(path(`/${first}/undone`)).send({ isUndone: true });
+    expect([undone.status, undone.body.code]).toEqual([409, 'place_taken']);
+    const all = (await teacher.get(path())).body as CareView[];
+    expect(all.find(({ id }) => id === first)?.isUndone).toBe(false);
+  });
+
+  test('two moves at once to one place: one is kept', async () => {
+    const [a, b, c] = [placeOf(5), placeOf(6), placeOf(7)];
+    const swapWith = (first: typeof a, second: typeof b) =>
+      moved([
+        { ...second, unitId: first.unitId },
+        { ...first, unitId: second.unitId },
+      ]);
+    const answers = await Promise.all([send(swapWith(a, b)), send(swapWith(b, c))]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+  });
+
+  test.each([
+    ['a place beyond the container', () => moved([{ ...placeOf(0), row: 99 }])],
+    ['a container of nobody', () => moved([{ ...placeOf(0), containerId: uuid() }])],
+    ['a pot twice', () => moved([placeOf(0), placeOf(0)])],
+    ['places without their kind', () => ({ ...moved([placeOf(0)]), kind: 'turned' })],
+    ['other pots than were moved', () => ({ ...moved([placeOf(0)]), unitIds: null })],
+  ])('%s is refused', async (_, body) => {
+    const answer = await send(body());
+    expect([answer.status, answer.body.fields[0].field]).toEqual([400, 'moves']);
+  });
+});
+
+describe('why nothing came up', () => {
+  test('is noted for pots, and told in Compare until it is taken back', async () => {
+    const [pot] = experiment.units;
+    const answer = {
+      unitId: pot!.id,
+      variableId: experiment.variables[0]!.id,
+      observedOn: dayFromToday(-1),
+      ...{ state: 'not_emerged', entered: '', unitOfMeasure: 'cm', precision: 0.5 },
+    };
+    await teacher.put(`/api/experiments/${experiment.id}/readings/${uuid()}`).send(answer).expect(200);
+    const id = uuid();
+    const cause = care({ kind: 'cause', amount: null, unitIds: [pot!.id], reason: 'mould' });
+    expect(
+      (
+        await teacher
+          .put(path(`/${id}`))
+          .send(cause)
+          .expect(200)
+      ).body.reason,
+    ).toBe('mould');
+    const reasons = async () => {
+      const query = { day: dayFromToday(-1) };
+      const compared = await teacher
+        .get(`/api/experiments/${experiment.id}/comparison`)
+        .query(query)
+        .expect(200);
+      return compared.body.fates.groups.flatMap((group: { reasons: unknown[] }) => group.reasons);
+    };
+    expect(await reasons()).toEqual([{ reason: 'mould', numbers: [pot!.number] }]);
+    await teacher
+      .put(path(`/${id}/undone`))
+      .send({ isUndone: true })
+      .expect(200);
+    expect(await reasons()).toEqual([]);
+  });
+
+  test.each([
+    ['for no pot', { unitIds: null, reason: 'dry' }],
+    ['without a reason', { unitIds: ['own'], reason: null }],
+    ['of another kind', { kind: 'turned', unitIds: ['own'], reason: 'dry' }],
+  ])('%s is refused', async (_, changes) => {
+    const unitIds = changes.unitIds && [experiment.units[0]!.id];
+    const body = care({ kind: 'cause', amount: null, ...changes, unitIds });
+    const answer = await teacher.put(path(`/${uuid()}`)).send(body);
+    expect([answer.status, answer.body.fields[0].field]).toEqual([400, 'reason']);
+  });
+});
+
 describe('a logger', () => {
   const samples = [
     { sensor: 'temperature', value: 20, sampledAt: '2027-03-01T08:00:00Z' },

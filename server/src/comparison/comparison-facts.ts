@@ -1,7 +1,7 @@
 import type { ComparedUnit, Design } from '@bright-sprout/core/comparison';
 import { type Plan, treatmentsOf } from '@bright-sprout/core/design';
 import type { ReadingFact } from '@bright-sprout/core/growth';
-import { type CalendarDay, calendarDay } from '@bright-sprout/core/shared';
+import { type CalendarDay, calendarDay, type NoShowReason } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -43,6 +43,13 @@ interface VariableRow extends ComparedVariable {
   readonly lot: string | null;
 }
 
+/** Why a unit did not come up, as it was noted on a day. */
+interface CauseRow {
+  readonly unitId: string;
+  readonly reason: NoShowReason;
+  readonly day: CalendarDay;
+}
+
 /** A reading of any variable, with who made it. */
 export interface AnyReading extends ReadingFact {
   /** Name of what was read, and its id. */
@@ -65,6 +72,12 @@ const UNITS = `
   SELECT u.id, u.number, u.treatment_id AS groupId, u.sown_on AS sownOn, u.block, u.team, u.seeds_sown AS seedsSown,
          c.position AS container
   FROM unit u JOIN container c ON c.id = u.container_id WHERE u.experiment_id = ? ORDER BY u.number`;
+
+const CAUSES = `
+  SELECT u.unit_id AS unitId, e.reason, e.happened_on AS day
+  FROM care_event e JOIN care_unit u ON u.care_event_id = e.id
+  WHERE e.experiment_id = ? AND e.kind = 'cause' AND e.reason IS NOT NULL AND e.undone_at IS NULL
+  ORDER BY e.recorded_at, e.id`;
 
 const LEVELS = `
   SELECT f.id AS factorId, f.name AS factor, l.id, l.name
@@ -120,18 +133,20 @@ export class ComparisonFactsService {
     withAll: boolean,
   ): Promise<ComparisonFacts> {
     const wanted = variableId ?? null;
-    const [variables, treatments, units, levels, links, aside, found] = await Promise.all([
+    const [variables, treatments, rawUnits, levels, links, aside, causes, found] = await Promise.all([
       this.source.query<VariableRow[]>(VARIABLE, [experimentId, wanted, wanted]),
       this.source.query<{ id: string; name: string; isControl: number }[]>(TREATMENTS, [experimentId]),
       this.source.query<UnitRow[]>(UNITS, [experimentId]),
       this.source.query<LevelRow[]>(LEVELS, [experimentId]),
       this.source.query<TreatmentLevelRow[]>(TREATMENT_LEVELS, [experimentId]),
       this.source.query<{ day: string }[]>(SET_ASIDE, [experimentId, wanted, wanted]),
+      this.source.query<CauseRow[]>(CAUSES, [experimentId]),
       withAll
         ? this.source.query<AnyReading[]>(allReadingsSql(setAside), [experimentId])
         : this.source.query<ReadingFact[]>(readingsSql(setAside), [wanted, wanted, experimentId]),
     ]);
     const [variable] = variables;
+    const units = withCauses(rawUnits, causes);
     const all = withAll ? (found as AnyReading[]) : [];
     const plan = variable?.plan ? (JSON.parse(variable.plan) as Plan) : null;
     const groups = treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 }));
@@ -158,6 +173,13 @@ export class ComparisonFactsService {
     const crops = await this.source.query<{ id: string; name: string }[]>(CROPS, [ids]);
     return new Map(crops.map(({ id, name }) => [id, name]));
   }
+}
+
+/** Units with the reason that was noted last for each. */
+function withCauses(units: readonly UnitRow[], causes: readonly CauseRow[]): readonly UnitRow[] {
+  if (causes.length === 0) return units;
+  const last = new Map(causes.map(({ unitId, ...noShow }) => [unitId, noShow]));
+  return units.map((unit) => ({ ...unit, noShow: last.get(unit.id) ?? null }));
 }
 
 /** What a packet states of its rate, 0–1; `null` when there is no packet. */

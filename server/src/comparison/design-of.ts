@@ -69,6 +69,7 @@ export function designOf(rows: DesignRows, cropNames: ReadonlyMap<string, string
       number: unit.number,
       treatmentId: unit.groupId,
       sownOn: unit.sownOn,
+      noShow: unit.noShow ?? null,
       block: blocks[index] ?? '',
       team: unit.team,
       seedsSown: unit.seedsSown,

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/refusals';
-import { CARE_KINDS, ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
+import { ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
 import type { OpenFileRequest } from '@bright-sprout/contract/imports';
 import { DrawingPart } from '@bright-sprout/contract/journal';
 import { PlanDocument } from '@bright-sprout/contract/plans';
@@ -13,23 +13,22 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { CareEvent, insertCare } from '../care/index.ts';
+import { CareEvent } from '../care/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
 import { JournalEntry, mediaTypeOf } from '../journal/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { resolvePlan } from '../inventory/index.ts';
-import { Experiment, Unit } from '../plans/index.ts';
+import { Container, Experiment, Unit } from '../plans/index.ts';
 import { ApiError } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { Photo } from '../photos/index.ts';
 import { type Bundle, type BundleRow, bundleTexts, noBundle, picturesOf, readBundle } from './bundle.ts';
+import { careRow, insertBundledCare } from './bundle-care.ts';
 import { BundledPictures, insertPhotos, photosForBundle } from './bundle-photos.ts';
 import { openZip } from './open-zip.ts';
 import { zipStream } from './zip-stream.ts';
 import { ImportsService } from './imports.service.ts';
 import { unreadable } from './unreadable.ts';
-
-const MOST_WORDS = 500;
 
 /** Length of `.jpg` and `.png`. */
 const PICTURE_ENDING = 4;
@@ -71,25 +70,28 @@ export class BundleService {
    */
   async texts(experimentId: string): Promise<Uint8Array> {
     const of = { where: { experimentId } };
-    const [experiment, readings, units, care, entries, predictions, conclusions] = await Promise.all([
-      this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
-      this.imports.tidyRows(experimentId),
-      this.source.getRepository(Unit).findBy({ experimentId }),
-      this.source
-        .getRepository(CareEvent)
-        .find({ ...of, relations: { units: true }, order: { recordedAt: 'ASC' } }),
-      this.source
-        .getRepository(JournalEntry)
-        .createQueryBuilder('entry')
-        .addSelect('entry.drawing')
-        .addSelect('LEFT(entry.picture, 8)', 'begin')
-        .where({ experimentId })
-        .orderBy('entry.recorded_at')
-        .getRawAndEntities<{ begin: Buffer | null }>(),
-      this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
-      this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
-    ]);
+    const [experiment, readings, units, containers, care, entries, predictions, conclusions] =
+      await Promise.all([
+        this.source.getRepository(Experiment).findOneByOrFail({ id: experimentId }),
+        this.imports.tidyRows(experimentId),
+        this.source.getRepository(Unit).findBy({ experimentId }),
+        this.source.getRepository(Container).find({ ...of, order: { position: 'ASC' } }),
+        this.source
+          .getRepository(CareEvent)
+          .find({ ...of, relations: { units: true, moves: true }, order: { recordedAt: 'ASC', id: 'ASC' } }),
+        this.source
+          .getRepository(JournalEntry)
+          .createQueryBuilder('entry')
+          .addSelect('entry.drawing')
+          .addSelect('LEFT(entry.picture, 8)', 'begin')
+          .where({ experimentId })
+          .orderBy('entry.recorded_at')
+          .getRawAndEntities<{ begin: Buffer | null }>(),
+        this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
+        this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
+      ]);
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
+    const places = new Map(containers.map(({ id }, index) => [id, index + 1]));
     const photographed = await photosForBundle(this.source, experimentId, numbers);
     const pictured = entries.entities.map(({ id }, index) => {
       const begin = entries.raw[index]?.begin;
@@ -102,18 +104,7 @@ export class BundleService {
       readings,
       plan: experiment.planDocument ? JSON.stringify(experiment.planDocument, null, 2) : '',
       tables: {
-        care: care.map((event) => ({
-          happened_on: event.happenedOn,
-          kind: event.kind,
-          amount: event.amount === null ? '' : String(event.amount),
-          units: event.units
-            .flatMap(({ unitId }) => numbers.get(unitId) ?? [])
-            .sort((a, b) => a - b)
-            .join(' '),
-          words: event.note,
-          observer: nameOf(event),
-          is_undone: String(event.undoneAt !== null),
-        })),
+        care: care.map((event) => careRow(event, nameOf(event), numbers, places)),
         journal: entries.entities.map((entry, index) => ({
           happened_on: entry.happenedOn,
           kind: kindInFile(entry.kind),
@@ -198,29 +189,7 @@ async function insertTables(
   pictures: BundledPictures,
 ): Promise<void> {
   const text = (row: BundleRow, column: string, most: number): string => (row[column] ?? '').slice(0, most);
-  const care = tables.care.flatMap((row) => {
-    const kind = CARE_KINDS.find((one) => one === row.kind);
-    const units = text(row, 'units', 4000)
-      .split(' ')
-      .filter((number) => number !== '');
-    const ids = units.flatMap((number) => unitIds.get(Number(number)) ?? []);
-    const amount = row.amount === '' || row.amount === undefined ? null : Number(row.amount);
-    if (!kind || (units.length > 0 && ids.length === 0)) return [];
-    return [
-      {
-        id: uuid(),
-        experimentId,
-        unitIds: units.length === 0 ? null : ids,
-        happenedOn: row.happened_on ?? '',
-        kind,
-        amount: amount !== null && Number.isFinite(amount) ? amount : null,
-        note: text(row, 'words', MOST_WORDS),
-        observer: text(row, 'observer', 60),
-        undoneAt: row.is_undone === 'true' ? new Date() : null,
-      },
-    ];
-  });
-  await insertCare(manager, care);
+  await insertBundledCare(manager, experimentId, tables.care, unitIds);
   for (const row of tables.journal) {
     const kind = ENTRY_KINDS.find((one) => kindInFile(one) === row.kind);
     const picture = await pictures.read(row.picture);

@@ -49,6 +49,21 @@ describe('a bundle', () => {
     await demo.put(`/api/experiments/${id}/journal/${uuid()}`).send(entry).expect(200);
     const care = { kind: 'watered', happenedOn: experiment.sowOn, unitIds: null, amount: 10, note: '' };
     await demo.put(`/api/experiments/${id}/care/${uuid()}`).send(care).expect(200);
+    const [one, other] = experiment.units;
+    const placeOf = ({ containerId, row, column }: typeof one) => ({ containerId, row, column });
+    const unitIds = [one.id, other.id];
+    const moves = [
+      { unitId: one.id, ...placeOf(other) },
+      { unitId: other.id, ...placeOf(one) },
+    ];
+    for (const more of [
+      { kind: 'moved', unitIds, moves },
+      { kind: 'cause', unitIds, reason: 'dry' },
+    ])
+      await demo
+        .put(`/api/experiments/${id}/care/${uuid()}`)
+        .send({ ...care, amount: null, ...more })
+        .expect(200);
     const conclusion = { claim: 'Light mattered.', evidence: 'Means.', reasoning: 'Leaves need it.' };
     await demo.put(`/api/experiments/${id}/conclusions/${uuid()}`).send(conclusion).expect(200);
     const zip = await bytesOf(demo, `/api/experiments/${id}/bundle.zip`);
@@ -75,10 +90,23 @@ describe('a bundle', () => {
     expect(journal).toHaveLength(1);
     expect(journal[0]).toMatchObject({ note: 'Our tray', hasPicture: true });
     await bytesOf(teacher, `/api/experiments/${newId}/journal/${journal[0].id}/picture`);
-    expect((await teacher.get(`/api/experiments/${newId}/care`)).body[0]).toMatchObject({
-      kind: 'watered',
-      amount: 10,
-    });
+    const [watered, moved, cause] = (await teacher.get(`/api/experiments/${newId}/care`)).body;
+    expect(watered).toMatchObject({ kind: 'watered', amount: 10 });
+    expect(cause).toMatchObject({ kind: 'cause', reason: 'dry' });
+    const numberOf = (unitId: string) =>
+      opened.units.find((unit: { id: string }) => unit.id === unitId)?.number;
+    expect(
+      moved.moves
+        .map(({ unitId, row, column }: { unitId: string; row: number; column: number }) => [
+          numberOf(unitId),
+          row,
+          column,
+        ])
+        .sort(),
+    ).toEqual([
+      [one.number, other.row, other.column],
+      [other.number, one.row, one.column],
+    ]);
     expect((await teacher.get(`/api/experiments/${newId}/conclusions`)).body[0]).toMatchObject(conclusion);
     const guesses = (client: Client, of: string) => client.get(`/api/experiments/${of}/predictions`);
     expect((await guesses(teacher, newId)).body.length).toBe((await guesses(demo, id)).body.length);

@@ -8,13 +8,16 @@ import type { OpenZip } from './open-zip.ts';
 /** The tables of a bundle beside its readings, with the type of each column. */
 export const BUNDLE_TABLES = {
   care: {
-    description: 'What was done to the pots. `units` are pot numbers joined by spaces; empty for all.',
+    description:
+      'What was done to the pots. `units` are pot numbers joined by spaces; empty for all. `moves` are places as pot:container/row/column, joined by spaces.',
     columns: {
       happened_on: 'date',
       kind: 'string',
       amount: 'number',
       units: 'string',
       words: 'string',
+      reason: 'string',
+      moves: 'string',
       observer: 'string',
       is_undone: 'boolean',
     },

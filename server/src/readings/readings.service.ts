@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ReadingRequest, ReadingView } from '@bright-sprout/contract/readings';
+import { isOfSoil } from '@bright-sprout/core/design';
 import type { GrowthFacts } from '@bright-sprout/core/growth';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
@@ -186,7 +187,12 @@ export class ReadingsService {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(id, request);
     }
-    if (place.status === 'planted' && state === 'emerged' && place.kind !== 'score') {
+    if (
+      place.status === 'planted' &&
+      state === 'emerged' &&
+      place.kind !== 'score' &&
+      !isOfSoil(place.name)
+    ) {
       const planted = { id: experimentId, status: 'planted' as const };
       await retried(() => this.source.getRepository(Experiment).update(planted, { status: 'growing' }));
     }

@@ -2,6 +2,7 @@ import { say } from '@bright-sprout/words/app';
 import { liveRoutes } from '@bright-sprout/contract/live';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
+import { placedOn } from '@bright-sprout/core/design';
 import { lastDayMostRead } from '@bright-sprout/core/growth';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
 import { useQuery } from '@tanstack/react-query';
@@ -10,7 +11,14 @@ import { Link, NavLink, Outlet, useLocation, useParams, useSearchParams } from '
 import { useChanges } from '../shared/live/index.ts';
 import { unsavedOf } from '../plans/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
-import { addressOf, ApiFailure, experimentQuery, readingsQuery, keys } from '../shared/api/index.ts';
+import {
+  addressOf,
+  ApiFailure,
+  careQuery,
+  experimentQuery,
+  readingsQuery,
+  keys,
+} from '../shared/api/index.ts';
 import { ExperimentProvider, type Findings, findingsOf, unreadUnits } from '../shared/experiment/index.ts';
 import { Timeline } from '../shared/timeline/index.ts';
 import { Said, FailureNote, Logo, shortDay, StageBoundary } from '../shared/ui/index.ts';
@@ -39,31 +47,28 @@ const ALONE = /\/lesson\/(show|remote)$/;
 const LOOKING_BACK = /\/(compare|teach|lesson\/\w+)$/;
 
 function Frame({
-  experiment,
+  experiment: sown,
   readings: stored,
 }: {
   experiment: ExperimentView;
   readings: readonly ReadingView[];
 }) {
-  const readings = useWithWaiting(stored, experiment.id);
+  const readings = useWithWaiting(stored, sown.id);
   useFetchedAhead(readings.length > 0 ? COMPARED : undefined);
-  useChanges(
-    addressOf(liveRoutes.changes, { experimentId: experiment.id }),
-    hearOfExperiment,
-    keys.anyExperiment,
-  );
+  useChanges(addressOf(liveRoutes.changes, { experimentId: sown.id }), hearOfExperiment, keys.anyExperiment);
   const [search, setSearch] = useSearchParams();
-  const [first] = experiment.variables;
-  const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
+  const [first] = sown.variables;
+  const variable = sown.variables.find(({ id }) => id === search.get('variable')) ?? first;
   const findings = useMemo(() => findingsOf(readings, variable?.id ?? ''), [readings, variable]);
   const { pathname } = useLocation();
   const asked = search.get('day');
-  const lastRead = lastDayMostRead(findings, experiment.units.length);
-  const isReadToday = readings.some(({ observedOn }) => observedOn === experiment.today);
+  const lastRead = lastDayMostRead(findings, sown.units.length);
+  const isReadToday = readings.some(({ observedOn }) => observedOn === sown.today);
   const looksBack = LOOKING_BACK.test(pathname) || (search.get('view') === 'progress' && !isReadToday);
-  const begun = firstDay(experiment, readings, looksBack ? lastRead : undefined);
+  const begun = firstDay(sown, readings, looksBack ? lastRead : undefined);
   const day = isCalendarDay(asked) ? asked : begun;
-  const isLookingBack = looksBack && day === lastRead && day < experiment.today;
+  const isLookingBack = looksBack && day === lastRead && day < sown.today;
+  const experiment = usePlacedOn(sown, day);
   if (!variable) return <CannotOpen error={new Error('no variable')} />;
   const setDay = (next: string): void =>
     setSearch(
@@ -118,6 +123,15 @@ function Frame({
       </div>
     </ExperimentProvider>
   );
+}
+
+/** The experiment with its pots where they stand on a day. */
+function usePlacedOn(experiment: ExperimentView, day: string): ExperimentView {
+  const care = useQuery(careQuery(experiment.id)).data;
+  return useMemo(() => {
+    const moved = care?.some(({ moves }) => moves.length > 0) ?? false;
+    return moved ? { ...experiment, units: placedOn(experiment.units, care ?? [], day) } : experiment;
+  }, [experiment, care, day]);
 }
 
 /** What a change makes stale. */

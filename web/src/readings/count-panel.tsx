@@ -18,6 +18,7 @@ const ASKED: Readonly<Record<string, string>> = {
   'green cover': say('howMuchOfTheSectionIsGreen'),
   'root length': say('howLongIsTheRoot'),
   'root direction': say('whichWayDoesTheRootGrow'),
+  'soil pH': say('whatDoesTheStripSay'),
 };
 const MOST_DOTS = 60;
 

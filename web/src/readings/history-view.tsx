@@ -1,4 +1,6 @@
 import { say } from '@bright-sprout/words/readings';
+import { type PlantsEvent, plantsLeft } from '@bright-sprout/core/growth';
+import { calendarDay } from '@bright-sprout/core/shared';
 import { careText } from '@bright-sprout/core/words';
 import { type CareView, careRoutes } from '@bright-sprout/contract/care';
 import { type EntryView, journalRoutes } from '@bright-sprout/contract/journal';
@@ -44,6 +46,7 @@ export function HistoryView({ unit }: { unit: UnitView }) {
         {unit.seedsSown !== null && say('seeds', { seedsSown: unit.seedsSown })}
         {unit.sowingNote && `: ${unit.sowingNote}`}
       </p>
+      <PlantsOverTime unit={unit} />
       {events.length === 0 && <p>{say('nothingWasNotedOfThisPotYet')}</p>}
       <ol className="history">
         {events.map((one) => (
@@ -56,6 +59,39 @@ export function HistoryView({ unit }: { unit: UnitView }) {
         ))}
       </ol>
     </section>
+  );
+}
+
+/** How many plants stood in the pot on each day on which they were counted, thinned or lost. */
+function PlantsOverTime({ unit }: { unit: UnitView }) {
+  const { experiment, readings } = useExperiment();
+  const care = useQuery(careQuery(experiment.id)).data ?? [];
+  const counted = experiment.variables.find(({ name }) => name === 'seeds up')?.id;
+  const own = readings.filter((reading) => reading.unitId === unit.id && reading.counts);
+  const lines = plantsLeft([
+    ...own.flatMap((reading): PlantsEvent[] => {
+      const day = calendarDay(reading.observedOn);
+      const { state, value, variableId } = reading;
+      if (state === 'dead' || state === 'removed') return [{ kind: 'ended', day, state }];
+      return variableId === counted && value !== null ? [{ kind: 'counted', day, plants: value }] : [];
+    }),
+    ...care.flatMap(({ kind, amount, happenedOn, isUndone, unitIds }): PlantsEvent[] => {
+      const isOwn = !isUndone && (unitIds === null || unitIds.includes(unit.id));
+      if (!isOwn || kind !== 'thinned' || amount === null) return [];
+      return [{ kind: 'thinned', day: calendarDay(happenedOn), plants: amount }];
+    }),
+  ]);
+  if (lines.length === 0) return null;
+  return (
+    <p className="plants-over-time">
+      {say('plantsOverTime', {
+        lines: lines
+          .map(({ day, left, thinned, ended }) =>
+            say('plantsOnDay', { day: shortDay(day), left: left ?? -1, thinned, ended: ended ?? 'no' }),
+          )
+          .join('; '),
+      })}
+    </p>
   );
 }
 

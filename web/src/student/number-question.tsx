@@ -11,6 +11,7 @@ const ASKED: Readonly<Record<string, string>> = {
   'green cover': say('howMuchIsGreen'),
   'root length': say('howLongIsTheRoot'),
   'root direction': say('whichWayDoesTheRootGrow'),
+  'soil pH': say('whatDoesTheStripSay'),
 };
 
 /** How much? A number that is typed, with decimals, in the unit that is asked for. */

@@ -35,6 +35,12 @@ export default {
   ph: 'pH',
   theSoilFeels: 'The soil feels',
   choose: 'choose',
+  plantsOutOfEachPot: 'Plants out of each pot',
+  whatKeptItDown: 'What kept it down',
+  potGoesTo: 'Pot {number} goes to',
+  noPlaceOfTheSill: 'a place in your own words',
+  placeInContainer:
+    '{hasName, select, yes {{name}, } other {}}row {row}, place {column}{other, plural, =0 { (free)} other {: swaps with pot #}}',
   anythingToAdd: 'Anything to add?',
   noteItFor:
     'Note it for {ifChosenIdsCount, select, yes {all {count, plural, one {# pot} other {# pots}}} other {{count} chosen {count, plural, one {pot} other {pots}}}}',

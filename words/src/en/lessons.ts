@@ -208,6 +208,7 @@ export default {
   notUpAre: '{n, plural, one {Pot {pots} is} other {Pots {pots} are}} not up yet. What could be the reason?',
   reasonTimeToGo: 'There is still time: this crop takes up to {days, plural, one {# day} other {# days}}.',
   reasonSomeNeverDo: 'Some seeds never come up: about {rate} of 100 do.',
+  weNoted: 'We noted: {reason}, {n, plural, one {pot} other {pots}} {pots}.',
   reasonNoWarmth: 'It may be too cold: {now} °C here, and this crop likes at least {wants} °C.',
   reasonTooDeep: 'Was it sown deeper than the others?',
   reasonWatering: 'Was it drier or wetter than the others?',

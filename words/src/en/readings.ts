@@ -20,6 +20,10 @@ export default {
   howManyHaveComeUp: 'How many have come up?',
   howManyLeavesWithoutTheSeedLeaves: 'How many leaves, without the seed leaves?',
   howLongIsTheRoot: 'How long is the root, along its bends?',
+  plantsOverTime: 'Plants: {lines}.',
+  plantsOnDay:
+    '{left, plural, =-1 {not counted} other {#}} on {day}{thinned, plural, =0 {} other { (# thinned)}}{ended, select, dead { (dead)} removed { (removed)} other {}}',
+  whatDoesTheStripSay: 'What is the pH of its soil?',
   whichWayDoesTheRootGrow: 'Which way does the root grow? 0° is straight down, 90° sideways',
   upTo: 'up to {largest} {unit}',
   howMuchOfTheSectionIsGreen: 'How much of the section is green, in %?',

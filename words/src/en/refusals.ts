@@ -55,6 +55,12 @@ export default {
   thisPotWasSownOnChooseThat: 'This pot was sown on {sownOn}; choose that day or a later one.',
   giveTheUnitOfWhatWasRead: 'Give the unit of what was read: {units}.',
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
+  placeTaken: 'Another pot stands in row {row}, place {column}, then. Swap the two, or choose a free place.',
+  noSuchPlace: 'There is no such place: choose one of a container of this experiment.',
+  aMoveIsOfItsPots: 'Give each pot that was moved one place.',
+  aMoveIsTheTeachers: 'Your teacher notes where pots are moved to.',
+  sayWhyNothingCameUp: 'Choose why nothing came up, and for which pots.',
+  thisTakesNoReason: 'Only “Why not up” takes a reason.',
   noPlantOfThisCropIsSoTall:
     'No plant of this crop is taller than {mostCm, number} cm. Check the unit and the point.',
   giveALengthFrom0To30: 'Give a length from 0 to 30 m.',

@@ -1,12 +1,20 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/lessons';
+import { NO_SHOW_REASONS } from '@bright-sprout/core/shared';
 import { type Board, notUpReasons, watchedRows } from '@bright-sprout/core/lessons';
-import { boardTitle, firstsText, notUpReasonText, notUpText, plantText } from '@bright-sprout/core/words';
+import {
+  boardTitle,
+  firstsText,
+  NO_SHOW_WORDS,
+  notUpReasonText,
+  notUpText,
+  plantText,
+} from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import Table from 'react-bootstrap/Table';
 import { Film, seriesOf } from '../../photos/index.ts';
-import { journalQuery, photosQuery } from '../../shared/api/index.ts';
+import { careQuery, journalQuery, photosQuery } from '../../shared/api/index.ts';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { shortDay } from '../../shared/ui/index.ts';
 import { EntryFigure } from '../entry-figure.tsx';
@@ -111,6 +119,7 @@ export function FirstsBoard({ now }: BoardProps) {
   const { experiment } = useExperiment();
   const { firsts, style, level, mark } = now;
   const { crop, plan } = experiment;
+  const noted = useNotedReasons(firsts.notUp);
   const ages = now.plants
     .filter(({ plant }) => plant.state === 'not_emerged')
     .flatMap(({ age }) => age ?? []);
@@ -134,6 +143,11 @@ export function FirstsBoard({ now }: BoardProps) {
         <section className="not-up">
           <h3>{notUpText(firsts)}</h3>
           <ul>
+            {noted.map((line) => (
+              <li key={line}>
+                <b>{line}</b>
+              </li>
+            ))}
             {notUpReasons(facts).map((reason) => (
               <li key={reason}>{notUpReasonText(reason, facts)}</li>
             ))}
@@ -142,6 +156,22 @@ export function FirstsBoard({ now }: BoardProps) {
       )}
     </>
   );
+}
+
+/** What the class noted of why pots did not come up by the shown day, a line for each reason. */
+function useNotedReasons(notUp: readonly { readonly id: string; readonly number: number }[]): string[] {
+  const { experiment, day } = useExperiment();
+  const care = useQuery(careQuery(experiment.id)).data ?? [];
+  const last = new Map(
+    care
+      .filter(({ kind, isUndone, happenedOn }) => kind === 'cause' && !isUndone && happenedOn <= day)
+      .flatMap(({ unitIds, reason }) => (unitIds ?? []).map((id) => [id, reason] as const)),
+  );
+  return NO_SHOW_REASONS.flatMap((reason) => {
+    const pots = notUp.filter(({ id }) => last.get(id) === reason).map(({ number }) => number);
+    const said = { reason: NO_SHOW_WORDS[reason], n: pots.length, pots: allOf(pots) };
+    return pots.length === 0 ? [] : [say('weNoted', said)];
+  });
 }
 
 /** Chosen drawings, photos and sentences of the journal. */

@@ -89,7 +89,7 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await expect(page.getByText('18 pots do not fit into 10 places.')).toBeVisible();
   await page.getByLabel('Pots of each treatment').fill('');
   await expect(page.getByText('Give a whole number of pots.')).toBeVisible();
-  await expect(page.getByText('Not saved: mend what is marked')).toBeVisible();
+  await expect(page.getByText('Not saved yet')).toBeVisible();
   await page.getByLabel('Pots of each treatment').fill('3');
   await openPart(page, 'Question');
   await page.getByLabel('Level 2', { exact: true }).fill('as usual');

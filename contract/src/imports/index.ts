@@ -36,6 +36,13 @@ export const importRoutes = {
     access: 'owner',
     file: 'application/zip',
   }),
+  openExample: route({
+    method: 'PUT',
+    path: '/files/:newExperimentId/example',
+    summary: 'Put the finished example on the shelf under an id made on the device',
+    access: 'teacher',
+    answer: json<ExperimentView>(),
+  }),
   openTidy: route({
     method: 'PUT',
     path: '/files/:newExperimentId',

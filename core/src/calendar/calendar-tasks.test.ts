@@ -22,7 +22,7 @@ describe('timeline', () => {
     sowOn: calendarDay('2026-11-02'),
     lessonOn: calendarDay('2026-11-30'),
     today: MONDAY,
-    daysToEmergence: { min: 4, max: 8 },
+    emergence: [{ from: calendarDay('2026-11-06'), to: calendarDay('2026-11-10') }],
     readDays: [],
   };
 
@@ -41,12 +41,21 @@ describe('timeline', () => {
     expect(timelineDays({ ...plan, lessonOn: plan.sowOn })).toHaveLength(2);
   });
 
+  test('of an age ladder expects seedlings after each of its sowings, and none between', () => {
+    const emergence = ['2026-11-06', '2026-11-20'].map((from) => ({
+      from: calendarDay(from),
+      to: calendarDay(from),
+    }));
+    const expected = timelineDays({ ...plan, emergence }).filter((day) => day.inEmergenceWindow);
+    expect(expected.map(({ day }) => day)).toEqual(['2026-11-06', '2026-11-20']);
+  });
+
   test('stays drawable with a slip in a year', () => {
     expect(timelineDays({ ...plan, lessonOn: calendarDay('2126-11-30') }).length).toBeLessThan(1300);
   });
 
   test('has no window for a crop without figures', () => {
-    expect(timelineDays({ ...plan, daysToEmergence: null }).some((day) => day.inEmergenceWindow)).toBe(false);
+    expect(timelineDays({ ...plan, emergence: [] }).some((day) => day.inEmergenceWindow)).toBe(false);
   });
 
   test('shows holidays and the class’s own days as off', () => {

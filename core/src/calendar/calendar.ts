@@ -49,6 +49,8 @@ export interface EmergenceBand {
 export interface PlanCalendar {
   readonly tasks: readonly CalendarTask[];
   readonly emergence: EmergenceBand | undefined;
+  /** The same for each sowing day, in order of sowing; one for most plans, several for an age ladder. */
+  readonly bands: readonly EmergenceBand[];
 }
 
 const THIN_AFTER = 14;
@@ -84,6 +86,7 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
   const sowings = [...new Set(growths.map((growth) => growth.sowOn))].sort();
   const firstSowing = sowings[0] ?? plan.sowOn;
   const band = emergenceBand(growths);
+  const bands = sowings.flatMap((day) => emergenceBand(growths.filter(({ sowOn }) => sowOn === day)) ?? []);
   const unknown = isBegun(plan) ? BEGUN_FIRST_CHECK : UNKNOWN_FIRST_CHECK;
   const firstCheck = from(band ? addDays(band.from, -1) : addDays(firstSowing, unknown));
 
@@ -104,7 +107,11 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
   const wateredFrom = isSealed ? pottingOn : firstSowing;
   if (wateredFrom !== undefined) putWatering(plan, wateredFrom, put);
   put('lesson', plan.lessonOn, plan.lessonOn);
-  return { tasks: tasks.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)), emergence: band };
+  return {
+    tasks: tasks.sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)),
+    emergence: band,
+    bands,
+  };
 }
 
 function emergenceBand(growths: readonly TreatmentGrowth[]): EmergenceBand | undefined {

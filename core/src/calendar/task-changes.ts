@@ -30,7 +30,7 @@ export function calendarWithChanges(
   surroundings: PlanSurroundings,
   changes: readonly TaskChange[],
 ): Omit<PlanCalendar, 'tasks'> & { readonly tasks: readonly ScheduledTask[] } {
-  const { tasks, emergence } = planCalendar(plan, surroundings);
+  const { tasks, emergence, bands } = planCalendar(plan, surroundings);
   const byKey = new Map(changes.map((change) => [change.key, change]));
   const changed = tasks.map((task): ScheduledTask => {
     const change = byKey.get(task.key);
@@ -49,6 +49,7 @@ export function calendarWithChanges(
   );
   return {
     emergence,
+    bands,
     tasks: [...changed, ...own].sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0)),
   };
 }

@@ -23,7 +23,8 @@ export interface TimelinePlan {
   readonly sowOn: CalendarDay;
   readonly lessonOn: CalendarDay;
   readonly today: CalendarDay;
-  readonly daysToEmergence: { readonly min: number; readonly max: number } | null;
+  /** When seedlings are expected: one span for each sowing day. */
+  readonly emergence: readonly { readonly from: CalendarDay; readonly to: CalendarDay }[];
   /** Days that hold readings; the timeline stretches to show them all. */
   readonly readDays: readonly CalendarDay[];
   /** When the class meets; Monday to Friday when left out. */
@@ -38,13 +39,12 @@ export function timelineDays(plan: TimelinePlan): TimelineDay[] {
   const rules = plan.classDays ?? SCHOOL_DAYS;
   return daysFromTo(start, end).map((day) => {
     const age = daysBetween(plan.sowOn, day);
-    const window = plan.daysToEmergence;
     return {
       day,
       age,
       isClassDay: isClassDay(day, rules),
       isToday: day === plan.today,
-      inEmergenceWindow: window !== null && age >= window.min && age <= window.max,
+      inEmergenceWindow: plan.emergence.some(({ from, to }) => day >= from && day <= to),
     };
   });
 }

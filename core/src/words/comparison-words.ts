@@ -1,6 +1,7 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import { type FactorQuestion, isClearTogether, type Lead, type TreatmentPair } from '../comparison/index.ts';
+import type { Outcome } from '../shared/index.ts';
 import { fateLuck, fateSentence, otherFates, reasonSentence } from './fate-words.ts';
 import { luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
@@ -15,13 +16,15 @@ export interface ComparisonWords {
   readonly headline: string;
   readonly others: readonly string[];
   readonly howSure: string;
+  /** How often luck alone would make what the headline tells, 0–1; `null` where it was not judged. */
+  readonly luck: number | null;
   readonly notKnown: readonly string[];
   /** The evidence as a class could write it down: each group in figures, then the answer. */
   readonly evidence: readonly string[];
 }
 
 /** The answer and what goes with it. */
-type Answer = Pick<ComparisonWords, 'headline' | 'others' | 'howSure'>;
+type Answer = Pick<ComparisonWords, 'headline' | 'others' | 'howSure' | 'luck'>;
 
 /** Says a comparison at a reading level. The level changes vocabulary, never what is claimed. */
 export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
@@ -49,6 +52,7 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
         headline: fateSentence(speech, lead.fate),
         others: heights(speech),
         howSure: fateLuck(speech, lead.fate) || NOTHING_SURE,
+        luck: chanceOf(comparison.fates[lead.fate]),
       };
     case 'together':
       return togetherAnswer(speech);
@@ -94,7 +98,13 @@ function pairAnswer(
     headline: tell(main, true),
     others,
     howSure: `${about}${intervalWords(speech, main)}${luckOf(speech, main)}`,
+    luck: chanceOf(main.test),
   };
+}
+
+/** The p value of a test that could be made. */
+function chanceOf(test: Outcome<{ readonly p: number }>): number | null {
+  return test.defined ? test.value.p : null;
 }
 
 function luckOf({ comparison, level }: ComparisonSpeech, pair: TreatmentPair): string {
@@ -168,6 +178,7 @@ function togetherAnswer(speech: ComparisonSpeech): Answer {
       ? [treatmentSentence(speech, main, false), ...besides(speech, main)]
       : [],
     howSure: test?.defined ? luckWords(test.value.p, level, say('aPatternThisUneven'), method) : NOTHING_SURE,
+    luck: test ? chanceOf(test) : null,
   };
 }
 
@@ -194,7 +205,7 @@ function nothingToCompare(speech: ComparisonSpeech): Answer {
   const { comparison, treatments, style } = speech;
   const only = comparison.groups.find((group) => group.points.length > 0);
   const when = whenText(speech);
-  const nothing = { others: [], howSure: NOTHING_SURE };
+  const nothing = { others: [], howSure: NOTHING_SURE, luck: null };
   if (!only) return { ...nothing, headline: say('noPotHasAValueYet', { when }) };
   if (treatments.length === 1) {
     const mean = only.description.mean;

@@ -7,6 +7,7 @@ import { PlansService } from '../plans/index.ts';
 import { type HeavyTask, HeavyWork, jsonFile, Operation } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { BundleService } from './bundle.service.ts';
+import { ExampleService } from './example.service.ts';
 import { exchangeTasks, type ToOpen } from './heavy-tasks.ts';
 
 const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
@@ -17,6 +18,7 @@ export class ImportsController {
   constructor(
     private readonly heavy: HeavyWork,
     private readonly bundles: BundleService,
+    private readonly example: ExampleService,
     private readonly uploads: UploadsService,
     private readonly plans: PlansService,
   ) {}
@@ -48,6 +50,15 @@ export class ImportsController {
     const sheets = await this.heavy.bytes(exchangeTasks.readSheets, { request: { ...request }, teacher });
     await this.uploads.forget(teacher.id, request);
     return jsonFile(sheets);
+  }
+
+  @Operation(importRoutes.openExample)
+  async openExample(
+    @Param('newExperimentId') id: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ExperimentView> {
+    await this.example.open(id, teacher);
+    return this.plans.view(id, teacher);
   }
 
   @Operation(importRoutes.openTidy)

@@ -2,6 +2,7 @@ import { Module } from '@nestjs/common';
 import { PlansModule } from '../plans/index.ts';
 import { ReadingsModule } from '../readings/index.ts';
 import { UploadsModule } from '../uploads/index.ts';
+import { ExampleService } from './example.service.ts';
 import { BundleService } from './bundle.service.ts';
 import { ImportsController } from './imports.controller.ts';
 import { ImportsService } from './imports.service.ts';
@@ -10,7 +11,7 @@ import { ImportsService } from './imports.service.ts';
 @Module({
   imports: [PlansModule, ReadingsModule, UploadsModule],
   controllers: [ImportsController],
-  providers: [ImportsService, BundleService],
+  providers: [ExampleService, ImportsService, BundleService],
   exports: [ImportsService],
 })
 export class ImportsModule {}

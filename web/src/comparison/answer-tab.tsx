@@ -7,6 +7,7 @@ import { findingsOf, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { type ShownComparison, useChoices, useComparison } from './compare-context.tsx';
 import { ComparisonTables } from './comparison-tables.tsx';
+import { LuckDots } from './luck-dots.tsx';
 import { ConclusionPanel } from './conclusion-panel.tsx';
 
 /** The answer in a sentence, how sure it is, what it cannot say, and the charts it is read from. */
@@ -28,6 +29,7 @@ export function AnswerTab() {
 /** The words of a comparison, or where to find a day that was read. */
 export function Answer({ shown }: { shown: ShownComparison }) {
   const { day, setDay } = useExperiment();
+  const { level } = useChoices();
   const { comparison } = shown;
   const { words, readDays } = comparison;
   if (comparison.summary === 'day' && !readDays.includes(day)) {
@@ -57,6 +59,7 @@ export function Answer({ shown }: { shown: ShownComparison }) {
         <p>
           <b>{say('howSure')}</b> {capital(words.howSure)}
         </p>
+        <LuckDots chance={words.luck} level={level} />
         <p>
           <b>{say('notKnown')}</b> {words.notKnown.join(' ')}
         </p>
@@ -76,6 +79,7 @@ function AnswerCharts({ shown }: { shown: ShownComparison }) {
   );
   const hasValues =
     comparison.unitCurves.length > 0 || comparison.groups.some((group) => group.points.length > 0);
+  const hasCurves = comparison.unitCurves.some(({ points }) => points.length > 1);
   if (!hasValues) return <p className="quiet">{say('theCurvesBeginWithTheFirstValue')}</p>;
   return (
     <Suspense fallback={<div className="chart-card" aria-busy="true" />}>
@@ -87,7 +91,7 @@ function AnswerCharts({ shown }: { shown: ShownComparison }) {
         variableName={variable.name}
         chosen={chosen}
         numbers={numbers}
-        isOneChart={(summary !== 'day' && summary !== 'final') || comparison.unitCurves.length === 0}
+        isOneChart={(summary !== 'day' && summary !== 'final') || !hasCurves}
       />
     </Suspense>
   );

@@ -1,12 +1,15 @@
 import { say } from '@bright-sprout/words/experiments';
 import type { ExperimentCard } from '@bright-sprout/contract/experiments';
 import type { CropHabit } from '@bright-sprout/core/design';
-import { useQuery } from '@tanstack/react-query';
+import { importRoutes } from '@bright-sprout/contract/imports';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
+import { v7 as uuid } from 'uuid';
 import { OpenFile } from '../imports/index.ts';
-import { experimentsQuery } from '../shared/api/index.ts';
+import { call, experimentQuery, experimentsQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
 import { COLOURS, dayOfYear, FailureNote } from '../shared/ui/index.ts';
 import { DiscardButton } from './discard-button.tsx';
@@ -149,7 +152,18 @@ function LineUp({ card }: { card: ExperimentCard }) {
   );
 }
 
+/** What an empty shelf offers: a question of one's own, or a finished example to look into. */
 function NoExperiments() {
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const example = useMutation({
+    mutationFn: (newExperimentId: string) => call(importRoutes.openExample, { params: { newExperimentId } }),
+    onSuccess: (experiment) => {
+      queries.setQueryData(experimentQuery(experiment.id).queryKey, experiment);
+      void queries.invalidateQueries({ queryKey: experimentsQuery.queryKey });
+      void navigate(`/experiments/${experiment.id}/compare`);
+    },
+  });
   return (
     <div className="empty-experiments">
       <svg viewBox="0 0 300 110" aria-hidden="true">
@@ -159,6 +173,12 @@ function NoExperiments() {
         <rect x="0" y="102" width="300" height="8" rx="2" fill={COLOURS.edgeDark} />
       </svg>
       <p>{say('writeAQuestionThatPlantsCanAnswer')}</p>
+      <p>
+        <Button variant="light" disabled={example.isPending} onClick={() => example.mutate(uuid())}>
+          {say('lookIntoAnExample')}
+        </Button>
+      </p>
+      <FailureNote error={example.error} />
     </div>
   );
 }

@@ -23,6 +23,7 @@ import {
 } from 'react-hook-form';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { fieldMessage } from '../shared/ui/index.ts';
+import { type PlanProblem, problemsOf } from './plan-problems.ts';
 import { forgetUnsaved, keepUnsaved, unsavedOf } from './unsaved.ts';
 import { changedParts, usePlanHistory } from './use-plan-history.ts';
 import { type PlanBase, type PlanChange, PlanConflict, useSavePlan } from './use-save-plan.ts';
@@ -42,6 +43,8 @@ export interface PlanEditor {
   readonly undo: (() => void) | undefined;
   /** The parts that it would take back. */
   readonly undoes: readonly PlanPart[];
+  /** What keeps it from being saved, part by part. */
+  readonly problems: readonly PlanProblem[];
   readonly state: 'saved' | 'saving' | 'not-valid' | 'failed';
   readonly error: unknown;
   /** Parts that another window changed as well, and not alike. */
@@ -146,6 +149,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
       conflict: save.error instanceof PlanConflict ? save.error.parts : [],
       settle: (prefer) => submit({ prefer }),
       problem: (field) => messageOf(get(errors, field)) ?? fieldMessage(save.error, field),
+      problems: problemsOf(errors, save.error),
       state: save.isPending ? 'saving' : !isValid ? 'not-valid' : save.isError ? 'failed' : 'saved',
       error: save.error,
     }),

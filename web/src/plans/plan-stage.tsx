@@ -22,6 +22,7 @@ import { SowingSection } from './sowing-section.tsx';
 import { StepsSection } from './steps-section.tsx';
 import { TeamBrushProvider } from './team-brush.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
+import { type PlanTab, Unmended } from './unmended.tsx';
 import './plans.scss';
 
 const PARTS = {
@@ -33,9 +34,9 @@ const PARTS = {
   days: { name: say('days'), show: DaysSection },
   check: { name: say('check'), show: CheckSection },
   rehearse: { name: say('rehearse'), show: RehearseSection },
-} as const;
+} as const satisfies Record<PlanTab, unknown>;
 
-type Part = keyof typeof PARTS;
+type Part = PlanTab;
 
 /** Plan: the parts of the plan beside the layout that it makes, and what the design check says of it. */
 export default function PlanStage() {
@@ -154,6 +155,7 @@ function PlanPanel() {
         {isPlanted && <p className="note-attention">{say('theSeedsAreInTheSoilAnd')}</p>}
         <Show />
       </div>
+      <Unmended tab={part} onOpen={open} />
     </section>
   );
 }
@@ -169,6 +171,6 @@ function partsWords(parts: readonly PlanPart[]): string {
 const STATE_WORDS = {
   saved: say('saved'),
   saving: say('saving'),
-  'not-valid': say('notSavedMendWhatIsMarked'),
-  failed: say('notSavedMendWhatIsMarked'),
+  'not-valid': say('notSaved'),
+  failed: say('notSaved'),
 } as const;

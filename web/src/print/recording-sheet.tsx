@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/print';
+import type { UnitView } from '@bright-sprout/contract/plans';
 import { classDayFrom } from '@bright-sprout/core/calendar';
 import { addDays, calendarDay, type CalendarDay } from '@bright-sprout/core/shared';
 import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
@@ -13,6 +14,8 @@ export function RecordingSheet() {
   const days = useReadingDays();
   const others = experiment.variables.slice(1);
   const [main] = experiment.variables;
+  const sownOf = ({ sownOn, sowOn }: UnitView): string => sownOn ?? sowOn ?? experiment.sowOn;
+  const isLadder = new Set(experiment.units.map(sownOf)).size > 1;
   return (
     <section className="recording-sheet">
       <h2>{experiment.question}</h2>
@@ -53,10 +56,16 @@ export function RecordingSheet() {
                 <th scope="row">
                   {unit.number} <TreatmentMark style={treatmentOf(experiment, unit).style} size={12} />{' '}
                   <small>{treatmentOf(experiment, unit).code}</small>
+                  {isLadder && <small> {say('sownOnShort', { day: shortDay(sownOf(unit)) })}</small>}
                 </th>
                 <td>{last && main ? findingText(last, main) : ''}</td>
                 {days.map((one, index) => (
-                  <Cells key={one} count={1 + others.length} isGrey={index === 0 && !hasValue} />
+                  <Cells
+                    key={one}
+                    count={1 + others.length}
+                    isGrey={index === 0 && !hasValue}
+                    isUnsown={one <= sownOf(unit)}
+                  />
                 ))}
               </tr>
             );
@@ -75,14 +84,18 @@ function SubHeads({ names }: { names: readonly string[] }) {
   ));
 }
 
-function Cells({ count, isGrey }: { count: number; isGrey: boolean }) {
+function Cells({ count, isGrey, isUnsown }: { count: number; isGrey: boolean; isUnsown: boolean }) {
   return (
     <>
       {Array.from({ length: count }, (_, index) => (
-        <td key={index} />
+        <td
+          key={index}
+          className={isUnsown ? 'no-change' : ''}
+          aria-label={isUnsown ? say('notSownYet') : undefined}
+        />
       ))}
       <td
-        className={isGrey ? 'no-change' : ''}
+        className={isGrey || isUnsown ? 'no-change' : ''}
         aria-label={isGrey ? say('noChangeAtTheFirstReading') : say('change')}
       />
     </>

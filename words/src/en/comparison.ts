@@ -197,6 +197,8 @@ export default {
     'Least squares through the means; the lowest AICc is drawn. A curve is refused before it bends, or with too few days.',
   stages: 'Stages',
   daysToEachStage: 'Days to each stage',
+  luckInTries: 'Luck alone: {times} tries',
+  tryItOften: 'Each dot is a try with nothing changed. In the brown ones luck did the same.',
   stage: 'Stage',
   halfByDay: ', half by day {median}',
   ofPots: '{reached} of {of, plural, one {# pot} other {# pots}}{half}',

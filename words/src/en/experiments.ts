@@ -31,6 +31,7 @@ export default {
   nothingIsDueToday: 'Nothing is due today',
   oneThingToDoToday: 'One thing to do today',
   thingsToDoToday: '{due, plural, one {# thing} other {# things}} to do today',
+  lookIntoAnExample: 'Look into a finished example',
   notYet: 'not yet',
   potsSownLesson:
     '{cropName} · {units, plural, one {# pot} other {# pots}} · sown {status} · lesson {lessonOn}',

@@ -36,6 +36,7 @@ export default {
   daysFromSowingToTheLesson: 'Days from sowing to the lesson',
   mostComeUpHere: 'most come up here',
   day: 'Day',
+  plantsOfDays: 'plants {youngest} to {oldest} days old',
   day2: 'day {age}',
   hasReadings: 'has readings',
   today: 'today',

@@ -421,7 +421,10 @@ export default {
   theSeedsAreInTheSoilAnd:
     'The seeds are in the soil, and readings depend on the crop, what is changed, the pots and what is read: those stay. Words, steps, dates to come and added pots can still change.',
   saved: 'Saved',
-  notSavedMendWhatIsMarked: 'Not saved: mend what is marked',
+  notSaved: 'Not saved',
+  notSavedYet: 'Not saved yet',
+  isNotRight: '{name}: {message}',
+  goThere: 'Go there',
   days2: 'days',
   saving: 'Saving …',
 };

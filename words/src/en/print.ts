@@ -21,6 +21,8 @@ export default {
   theCrop: 'the crop',
   potsLabelsSeedsOf:
     '{unitsCount, plural, one {# pot} other {# pots}}, {unitsCount, plural, one {# label} other {# labels}}, {seeds}',
+  sownOnShort: 'sown {day}',
+  notSownYet: 'not sown yet',
   seedsOfCrop: '{count, plural, one {# {propagule}} other {# {propagule}s}} of {crop}',
   pot: 'Pot',
   treatment: 'Treatment',

@@ -56,6 +56,7 @@ export default {
   giveTheUnitOfWhatWasRead: 'Give the unit of what was read: {units}.',
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
   placeTaken: 'Another pot stands in row {row}, place {column}, then. Swap the two, or choose a free place.',
+  exampleOf: 'Example: {question}',
   noSuchPlace: 'There is no such place: choose one of a container of this experiment.',
   aMoveIsOfItsPots: 'Give each pot that was moved one place.',
   aMoveIsTheTeachers: 'Your teacher notes where pots are moved to.',

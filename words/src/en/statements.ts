@@ -9,8 +9,7 @@ export default {
   wouldHardlyEverComeFromLuckAlone: '{capital} would hardly ever come from luck alone.',
   sometimesComesFromLuckAlone: '{capital} sometimes comes from luck alone.',
   oftenComesFromLuckAlone: '{capital} often comes from luck alone.',
-  ifTheTreatmentDidNothingLuckAlone:
-    'If the treatment did nothing, luck alone would make {what} in {times} tries.',
+  ifTheTreatmentDidNothingLuckAlone: 'With nothing changed, luck alone would make {what} in {times} tries.',
   ifTheTreatmentDidNothingPlantTo:
     'If the treatment did nothing, plant-to-plant luck would give {what} or bigger in {times} such experiments.',
   ifTheTreatmentDidNothingOrBigger:
@@ -142,7 +141,7 @@ export default {
     '{about}, but the pots of each treatment all read the same, so luck cannot be judged.',
   butThereAreTooFewPotsTo: '{about}, but there are too few pots to tell more.',
   thatCouldJustBeLuck2: '{about}. That could just be luck.',
-  butPotsTreatedTheSameDifferToo: '{about}, but pots treated the same differ too, so we cannot tell yet.',
+  butPotsTreatedTheSameDifferToo: '{about}, but pots treated the same differ too: we cannot tell yet.',
   butThatIsWithinWhatPlantTo:
     '{about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
   nAndPots: 'n = {count} and {count2} pots',

@@ -25,6 +25,10 @@ export interface DotsProps extends ChartsProps {
   readonly comparison: ChartsProps['comparison'] & Pick<Comparison, 'age'>;
 }
 
+/** From a window of this width on a single chart is as wide as that, in px. */
+const WIDE_WINDOW = 1100;
+const WIDE_AXIS = 820;
+
 /** Growth curves beside the dots of the chosen day, on one scale of height. */
 export default function Charts({
   readStyle,
@@ -51,9 +55,10 @@ export default function Charts({
       }),
     [unitCurves, treatmentCurves, treatments, readStyle, style, variableName, chosen, numbers],
   );
+  const width = isOneChart && window.innerWidth > WIDE_WINDOW ? WIDE_AXIS : undefined;
   const dots = useMemo(
-    () => dotPlot({ comparison, treatments, style, variableName, chosen }),
-    [comparison, treatments, style, variableName, chosen],
+    () => dotPlot({ comparison, treatments, style, variableName, chosen }, width),
+    [comparison, treatments, style, variableName, chosen, width],
   );
   const end = useMemo(() => lastAge({ unitCurves }), [unitCurves]);
   return (

@@ -9,6 +9,7 @@ import {
   escapeText,
   type FigureData,
   groupAxis,
+  groupAxisRoom,
   INK,
   PLAIN_LAYOUT,
   type ShownGroup,
@@ -51,6 +52,7 @@ export function teamsFigure(part: TeamsPart, style: ValueStyle): FigureData {
     ],
     layout: {
       ...PLAIN_LAYOUT,
+      margin: { ...PLAIN_LAYOUT.margin, b: groupAxisRoom(teams) },
       xaxis: groupAxis(teams, (team) => {
         const n = part.teams.find((one) => one.team === team.id)?.offset.n ?? 0;
         return potsText(n);
@@ -98,6 +100,7 @@ export function studyFigure(part: StudyPart, style: ValueStyle): FigureData {
     }),
     layout: {
       ...PLAIN_LAYOUT,
+      margin: { ...PLAIN_LAYOUT.margin, b: groupAxisRoom(runs) },
       showlegend: true,
       legend: { orientation: 'h', x: 1, xanchor: 'right', y: 1.06, yanchor: 'bottom' },
       xaxis: groupAxis(runs, (run) => {
@@ -141,6 +144,7 @@ export function boxFigure(
     }),
     layout: {
       ...PLAIN_LAYOUT,
+      margin: { ...PLAIN_LAYOUT.margin, b: groupAxisRoom(groups) },
       xaxis: groupAxis(groups, (group) => {
         const n = comparison.groups.find((one) => one.groupId === group.id)?.points.length ?? 0;
         return potsText(n);

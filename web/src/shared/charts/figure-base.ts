@@ -91,24 +91,66 @@ export function axis(title: string, more: object = {}): object {
   };
 }
 
-/** An axis of groups in columns, each with what stands below its name. */
-export function groupAxis(groups: readonly ShownGroup[], below: (group: ShownGroup) => string): object {
+/** Width of an axis of groups where nothing else is said, in px: half a card beside another chart. */
+const HALF_CARD = 310;
+/** Width of a bold letter of a name below an axis, in px, when there are few groups and when there are many. */
+const LETTER = { few: 7.4, many: 6.4 } as const;
+const MANY_GROUPS = 5;
+const MOST_LINES = 3;
+const LINE_PX = 17;
+
+/**
+ * An axis of groups in columns, each with what stands below its name. Names are broken into lines that fit their
+ * column, so that none is printed over another.
+ * @param width of the axis in px
+ */
+export function groupAxis(
+  groups: readonly ShownGroup[],
+  below: (group: ShownGroup) => string,
+  width = HALF_CARD,
+): object {
+  const isMany = groups.length >= MANY_GROUPS;
+  const perLine = lettersIn(groups.length, width);
   return {
     tickvals: groups.map((_, index) => index),
-    ticktext: groups.map((group) => `<b>${escapeText(wrapped(group.name))}</b><br>${below(group)}`),
+    ticktext: groups.map((group) => {
+      const lines = nameLines(group.name, perLine, MOST_LINES).map(escapeText);
+      return `<b>${lines.join('<br>')}</b><br>${below(group)}`;
+    }),
     range: [-0.6, groups.length - 0.4],
     fixedrange: true,
     gridcolor: 'rgba(0,0,0,0)',
     zeroline: false,
     tickangle: 0,
+    ...(isMany ? { tickfont: { ...FONT, size: FONT.size - 2 } } : {}),
   };
 }
 
-/** A long name on two lines. */
-function wrapped(name: string): string {
-  if (name.length <= 18) return name;
-  const at = name.lastIndexOf(' ', 18);
-  return at < 4 ? `${name.slice(0, 17)}…` : name.slice(0, at) + ' ' + name.slice(at + 1, at + 18);
+/** Room below an axis of groups for the lines of their names and what stands below them, in px. */
+export function groupAxisRoom(groups: readonly ShownGroup[], width = HALF_CARD): number {
+  const perLine = lettersIn(groups.length, width);
+  const lines = groups.map(({ name }) => nameLines(name, perLine, MOST_LINES).length);
+  return LINE_PX * (Math.max(1, ...lines) + 1) + 10;
+}
+
+function lettersIn(columns: number, width: number): number {
+  const letter = columns >= MANY_GROUPS ? LETTER.many : LETTER.few;
+  return Math.max(4, Math.floor(width / Math.max(1, columns) / letter));
+}
+
+/** A name in lines of at most so many letters, broken at spaces where there are any; what is left over is cut. */
+export function nameLines(name: string, perLine: number, most: number): string[] {
+  const lines: string[] = [];
+  for (const word of name.split(' ')) {
+    const last = lines.at(-1);
+    const joined = last === undefined ? word : `${last} ${word}`;
+    if (last !== undefined && joined.length <= perLine) lines[lines.length - 1] = joined;
+    else lines.push(word);
+  }
+  const fitting = lines.flatMap((line) => line.match(new RegExp(`.{1,${perLine}}`, 'gu')) ?? []);
+  if (fitting.length <= most) return fitting;
+  const [cut = ''] = fitting.slice(most - 1);
+  return [...fitting.slice(0, most - 1), `${cut.slice(0, perLine - 1)}…`];
 }
 
 /** A heading inside the chart, above its axis. */
@@ -128,12 +170,17 @@ export function chartTitle(text: string): object {
   };
 }
 
+/** A name beside a point is broken after so many letters, into so many lines. */
+const LABEL_LETTERS = 19;
+const LABEL_LINES = 2;
+
 /** A name at a point, in the colour of its group. */
 export function label(x: number | string, y: number, text: string, color: string, more: object = {}): object {
   return {
     x,
     y,
-    text: escapeText(text),
+    align: 'left',
+    text: nameLines(text, LABEL_LETTERS, LABEL_LINES).map(escapeText).join('<br>'),
     showarrow: false,
     xanchor: 'left',
     xshift: 6,
@@ -144,8 +191,9 @@ export function label(x: number | string, y: number, text: string, color: string
 
 /** Moves names that end close together apart, none beyond the top, so that each can be read. @param highest top of the axis */
 export function spreadApart(annotations: object[], highest: number): object[] {
-  const gap = highest * 0.062;
-  const byHeight = (annotations as { y: number }[]).sort((a, b) => a.y - b.y);
+  const byHeight = (annotations as { y: number; text?: string }[]).sort((a, b) => a.y - b.y);
+  const isTall = byHeight.some(({ text }) => text?.includes('<br>'));
+  const gap = highest * (isTall ? 0.115 : 0.062);
   byHeight.forEach((annotation, index) => {
     const below = byHeight[index - 1];
     if (below && annotation.y - below.y < gap) annotation.y = below.y + gap;

@@ -2,6 +2,7 @@ import type { ComparisonView } from '@bright-sprout/contract/comparison';
 import { compareTreatments } from '@bright-sprout/core/comparison';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { describe, expect, test } from '@jest/globals';
+import { groupAxis, nameLines } from './figure-base.ts';
 import { dotPlot, growthCurves } from './figures.ts';
 
 const SOWN = calendarDay('2026-05-01');
@@ -83,5 +84,40 @@ describe('figures', () => {
     expect(bars({ a: [50], b: [40, 60] }).map((bar) => bar.error_y.visible)).toEqual([false, true]);
     expect(bars({ a: [], b: [40, 60] })).toHaveLength(1);
     expect(JSON.stringify(dotPlot(props({ a: [], b: [] })))).not.toContain('null,');
+  });
+});
+
+describe('names below an axis', () => {
+  test.each([
+    ['Shade', 8, ['Shade']],
+    ['Plain water from the tap', 12, ['Plain water', 'from the tap']],
+    ['Plain water from the classroom tap', 8, ['Plain', 'water', 'from th…']],
+    ['Unpronounceablenames', 8, ['Unpronou', 'nceablen', 'ames']],
+  ])('%s in lines of %d', (name, perLine, lines) => {
+    expect(nameLines(name, perLine, 3)).toEqual(lines);
+  });
+
+  test('are never wider than their column, however many and long they are', () => {
+    const width = 310;
+    for (const n of [2, 3, 6, 8, 12]) {
+      const groups = Array.from({ length: n }, (_, index) => ({
+        ...{ id: String(index), style: index },
+        name: `Water from the fish tank downstairs number ${index}`,
+      }));
+      const { ticktext } = groupAxis(groups, () => '', width) as { ticktext: string[] };
+      const letters = ticktext.flatMap((text) =>
+        text
+          .replaceAll(/<\/?b>/g, '')
+          .split('<br>')
+          .map(({ length }) => length),
+      );
+      expect(Math.max(...letters) * 6.4).toBeLessThanOrEqual(Math.max(width / n, 4 * 6.4));
+    }
+  });
+
+  test('are of groups that have a value', () => {
+    const figure = dotPlot(props({ a: [40, 50], b: [] }));
+    const { ticktext } = (figure.layout as { xaxis: { ticktext: string[] } }).xaxis;
+    expect(ticktext).toHaveLength(1);
   });
 });

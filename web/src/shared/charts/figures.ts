@@ -12,6 +12,7 @@ import {
   FONT,
   GRID,
   groupAxis,
+  groupAxisRoom,
   INK,
   label,
   mark,
@@ -227,9 +228,18 @@ export function lastAge(comparison: Pick<ChartsProps['comparison'], 'unitCurves'
   return Math.max(1, ...comparison.unitCurves.flatMap((curve) => curve.points.map(({ age }) => age)));
 }
 
+/** The groups that have a value; all of them where none has. */
+function withValues({ comparison, treatments }: DotsProps): DotsProps['treatments'] {
+  const found = treatments.filter(({ id }) =>
+    comparison.groups.some(({ groupId, points }) => groupId === id && points.length > 0),
+  );
+  return found.length > 0 ? found : treatments;
+}
+
 /** One mark a unit, with the mean and its 95 % interval beside them, n below. */
-export function dotPlot(props: DotsProps): FigureData {
-  const { comparison, treatments, style, chosen } = props;
+export function dotPlot(props: DotsProps, width?: number): FigureData {
+  const { comparison, style, chosen } = props;
+  const treatments = withValues(props);
   const data: object[] = [];
   const annotations: object[] = [];
   treatments.forEach((treatment, column) => {
@@ -290,8 +300,8 @@ export function dotPlot(props: DotsProps): FigureData {
     data,
     layout: {
       ...baseLayout(props),
-      margin: { l: 34, r: 12, t: 34, b: 44 },
-      xaxis: groupAxis(treatments, pots),
+      margin: { l: 34, r: 12, t: 34, b: groupAxisRoom(treatments, width) },
+      xaxis: groupAxis(treatments, pots, width),
       annotations: [...annotations, chartTitle(say('eachPotBarMeanWith95Interval', { when }))],
     },
   };

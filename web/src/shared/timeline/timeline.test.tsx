@@ -19,7 +19,7 @@ const fromFile = {
   today: '2026-11-23',
   crop: { daysToEmergence: { min: 4, max: 8 } },
   treatments: [{ id: 't', name: 'Shade', style: 1 }],
-  units: [{ id: 'u', number: 1, treatmentId: 't' }],
+  units: [{ id: 'u', number: 1, treatmentId: 't', sownOn: '2026-11-02', sowOn: null }],
   plan: null,
   tasks: [],
 } as unknown as ExperimentView;
@@ -59,6 +59,16 @@ function open(day: string, experiment = fromFile) {
 }
 
 describe('the day ribbon', () => {
+  test('of an age ladder marks each sowing, and says how old the plants are', () => {
+    const later = { id: 'v', number: 2, treatmentId: 't', sownOn: null, sowOn: '2026-11-16' };
+    open('2026-11-23', { ...fromFile, units: [...fromFile.units, later] } as ExperimentView);
+    expect(
+      screen.getByRole('radio', { name: /16 November 2026, plants 0 to 14 days old, sowing/ }),
+    ).toBeTruthy();
+    expect(screen.getByRole('radio', { name: /3 November 2026, day 1$/ })).toBeTruthy();
+    expect(screen.getAllByRole('radio', { name: /sowing/ })).toHaveLength(2);
+  });
+
   test('has a notch for each day from sowing to the lesson, said in words', () => {
     open('2026-11-23');
     expect(screen.getAllByRole('radio')).toHaveLength(29);

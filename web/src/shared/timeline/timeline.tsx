@@ -3,7 +3,7 @@ import type { CareView } from '@bright-sprout/contract/care';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { type TimelineDay, timelineDays, type ScheduledTask } from '@bright-sprout/core/calendar';
 import { isBegun } from '@bright-sprout/core/design';
-import { type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
+import { addDays, type CalendarDay, calendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { CARE_WORDS, TASK_WORDS } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useRef } from 'react';
@@ -13,6 +13,8 @@ import { treatmentStyle } from '../plants/index.ts';
 import { longDay, monthOf } from '../ui/index.ts';
 
 const MOST_DOTS = 4;
+/** Of several spans only those of so many days have room for words. */
+const WIDE_SPAN = 4;
 
 /** The timeline of days: a notch a day from sowing to the lesson. Choosing a day moves every view to it. */
 export function Timeline() {
@@ -26,11 +28,11 @@ export function Timeline() {
         sowOn: calendarDay(experiment.sowOn),
         lessonOn: calendarDay(experiment.lessonOn),
         today: calendarDay(experiment.today),
-        daysToEmergence: bandOf(experiment, calendar?.emergence),
+        emergence: bandsOf(experiment, calendar?.bands ?? []),
         readDays: [...stylesByDay.keys()].map(calendarDay),
         ...(experiment.plan ? { classDays: experiment.plan.calendar } : {}),
       }),
-    [experiment, stylesByDay, calendar?.emergence],
+    [experiment, stylesByDay, calendar?.bands],
   );
   const care = useQuery(careQuery(experiment.id)).data;
   const careByDay = useMemo(() => careWordsByDay(care ?? []), [care]);
@@ -61,8 +63,8 @@ export function Timeline() {
     strip.current?.querySelector<HTMLElement>(`[data-day="${next.day}"]`)?.focus();
   };
 
-  const emergence = days.filter((notch) => notch.inEmergenceWindow);
-  const firstUp = days.findIndex((notch) => notch.inEmergenceWindow);
+  const sowings = useMemo(() => sowingDaysOf(experiment), [experiment]);
+  const spans = useMemo(() => spansOf(days), [days]);
   return (
     <nav
       className="timeline"
@@ -70,20 +72,21 @@ export function Timeline() {
       style={{ '--days': days.length } as React.CSSProperties}
     >
       <div className="timeline-band" aria-hidden="true">
-        {emergence.length > 0 && (
-          <span style={{ gridColumn: `${firstUp + 1} / span ${emergence.length}` }}>
-            {say('mostComeUpHere')}
+        {spans.map(({ first, length }) => (
+          <span key={first} style={{ gridColumn: `${first + 1} / span ${length}` }}>
+            {length >= WIDE_SPAN || spans.length === 1 ? say('mostComeUpHere') : ''}
           </span>
-        )}
+        ))}
       </div>
       <div ref={strip} className="timeline-strip" role="radiogroup" aria-label={say('day')} onKeyDown={step}>
         {days.map((notch, index) => (
           <Notch
             key={notch.day}
             notch={notch}
+            ages={agesOn(sowings, notch.day)}
             isFirst={index === 0 || notch.day.endsWith('-01')}
             isChosen={notch.day === chosen}
-            isSowing={notch.day === experiment.sowOn}
+            isSowing={sowings.has(notch.day)}
             isLesson={notch.day === experiment.lessonOn}
             styles={stylesByDay.get(notch.day) ?? []}
             flags={flags.get(notch.day) ?? []}
@@ -98,6 +101,7 @@ export function Timeline() {
 
 function Notch({
   notch,
+  ages,
   isFirst,
   isChosen,
   isSowing,
@@ -108,6 +112,7 @@ function Notch({
   onChoose,
 }: {
   notch: TimelineDay;
+  ages: string;
   isFirst: boolean;
   isChosen: boolean;
   isSowing: boolean;
@@ -124,7 +129,7 @@ function Notch({
   if (isChosen) classes.push('is-chosen');
   const words = [
     longDay(notch.day),
-    notch.age >= 0 ? say('day2', { age: notch.age }) : '',
+    ages,
     notch.isToday ? say('today') : '',
     isSowing ? say('sowing') : '',
     isLesson ? say('lesson') : '',
@@ -177,15 +182,43 @@ function treatmentsReadByDay(
   return new Map([...byDay].map(([day, styles]) => [day, [...styles].sort((a, b) => a - b)]));
 }
 
-/** Days from sowing in which seedlings are expected: by the plan's room, else by the crop. */
-function bandOf(
-  experiment: ExperimentView,
-  band: { from: CalendarDay; to: CalendarDay } | undefined,
-): { min: number; max: number } | null {
-  if (experiment.plan && isBegun(experiment.plan)) return null;
-  if (!band) return experiment.crop?.daysToEmergence ?? null;
-  const sowOn = calendarDay(experiment.sowOn);
-  return { min: daysBetween(sowOn, band.from), max: daysBetween(sowOn, band.to) };
+/** Spans of days in which seedlings are expected: by the plan's room, else by the crop. */
+function bandsOf(
+  { plan, crop, sowOn }: ExperimentView,
+  bands: readonly { from: CalendarDay; to: CalendarDay }[],
+): readonly { from: CalendarDay; to: CalendarDay }[] {
+  if (bands.length > 0 || (plan && isBegun(plan)) || !crop?.daysToEmergence) return bands;
+  const { min, max } = crop.daysToEmergence;
+  const sown = calendarDay(sowOn);
+  return [{ from: addDays(sown, min), to: addDays(sown, max) }];
+}
+
+/** Days on which pots are sown, or were: several in an age ladder. */
+function sowingDaysOf({ units, sowOn }: ExperimentView): ReadonlySet<string> {
+  return new Set([sowOn, ...units.map((unit) => unit.sownOn ?? unit.sowOn ?? sowOn)]);
+}
+
+/** How old plants are on a day, each from its own sowing: `day 5`, or `plants of 5 to 19 days`. */
+function agesOn(sowings: ReadonlySet<string>, day: string): string {
+  const ages = [...sowings]
+    .map((sown) => daysBetween(calendarDay(sown), calendarDay(day)))
+    .filter((age) => age >= 0)
+    .sort((a, b) => a - b);
+  const [youngest, oldest] = [ages[0], ages.at(-1)];
+  if (youngest === undefined || oldest === undefined) return '';
+  return youngest === oldest ? say('day2', { age: oldest }) : say('plantsOfDays', { youngest, oldest });
+}
+
+/** Runs of days in which seedlings are expected, by index and length. */
+function spansOf(days: readonly TimelineDay[]): { first: number; length: number }[] {
+  const spans: { first: number; length: number }[] = [];
+  days.forEach(({ inEmergenceWindow }, index) => {
+    const last = spans.at(-1);
+    if (!inEmergenceWindow) return;
+    if (last && last.first + last.length === index) last.length += 1;
+    else spans.push({ first: index, length: 1 });
+  });
+  return spans;
 }
 
 const UNFLAGGED: readonly string[] = ['read', 'water', 'sow', 'lesson'];

@@ -205,3 +205,26 @@ test('recording meets WCAG 2.2 AA and fits a tablet and a phone', async ({ demo:
     expect(wide).toBeLessThanOrEqual(0);
   }
 });
+
+test('one or two marked pots are read by the whole class, large, and the rest is left to the teams', async ({
+  teacher: page,
+}) => {
+  await startReading(page);
+  await page.getByRole('button', { name: 'Together' }).click();
+  await expect(page.getByRole('heading', { name: 'Mark one or two pots' })).toBeVisible();
+  await page.getByRole('button', { name: /^Pot 3,/ }).click();
+  await page.getByRole('button', { name: /^Pot 5,/ }).click();
+  await page.getByRole('button', { name: 'Large, for the room' }).click();
+  await expect(page.getByRole('button', { name: /^Pot 3,/ })).toBeHidden();
+  await expect(page.getByRole('region', { name: 'Read pot 3' })).toBeVisible();
+  await expectAccessible(page);
+  await height(page).fill('6');
+  await height(page).press('Enter');
+  await expect(page.getByRole('region', { name: 'Read pot 5' })).toBeVisible();
+  await height(page).fill('7');
+  await height(page).press('Enter');
+  await expect(page.getByText('8 pots are left for their own teams')).toBeVisible();
+  await page.getByRole('button', { name: 'Back to the desk' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /^Pot 3,/, pressed: true })).toBeVisible();
+});

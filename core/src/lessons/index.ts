@@ -1,3 +1,4 @@
+export { type Week, weeksOf } from './weeks.ts';
 export {
   DRAFTED_BOARDS,
   type Board,

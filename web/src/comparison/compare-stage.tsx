@@ -44,6 +44,7 @@ function useBigLetters(isBig: boolean): void {
   useEffect(() => {
     if (!isBig) return;
     document.documentElement.classList.add('is-projected');
+    window.scrollTo(0, 0);
     const frame = requestAnimationFrame(() => window.dispatchEvent(new Event('resize')));
     return () => {
       cancelAnimationFrame(frame);

@@ -41,7 +41,7 @@ export function Controls(props: ControlsProps) {
   const isDensity = experiment.plan?.factors.some((factor) => factor.aspect === 'density') ?? false;
   return (
     <div className="compare-controls">
-      <div role="group" aria-label={say('wordsFor')} className="choice">
+      <div role="group" aria-label={say('wordsFor')} className="choice level-choice">
         <span>{say('wordsFor')}</span>
         <div>
           {READING_LEVELS.map((level) => (

@@ -16,9 +16,7 @@ export function LuckDots({ chance, level }: { chance: number | null; level: Read
           <i key={index} className={index < byLuck ? 'is-luck' : ''} />
         ))}
       </div>
-      <figcaption>
-        {level === '5-7' ? say('tryItOften') : say('luckInTries', { times: outOfHundred(chance) })}
-      </figcaption>
+      {level === '5-7' && <figcaption>{say('tryItOften')}</figcaption>}
     </figure>
   );
 }

@@ -14,10 +14,12 @@ import { HistoryView } from './history-view.tsx';
 import { ProgressView } from './progress-view.tsx';
 import { ReadingPanel } from './reading-panel.tsx';
 import { ScorePanel } from './score-panel.tsx';
+import { TogetherView, useMarked } from './together-view.tsx';
 import './readings.scss';
 
 const VIEWS = [
   { view: 'pots', name: say('potByPot') },
+  { view: 'together', name: say('together') },
   { view: 'sheet', name: say('fastSheet') },
   { view: 'progress', name: say('progress') },
   { view: 'care', name: say('care') },
@@ -33,6 +35,7 @@ export default function RecordStage() {
   const [search] = useSearchParams();
   const unread = unreadUnits(experiment, findings, day);
   const [carePots, setCarePots] = useState<readonly string[]>([]);
+  const [marked, toggleMarked] = useMarked();
   const { chosen, point, goOn } = useChosenPot(unread);
   const view = VIEWS.find((one) => one.view === search.get('view'))?.view ?? 'pots';
 
@@ -42,10 +45,17 @@ export default function RecordStage() {
   const done = experiment.units.length - unread.length;
   const Panel = PANELS[variable.kind];
   const isCare = view === 'care';
+  const isTogether = view === 'together';
+  const isToggled = isCare || isTogether;
   const isChosen = (unit: UnitView): boolean =>
-    isCare ? carePots.includes(unit.id) : (view === 'pots' || view === 'history') && unit.id === chosen.id;
+    isTogether
+      ? marked.includes(unit.id)
+      : isCare
+        ? carePots.includes(unit.id)
+        : (view === 'pots' || view === 'history') && unit.id === chosen.id;
   const choose = (unit: UnitView): void => {
-    if (!isCare) point(unit.id);
+    if (isTogether) toggleMarked(unit.id);
+    else if (!isCare) point(unit.id);
     else if (carePots.includes(unit.id)) setCarePots(carePots.filter((id) => id !== unit.id));
     else setCarePots([...carePots, unit.id]);
   };
@@ -53,12 +63,12 @@ export default function RecordStage() {
     <div className={view === 'sheet' ? 'stage stage-sheet' : 'stage'}>
       <div className="layout-column">
         <ViewLinks view={view} />
-        {view === 'pots' && <VariableLinks />}
+        {(view === 'pots' || isTogether) && <VariableLinks />}
         <UnitLayout
           experiment={experiment}
-          label={isCare ? say('theSillChoosePots') : say('theSillChooseAPotToRead')}
+          label={isToggled ? say('theSillChoosePots') : say('theSillChooseAPotToRead')}
           isSmall={view === 'sheet'}
-          activeUnitId={isCare ? undefined : chosen.id}
+          activeUnitId={isToggled ? undefined : chosen.id}
           renderUnit={(unit, tabIndex) => (
             <button
               type="button"
@@ -66,7 +76,7 @@ export default function RecordStage() {
               data-unit={unit.id}
               tabIndex={tabIndex}
               aria-label={label(unit)}
-              {...(isCare ? { 'aria-pressed': isChosen(unit) } : { 'aria-current': isChosen(unit) })}
+              {...(isToggled ? { 'aria-pressed': isChosen(unit) } : { 'aria-current': isChosen(unit) })}
               onClick={() => (view === 'sheet' ? focusRow(unit) : choose(unit))}
             >
               {view === 'sheet' ? (
@@ -91,6 +101,12 @@ export default function RecordStage() {
           unit={chosen}
           nextUnit={nextUnread(experiment.units, unread, chosen)}
           onKept={goOn}
+        />
+      )}
+      {isTogether && (
+        <TogetherView
+          marked={marked.flatMap((id) => experiment.units.find((unit) => unit.id === id) ?? [])}
+          panel={Panel}
         />
       )}
       {view === 'sheet' && <FastSheet key={day} />}

@@ -20,6 +20,14 @@ export default {
   howManyHaveComeUp: 'How many have come up?',
   howManyLeavesWithoutTheSeedLeaves: 'How many leaves, without the seed leaves?',
   howLongIsTheRoot: 'How long is the root, along its bends?',
+  together: 'Together',
+  markAPot: 'Mark one or two pots',
+  readingTogetherIs:
+    'Tap one or two pots on the sill. The whole class reads them from the front: the ruler is drawn large, and everybody sees where 0 stands. The others are read by their own teams.',
+  togetherDone:
+    '{others, plural, =0 {Everything is read for this day.} one {Read together. # pot is left for its own team.} other {Read together. # pots are left for their own teams.}}',
+  largeForTheRoom: 'Large, for the room',
+  backToTheDesk: 'Back to the desk',
   plantsOverTime: 'Plants: {lines}.',
   plantsOnDay:
     '{left, plural, =-1 {not counted} other {#}} on {day}{thinned, plural, =0 {} other { (# thinned)}}{ended, select, dead { (dead)} removed { (removed)} other {}}',

@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/lessons';
 
 /** What can be printed to take home. */
-export const PAPERS = ['report', 'students', 'certificates', 'families', 'wall'] as const;
+export const PAPERS = ['report', 'students', 'certificates', 'families', 'weekly', 'wall'] as const;
 export type Paper = (typeof PAPERS)[number];
 
 /** What each is called. */
@@ -10,5 +10,6 @@ export const PAPER_NAMES: Readonly<Record<Paper, string>> = {
   students: say('pageForEachTeam'),
   certificates: say('certificates'),
   families: say('noteToFamilies'),
+  weekly: say('pageForEachWeek'),
   wall: say('wallChart'),
 };

@@ -18,6 +18,7 @@ import { downloadPage } from './one-file.ts';
 import { type Paper, PAPER_NAMES, PAPERS } from './paper-kinds.ts';
 import { StudentPages } from './student-pages.tsx';
 import { WallChart } from './wall-chart.tsx';
+import { WeeklyPages } from './weekly-pages.tsx';
 import '../lessons.scss';
 import { LevelSelect } from '../level-select.tsx';
 import './papers.scss';
@@ -112,7 +113,7 @@ function Papers({ level, setLevel }: { level: ReadingLevel; setLevel: (level: Re
           checked={ink === 'black'}
           onChange={({ target }) => setInk(target.checked ? 'black' : 'colour')}
         />
-        {(paper === 'report' || paper === 'students' || paper === 'certificates') && (
+        {(paper === 'report' || paper === 'students' || paper === 'certificates' || paper === 'weekly') && (
           <Form.Check
             type="switch"
             id="has-names"
@@ -148,5 +149,6 @@ const SHOWN: Readonly<Record<Paper, React.ComponentType<PaperProps>>> = {
   students: StudentPages,
   certificates: CertificatesPaper,
   families: FamilyNote,
+  weekly: WeeklyPages,
   wall: WallChart,
 };

@@ -7,6 +7,7 @@ import { ClassReport } from './class-report.tsx';
 import { FamilyNote } from './family-note.tsx';
 import { StudentPages } from './student-pages.tsx';
 import { WallChart } from './wall-chart.tsx';
+import { WeeklyPages } from './weekly-pages.tsx';
 import type { LessonNow } from '../lesson-now.ts';
 
 beforeEach(() => localStorage.clear());
@@ -132,9 +133,19 @@ describe('papers', () => {
     expect(document.querySelectorAll('a')).toHaveLength(0);
   });
 
-  test('the wall chart has a line for each day and a page to draw on', () => {
+  test('the wall chart has a line for each day', () => {
     showLesson(<WithNow>{(now) => <WallChart now={now} hasNames={false} />}</WithNow>, ANSWERS);
     expect(document.querySelectorAll('.wall-day')).toHaveLength(22);
-    expect(screen.getByText('Draw what you see')).toBeTruthy();
+  });
+
+  test('a page for each week has what was read of it, and room for what is to come', () => {
+    showLesson(<WithNow>{(now) => <WeeklyPages now={now} hasNames={false} />}</WithNow>, ANSWERS);
+    const pages = [...document.querySelectorAll('.week-page')];
+    expect(pages.length).toBeGreaterThan(2);
+    const circles = pages.map((page) => page.querySelectorAll('.up-circles i').length);
+    expect(new Set(circles).size).toBe(1);
+    expect(pages.some((page) => page.querySelector('.is-up'))).toBe(true);
+    expect(pages.at(-1)?.textContent).toContain('Draw what you see');
+    expect(pages.map((page) => page.textContent).join(' ')).toMatch(/The tallest: \d/);
   });
 });

@@ -13,7 +13,7 @@ const FLOOR = 540;
 const USUAL_MM = 150;
 const ROOM = 1.25;
 
-/** A chart to fill in by hand, and a sheet with one day a page for the youngest. */
+/** A chart to fill in by hand. */
 export function WallChart({ now }: PaperProps) {
   const { experiment } = useExperiment();
   const plan = experiment.plan;
@@ -62,14 +62,6 @@ export function WallChart({ now }: PaperProps) {
             </g>
           ))}
         </svg>
-      </section>
-      <section className="weekly-page">
-        <h1>{experiment.question}</h1>
-        <p className="name-line">{say('nameLine')}</p>
-        <p className="name-line">{say('dateLine')}</p>
-        <div className="drawing-space">{say('drawWhatYouSee')}</div>
-        <p className="name-line">{say('howManyAreUp', { pots: experiment.units.length })}</p>
-        <p className="name-line">{say('theTallestIs', { unit: scale.unit })}</p>
       </section>
     </>
   );

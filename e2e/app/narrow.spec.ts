@@ -3,10 +3,13 @@ import { expect, expectAccessible, openStage, test } from '../support/test.ts';
 
 /** Pages of an experiment behind links of its stages. */
 const PAGES = [
-  ...['sheet', 'history', 'progress', 'care'].map((view) => `record?view=${view}`),
+  ...['together', 'sheet', 'history', 'progress', 'care'].map((view) => `record?view=${view}`),
   ...['growth', 'emergence', 'treatments', 'teams', 'predictions', 'data'].map((tab) => `compare?tab=${tab}`),
   ...['labels', 'rows', 'recording', 'helper'].map((sheet) => `print?sheet=${sheet}`),
-  'lesson/papers',
+  ...['report', 'students', 'certificates', 'families', 'weekly', 'wall'].map(
+    (paper) => `lesson/papers?paper=${paper}`,
+  ),
+  'compare/print',
   'lesson/remote',
   'lesson/journal',
   'lesson/show',
@@ -89,6 +92,51 @@ for (const [what, width, height] of [
       await page.waitForTimeout(CHUNK_MS);
       // Paper is as wide as paper, and is shown in a box that scrolls.
       await expectFits(page, address);
+      if (width === 390) await expectAccessible(page);
     }
   });
 }
+
+/** What is printed, with the sheet that it is printed from. */
+const PRINTED = PAGES.filter((page) => /print|papers/.test(page));
+/** A4 and US Letter less margins of 14 mm, in CSS pixels. */
+const SHEETS = [
+  ['A4', 688],
+  ['Letter', 710],
+] as const;
+
+test('on paper nothing is cut off, no chart or picture goes over a page, and what was folded is open', async ({
+  demo: page,
+}) => {
+  test.slow();
+  await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
+  await page.waitForURL(/experiments/);
+  const experiment = page.url().replace(/(experiments\/[^/]+).*/, '$1');
+  for (const address of PRINTED) {
+    await page.setViewportSize({ width: 1280, height: 900 });
+    await page.emulateMedia({ media: 'screen' });
+    await page.goto(`${experiment}/${address}`);
+    await page.waitForTimeout(CHUNK_MS);
+    await page.emulateMedia({ media: 'print' });
+    for (const [sheet, width] of SHEETS) {
+      await page.setViewportSize({ width, height: 1000 });
+      await expectFits(page, `${address} on ${sheet}`);
+    }
+    const wrong = await page.evaluate(() => {
+      const shown = (element: Element): boolean => element.getClientRects().length > 0;
+      const broken = [...document.querySelectorAll('.figure, .chart-card, svg[role="img"], figure')].filter(
+        (element) => shown(element) && !breaksAvoided(element),
+      );
+      const folded = [...document.querySelectorAll('details')].filter(
+        (element) => shown(element) && !element.open,
+      );
+      function breaksAvoided(element: Element): boolean {
+        for (let at: Element | null = element; at; at = at.parentElement)
+          if (getComputedStyle(at).breakInside.startsWith('avoid')) return true;
+        return false;
+      }
+      return [...broken, ...folded].map((element) => element.outerHTML.slice(0, 100));
+    });
+    expect([address, wrong]).toEqual([address, []]);
+  }
+});

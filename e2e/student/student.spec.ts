@@ -67,7 +67,9 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
 
   await tablet.getByRole('button', { name: /^1 / }).click();
   await expectAccessible(tablet);
+  await expect(tablet.getByRole('heading', { name: 'Can you see a sprout?' })).toBeFocused();
   await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
+  await expect(tablet.getByRole('heading', { name: 'How tall is the tallest plant?' })).toBeFocused();
   await tablet.getByLabel('How tall is the tallest plant?').fill('tall');
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.locator('.field-problem')).toBeVisible();

@@ -44,7 +44,7 @@ const COMPARED = [loadCompare, loadTeach] as const;
 const ALONE = /\/lesson\/(show|remote)$/;
 
 /** Pages that look back on what was read. */
-const LOOKING_BACK = /\/(compare|teach|lesson\/\w+)$/;
+const LOOKING_BACK = /\/(compare(\/print)?|teach|lesson\/\w+)$/;
 
 function Frame({
   experiment: sown,

@@ -101,3 +101,6 @@ export function useComparison(
   }, [same, experiment.treatments, variable, isPlaceholderData, level]);
   return { shown, error };
 }
+
+/** True where a comparison is laid out for paper: nothing stays folded. */
+export const OnPaper = createContext(false);

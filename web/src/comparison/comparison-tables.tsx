@@ -4,7 +4,9 @@ import { isClearPair } from '@bright-sprout/core/comparison';
 import type { Outcome } from '@bright-sprout/core/shared';
 import type { Interval } from '@bright-sprout/core/statistics';
 import { computedText, modelWords, pText, undefinedWords, type ValueStyle } from '@bright-sprout/core/words';
-import Table from 'react-bootstrap/Table';
+import { useContext } from 'react';
+import { ScrollTable } from '../shared/ui/index.ts';
+import { OnPaper } from './compare-context.tsx';
 
 /** The figures behind the charts: each treatment described, each pair compared, and the test over all. */
 export function ComparisonTables({
@@ -27,9 +29,9 @@ export function ComparisonTables({
         })
       : '–';
   return (
-    <details className="figures-table">
+    <details className="figures-table" open={useContext(OnPaper)}>
       <summary>{say('theFiguresAsATable')}</summary>
-      <Table size="sm" responsive>
+      <ScrollTable label={say('theFiguresAsATable')}>
         <thead>
           <tr>
             <th scope="col">{say('treatment')}</th>
@@ -56,8 +58,8 @@ export function ComparisonTables({
             </tr>
           ))}
         </tbody>
-      </Table>
-      <Table size="sm" responsive>
+      </ScrollTable>
+      <ScrollTable label={say('pairsAsATable')}>
         <thead>
           <tr>
             <th scope="col">{say('pair')}</th>
@@ -90,7 +92,7 @@ export function ComparisonTables({
             </tr>
           ))}
         </tbody>
-      </Table>
+      </ScrollTable>
       <p className="quiet">{modelWords(comparison)}</p>
     </details>
   );

@@ -1,7 +1,7 @@
 import type { TestOutcome } from '@bright-sprout/core/comparison';
 import { figuresText, TEST_NAMES, undefinedWords } from '@bright-sprout/core/words';
 import type { ReactNode } from 'react';
-import Table from 'react-bootstrap/Table';
+import { ScrollTable } from '../shared/ui/index.ts';
 
 /** What a tab says first, in sentences. */
 export function Sentences({ lines }: { lines: readonly string[] }) {
@@ -24,7 +24,7 @@ export function PlainTable({
   rows: readonly (readonly ReactNode[])[];
 }) {
   return (
-    <Table size="sm" responsive className="plain-table">
+    <ScrollTable label={columns.filter((column) => column !== '').join(', ')} className="plain-table">
       <thead>
         <tr>
           {columns.map((column) => (
@@ -49,7 +49,7 @@ export function PlainTable({
           </tr>
         ))}
       </tbody>
-    </Table>
+    </ScrollTable>
   );
 }
 

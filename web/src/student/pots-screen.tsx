@@ -17,6 +17,7 @@ import { PracticeScreen } from './practice-screen.tsx';
 import { sowingQuery, usePots } from './queries.ts';
 import { ReadScreen } from './read-screen.tsx';
 import { SowingScreen } from './sowing-screen.tsx';
+import { useEyes } from './use-eyes.ts';
 import { useWater } from './use-keep-own.ts';
 
 const MOST_SECOND_READS = 2;
@@ -40,6 +41,7 @@ export function PotsScreen({
   const at = { device, studentId: student.id, displayName: student.displayName };
   const water = useWater(at);
   const open = pots?.find((pot) => pot.unitId === unitId);
+  useEyes(open?.unitId ?? place ?? (isLoading ? 'waiting' : 'pots'));
   const left = pots?.filter((pot) => !pot.isReadToday) ?? [];
   const sowing = sowings.find(({ experimentId }) => experimentId === place);
   const setUnitId = (id: string | undefined): void =>

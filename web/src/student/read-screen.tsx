@@ -13,6 +13,7 @@ import { LengthQuestion } from './length-question.tsx';
 import { ReadAloud } from './read-aloud.tsx';
 import { NumberQuestion } from './number-question.tsx';
 import { CountQuestion, ScoreQuestion } from './number-questions.tsx';
+import { useEyes } from './use-eyes.ts';
 import { type AtDevice, type Entered, useKeepPot } from './use-keep-own.ts';
 
 /** Reads one pot, one question at a time. */
@@ -46,6 +47,7 @@ export function ReadScreen({
   const keepValue = (entered: Entered, isReread = false): void =>
     keep.mutate({ variable: asked.variable, state: 'emerged', entered, isReread }, { onSuccess: goOn });
   const page = useRef<HTMLElement>(null);
+  useEyes(`${pot.unitId} ${sees} ${step} ${isShowing}`);
   if (isShowing) {
     return (
       <EntryScreen pot={pot} at={at} onDone={() => setIsShowing(false)} onBack={() => setIsShowing(false)} />

@@ -197,6 +197,7 @@ export default {
     'Least squares through the means; the lowest AICc is drawn. A curve is refused before it bends, or with too few days.',
   stages: 'Stages',
   daysToEachStage: 'Days to each stage',
+  pairsAsATable: 'Pairs as a table',
   luckInTries: 'Luck alone: {times} tries',
   tryItOften: 'Each dot is a try with nothing changed. In the brown ones luck did the same.',
   stage: 'Stage',

@@ -338,7 +338,7 @@ export default {
   pageForEachTeam: 'A page for each team or child',
   certificates: 'Certificates',
   noteToFamilies: 'Note to families',
-  wallChart: 'Wall chart and drawing page',
+  wallChart: 'Wall chart',
   paperSize: 'Paper',
   usLetter: 'US Letter',
   blackAndWhite: 'Black and white',

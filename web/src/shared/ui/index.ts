@@ -5,6 +5,7 @@ export { WEEKDAYS, dayOfYear, inDaysText, longDay, monthOf, recentDay, shortDay 
 export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';
+export { ScrollTable } from './scroll-table.tsx';
 export { StageBoundary } from './stage-boundary.tsx';
 export { COLOURS } from './tokens.ts';
 export { useRemembered } from './remembered.ts';

@@ -1,8 +1,8 @@
-import type { SowingItem } from '@bright-sprout/core/shared';
+import { LENGTH_UNITS, type LengthUnit, type SowingItem } from '@bright-sprout/core/shared';
 import type { Id } from '../shared/index.ts';
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { IsIn, IsInt, IsNumber, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, IsPositive, Max, Min } from 'class-validator';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {
@@ -14,6 +14,16 @@ export class PracticeRequest {
   @Min(0)
   @Max(4_294_967_295)
   seed: number;
+
+  /** The class's own ruler that it was drawn on; half centimetres when left out. */
+  @IsOptional()
+  @IsIn(LENGTH_UNITS)
+  unit?: LengthUnit;
+
+  @IsOptional()
+  @IsPositive()
+  @Max(100)
+  step?: number;
 
   @Min(0, { message: 'Give a length of 0 or more.' })
   @Max(2000, { message: 'No ruler here is longer than 2 m.' })

@@ -12,6 +12,7 @@ import {
   stepsFromBright,
   treatmentsOf,
   unitsProblem,
+  usualContainer,
 } from '../design/index.ts';
 import { type Association, associationOf } from '../statistics/index.ts';
 import type { Finding, LinedUpWith, Mend } from './finding.ts';
@@ -104,8 +105,21 @@ function control(plan: Plan, factor: PlanFactor, index: number): Finding[] {
   ];
 }
 
+const WIDEST_ROW = 6;
+
 /** What the sections of one pan have in common: its mix, its water, its warmth. */
 const SHARED_IN_A_PAN: readonly Aspect[] = ['water', 'additive', 'medium', 'temperature', 'light', 'cover'];
+
+/** A pan for each unit, as large as the sections of one were together. */
+function wholePans(plan: Plan): Plan['containers'][number] {
+  const sections =
+    plan.containers.find(({ kind }) => kind === 'pan_sections') ?? usualContainer('pan_sections');
+  const pans = treatmentsOf(plan).length * plan.replicates;
+  const columns = Math.min(pans, WIDEST_ROW);
+  const { cellMl, brightSide, name } = sections;
+  const shape = { rows: Math.ceil(pans / columns), columns, cellMl: cellMl * placeCount(sections) };
+  return { kind: 'pots', name, brightSide, ...shape };
+}
 
 /** Sections of a pan are units of their own only for what can differ from one to the next. */
 function sharedPans(plan: Plan): Finding[] {
@@ -115,7 +129,7 @@ function sharedPans(plan: Plan): Finding[] {
     .map(({ name, aspect }) => ({
       severity: 'stops',
       facts: { code: 'sections_share', factor: name, aspect },
-      mend: null,
+      mend: { changes: { containers: [wholePans(plan)] }, cost: NOTHING },
     }));
 }
 

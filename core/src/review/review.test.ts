@@ -260,6 +260,10 @@ describe('the design check', () => {
     const watered = { ...crops, factors: [{ ...crops.factors[0]!, aspect: 'water' as const }] };
     expect(codes(watered)).toContain('sections_share');
     expect(codes({ ...watered, containers: [usualContainer('pots')] })).not.toContain('sections_share');
+    const { after, left } = mended(watered, 'sections_share');
+    expect(left).not.toContain('sections_share');
+    expect(left).not.toContain('cannot_lay_out');
+    expect(after.containers[0]?.cellMl).toBe(600 * 6);
   });
 
   test('what began elsewhere is not judged as seed: no empty pots, no packet, no depth, knives where it is cut', () => {

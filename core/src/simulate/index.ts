@@ -23,6 +23,7 @@ export { chanceReady, chanceUp } from './readiness.ts';
 export {
   PRACTICE_KINDS,
   type PracticeKind,
+  practiceKinds,
   practiceTask,
   type PracticeTask,
   type StemPoint,

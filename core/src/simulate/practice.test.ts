@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { randomGenerator, nearestMark, toMillimetres } from '../shared/index.ts';
-import { PRACTICE_KINDS, practiceTask, roomAt, type Sensor } from './index.ts';
+import { PRACTICE_KINDS, practiceKinds, practiceTask, roomAt, type Sensor } from './index.ts';
 
 describe('practice rulers', () => {
   test.each(PRACTICE_KINDS)('%s: the stem is as long as the answer, which lies on a mark', (kind) => {
@@ -15,6 +15,24 @@ describe('practice rulers', () => {
       expect(task.trueMm > task.rulerMm).toBe(kind === 'taller');
       expect(task.zeroAtMm > 0).toBe(kind === 'late_zero');
     }
+  });
+
+  test.each([
+    ['cm', 1],
+    ['mm', 1],
+    ['in', 0.125],
+  ] as const)('are drawn on the class’s own ruler: %s in steps of %d', (unit, step) => {
+    for (const kind of practiceKinds(false, { unit })) {
+      const task = practiceTask(kind, randomGenerator(9), { unit, step });
+      expect(task.scale.unit).toBe(kind === 'inches' ? 'in' : unit);
+      expect(toMillimetres(nearestMark(task.trueMm, task.scale), task.scale.unit)).toBe(task.trueMm);
+    }
+  });
+
+  test('the youngest read straight stems in one unit; a class of inches needs no other inches', () => {
+    expect(practiceKinds(true, { unit: 'cm' })).toEqual(['plain', 'late_zero', 'taller']);
+    expect(practiceKinds(false, { unit: 'in' })).not.toContain('inches');
+    expect(practiceKinds(false, { unit: 'cm' })).toEqual([...PRACTICE_KINDS]);
   });
 
   test('a bent stem ends lower than it is long, and the same seed draws the same', () => {

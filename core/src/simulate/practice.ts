@@ -28,10 +28,33 @@ const CENTIMETRES: LengthScale = { unit: 'cm', step: 0.5 };
 const INCHES: LengthScale = { unit: 'in', step: 0.25 };
 const BENDS = 16;
 
-/** Draws a plant and a ruler of a kind; the same chance gives the same one. */
-export function practiceTask(kind: PracticeKind, chance: RandomGenerator): PracticeTask {
-  const scale = kind === 'inches' ? INCHES : CENTIMETRES;
-  const rulerMm = toMillimetres(kind === 'taller' ? 10 : kind === 'inches' ? 6 : 15, scale.unit);
+/** Highest marks of a ruler, a short and a usual one, in its unit. */
+const HIGHEST: Readonly<Record<LengthScale['unit'], { readonly short: number; readonly usual: number }>> = {
+  mm: { short: 100, usual: 150 },
+  cm: { short: 10, usual: 15 },
+  in: { short: 4, usual: 6 },
+};
+
+/** What is practised at an age: the youngest read along straight stems, and inches are practised beside another unit. */
+export function practiceKinds(isYoungest: boolean, { unit }: Pick<LengthScale, 'unit'>): PracticeKind[] {
+  return PRACTICE_KINDS.filter(
+    (kind) =>
+      !(isYoungest && (kind === 'bent' || kind === 'inches')) && !(unit === 'in' && kind === 'inches'),
+  );
+}
+
+/**
+ * Draws a plant and a ruler of a kind; the same chance gives the same one.
+ * @param own the ruler of the class, which all kinds but the one for inches are drawn on
+ */
+export function practiceTask(
+  kind: PracticeKind,
+  chance: RandomGenerator,
+  own: LengthScale = CENTIMETRES,
+): PracticeTask {
+  const scale = kind === 'inches' ? INCHES : own;
+  const { short, usual } = HIGHEST[scale.unit];
+  const rulerMm = toMillimetres(kind === 'taller' ? short : usual, scale.unit);
   const [low, high] = kind === 'taller' ? [1.15, 1.7] : [0.2, 0.85];
   const wanted = rulerMm * (low + (high - low) * chance.uniform());
   const trueMm = toMillimetres(nearestMark(wanted, scale), scale.unit);

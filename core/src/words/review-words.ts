@@ -206,6 +206,7 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       return words(
         say('sectionsShare', { aspect: ASPECT_WORDS[facts.aspect] }),
         say('sectionsShareDetail', { factor: facts.factor }),
+        say('aPanForEach'),
       );
     case 'more_than_sorted':
       return words(

@@ -223,7 +223,10 @@ export async function insertCare(manager: EntityManager, events: readonly NewCar
   if (events.length === 0) return;
   await manager.insert(
     CareEvent,
-    events.map(({ unitIds, moves: _, ...event }) => ({ ...event, isForAll: unitIds === null })),
+    events.map(({ unitIds, moves, ...event }) => ({
+      ...event,
+      isForAll: unitIds === null && moves.length === 0,
+    })),
   );
   const units = events.flatMap(({ id, unitIds }) =>
     (unitIds ?? []).map((unitId) => ({ careEventId: id, unitId })),

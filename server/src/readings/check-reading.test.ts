@@ -24,7 +24,7 @@ describe('a number in a unit that ends', () => {
     ['%', 100],
     ['°', 180],
     ['mm', 5000],
-    ['pH', -1],
+    ['dB', -1],
   ])('%s: %d is taken', (unit, value) => {
     expect(() => checkReading(reading(value, unit), { ...PLACE, unit }, '2027-03-09')).not.toThrow();
   });
@@ -33,6 +33,7 @@ describe('a number in a unit that ends', () => {
     ['%', 100.1],
     ['%', -1],
     ['°', 181],
+    ['pH', 14.1],
   ])('%s: %d is refused', (unit, value) => {
     expect(() => checkReading(reading(value, unit), { ...PLACE, unit }, '2027-03-09')).toThrow(
       expect.objectContaining({ body: expect.objectContaining({ code: 'invalid_fields' }) }),

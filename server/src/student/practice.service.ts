@@ -18,8 +18,10 @@ export class PracticeService {
   ) {}
 
   /** Keeps a reading of a drawn ruler; what was there is drawn again from its seed. */
-  async keep(device: JoinedDevice, id: string, { kind, seed, readMm }: PracticeRequest): Promise<void> {
-    const { trueMm } = practiceTask(kind, randomGenerator(seed));
+  async keep(device: JoinedDevice, id: string, request: PracticeRequest): Promise<void> {
+    const { kind, seed, readMm, unit, step } = request;
+    const own = unit !== undefined && step !== undefined ? { unit, step } : undefined;
+    const { trueMm } = practiceTask(kind, randomGenerator(seed), own);
     try {
       await this.source.getRepository(PracticeReading).insert({
         id,

@@ -4,7 +4,7 @@ import { careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Camera } from 'lucide-react';
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';

@@ -7,6 +7,7 @@ import { useSurroundings } from '../shared/experiment/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
 const MM_IN_CM = 10;
+const UNIT = 'cm';
 const MOST_IN_A_LINE = 40;
 
 /** How many rows and places a box or bed has, by its size and the room that the plants need. */
@@ -46,7 +47,7 @@ export function HowManyFit({ onUse }: { onUse: (rows: number, columns: number) =
                 value={written(name)}
                 onChange={({ target }) => setSizes({ ...sizes, [name]: target.value })}
               />
-              <span>cm</span>
+              <span>{UNIT}</span>
             </span>
           </Form.Group>
         ))}

@@ -2,6 +2,7 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/student';
 import type { StudentPart } from '@bright-sprout/contract/classes';
 import type { DeviceView, StudentPotView } from '@bright-sprout/contract/student';
+import type { LengthScale } from '@bright-sprout/core/shared';
 import { allReadText, studentWords } from '@bright-sprout/core/words';
 import { useQuery } from '@tanstack/react-query';
 import { Droplets, Lightbulb, Ruler, Sprout } from 'lucide-react';
@@ -9,6 +10,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { Avatar } from '../classes/index.ts';
+import { scaleOf } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { IdeasScreen } from './ideas-screen.tsx';
 import { OtherPot } from './other-pot.tsx';
@@ -73,7 +75,14 @@ export function PotsScreen({
     );
   }
   if (place === 'ideas') return <IdeasScreen at={at} onBack={() => setPlace(undefined)} />;
-  if (place === 'practice') return <PracticeScreen onBack={() => setPlace(undefined)} />;
+  if (place === 'practice')
+    return (
+      <PracticeScreen
+        scale={rulerOf(pots ?? [])}
+        level={device.readingLevel}
+        onBack={() => setPlace(undefined)}
+      />
+    );
   if (sowing) return <SowingScreen sowing={sowing} at={at} onBack={() => setPlace(undefined)} />;
   return (
     <main>
@@ -141,6 +150,12 @@ function secondReadText(pots: readonly StudentPotView[]): string {
   const which =
     numbers.length === 1 ? say('pot5', { number: numbers[0] }) : say('pots', { numbers: allOf(numbers) });
   return say('beASecondReaderReadOnceMore', { which });
+}
+
+/** The ruler of the first plan that reads a length. */
+function rulerOf(pots: readonly StudentPotView[]): LengthScale {
+  const read = pots.find(({ variable }) => variable.kind === 'length');
+  return read ? scaleOf(read.variable) : { unit: 'cm', step: 0.5 };
 }
 
 /** Heights that the student gave other pots of the same experiment today. */

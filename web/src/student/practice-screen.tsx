@@ -1,8 +1,15 @@
 import { COLOURS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/student';
 import type { PracticeRequest } from '@bright-sprout/contract/student';
-import { randomGenerator, fromMillimetres, lengthText, parseLength } from '@bright-sprout/core/shared';
-import { PRACTICE_KINDS, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
+import {
+  randomGenerator,
+  fromMillimetres,
+  lengthText,
+  type LengthScale,
+  parseLength,
+} from '@bright-sprout/core/shared';
+import { practiceKinds, practiceTask, type PracticeTask } from '@bright-sprout/core/simulate';
+import type { ReadingLevel } from '@bright-sprout/core/words';
 import { useMutation } from '@tanstack/react-query';
 import { ArrowLeft } from 'lucide-react';
 import { useState } from 'react';
@@ -29,14 +36,24 @@ const HINTS: Record<PracticeTask['kind'], string> = {
 };
 
 /** Drawn rulers to practise on before real plants; the class's error is known from them. */
-export function PracticeScreen({ onBack }: { onBack: () => void }) {
+export function PracticeScreen({
+  scale,
+  level,
+  onBack,
+}: {
+  /** The ruler that the class reads its plants with; half centimetres where it reads no lengths. */
+  scale: LengthScale;
+  level: ReadingLevel;
+  onBack: () => void;
+}) {
   const [turn, setTurn] = useState(0);
   const [seed, setSeed] = useState(freshSeed);
   const [text, setText] = useState('');
   const [isTouched, setIsTouched] = useState(false);
   const [readMm, setReadMm] = useState<number>();
-  const kind = PRACTICE_KINDS[turn % PRACTICE_KINDS.length] ?? 'plain';
-  const task = practiceTask(kind, randomGenerator(seed));
+  const kinds = practiceKinds(level === '5-7', scale);
+  const kind = kinds[turn % kinds.length] ?? 'plain';
+  const task = practiceTask(kind, randomGenerator(seed), scale);
   const parsed = parseLength(text, task.scale);
   const keepOwn = useKeep();
   const keep = useMutation({
@@ -74,7 +91,7 @@ export function PracticeScreen({ onBack }: { onBack: () => void }) {
             setIsTouched(true);
             if (!parsed.ok || readMm !== undefined) return;
             setReadMm(parsed.mm);
-            keep.mutate({ kind, seed, readMm: parsed.mm });
+            keep.mutate({ kind, seed, readMm: parsed.mm, ...scale });
           }}
         >
           <h2>

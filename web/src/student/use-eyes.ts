@@ -8,7 +8,7 @@ import { useEffect } from 'react';
 export function useEyes(screen: string): void {
   useEffect(() => {
     const isLost = document.activeElement === null || document.activeElement === document.body;
-    if (!isLost || navigator.userActivation?.hasBeenActive === false) return;
+    if (!isLost || !hasBeenUsed()) return;
     const heading =
       document.querySelector<HTMLElement>('main form h2, main .student-question h2') ??
       document.querySelector<HTMLElement>('main h1');
@@ -16,4 +16,10 @@ export function useEyes(screen: string): void {
     heading.tabIndex = -1;
     heading.focus({ preventScroll: true });
   }, [screen]);
+}
+
+/** Whether anybody has pressed anything on the page; true where the browser does not tell. */
+function hasBeenUsed(): boolean {
+  const { userActivation }: Partial<Pick<Navigator, 'userActivation'>> = navigator;
+  return userActivation?.hasBeenActive ?? true;
 }

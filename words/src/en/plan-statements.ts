@@ -48,6 +48,7 @@ export default {
   sectionsShare: 'Sections of one pan share their {aspect}',
   sectionsShareDetail:
     '“{factor}” cannot differ from section to section: what is given to one spreads to the next. Use a pot for each, or a pan for each level with several pans alike.',
+  aPanForEach: 'Use a whole pan for each',
   moreThanSorted: 'Not enough seeds of “{level}”',
   moreThanSortedDetail:
     '{wanted, plural, one {# seed is} other {# seeds are}} wanted, and sorting left {sorted, plural, =0 {none} other {#}}. Sort more, use fewer pots or fewer seeds in a pot.',

@@ -20,6 +20,5 @@ export function useEyes(screen: string): void {
 
 /** Whether anybody has pressed anything on the page; true where the browser does not tell. */
 function hasBeenUsed(): boolean {
-  const { userActivation }: Partial<Pick<Navigator, 'userActivation'>> = navigator;
-  return userActivation?.hasBeenActive ?? true;
+  return 'userActivation' in navigator ? navigator.userActivation.hasBeenActive : true;
 }

@@ -1,2 +1,9 @@
 export { accountRoutes } from './routes.ts';
-export { RegisterRequest, SignInRequest, type TeacherView } from './teacher.ts';
+export {
+  ConfirmRequest,
+  PasswordRequest,
+  RegisterRequest,
+  type SessionView,
+  SignInRequest,
+  type TeacherView,
+} from './teacher.ts';

@@ -1,4 +1,11 @@
-import type { RegisterRequest, SignInRequest, TeacherView } from './teacher.ts';
+import type {
+  ConfirmRequest,
+  PasswordRequest,
+  RegisterRequest,
+  SessionView,
+  SignInRequest,
+  TeacherView,
+} from './teacher.ts';
 import { json, request, route } from '../shared/index.ts';
 
 /** Accounts and sessions. */
@@ -27,6 +34,48 @@ export const accountRoutes = {
     summary: 'The teacher who is signed in',
     access: 'teacher',
     answer: json<TeacherView>(),
+  }),
+  changePassword: route({
+    method: 'PUT',
+    path: '/teacher/password',
+    summary: 'Set another password; every other sign-in ends',
+    access: 'teacher',
+    body: request<PasswordRequest>('PasswordRequest'),
+    maxBytes: 4_096,
+  }),
+  confirmPassword: route({
+    method: 'PUT',
+    path: '/session/confirmed',
+    summary: 'Give the password once more, before something that cannot be taken back',
+    access: 'teacher',
+    body: request<ConfirmRequest>('ConfirmRequest'),
+    maxBytes: 4_096,
+  }),
+  sessions: route({
+    method: 'GET',
+    path: '/sessions',
+    summary: 'The sign-ins of the teacher that go on',
+    access: 'teacher',
+    answer: json<SessionView[]>(),
+  }),
+  endSession: route({
+    method: 'DELETE',
+    path: '/sessions/:sessionId',
+    summary: 'Sign out on another device',
+    access: 'teacher',
+  }),
+  endOtherSessions: route({
+    method: 'DELETE',
+    path: '/sessions',
+    summary: 'Sign out everywhere but here',
+    access: 'teacher',
+  }),
+  removeAccount: route({
+    method: 'DELETE',
+    path: '/teacher',
+    summary: 'Remove the account with everything in it, for good',
+    access: 'teacher',
+    isGrave: true,
   }),
   signOut: route({
     method: 'DELETE',

@@ -1,5 +1,6 @@
+import { LEAST_PASSWORD, MOST_PASSWORD } from '../shared/index.ts';
 import { IsEmail, IsString, Length, MaxLength } from 'class-validator';
-import { IsZone, Trimmed, type Id } from '../shared/index.ts';
+import { IsZone, Trimmed, type Id, type Instant } from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
 export class RegisterRequest {
@@ -13,7 +14,9 @@ export class RegisterRequest {
   displayName: string;
 
   @IsString()
-  @Length(10, 200, { message: 'Choose a password of at least 10 characters.' })
+  @Length(LEAST_PASSWORD, MOST_PASSWORD, {
+    message: `Choose a password of at least ${LEAST_PASSWORD} characters.`,
+  })
   password: string;
 
   @IsZone()
@@ -30,6 +33,37 @@ export class SignInRequest {
   @IsString()
   @Length(1, 200, { message: 'Give your password.' })
   password: string;
+}
+
+/** Sets another password. */
+export class PasswordRequest {
+  @IsString()
+  @Length(1, MOST_PASSWORD, { message: 'Give your password.' })
+  current: string;
+
+  @IsString()
+  @Length(LEAST_PASSWORD, MOST_PASSWORD, {
+    message: `Choose a password of at least ${LEAST_PASSWORD} characters.`,
+  })
+  password: string;
+}
+
+/** Gives the password once more, before something that cannot be taken back. */
+export class ConfirmRequest {
+  @IsString()
+  @Length(1, MOST_PASSWORD, { message: 'Give your password.' })
+  password: string;
+}
+
+/** A sign-in that goes on. */
+export interface SessionView {
+  id: Id;
+  /** The browser and system; empty where they are not known. */
+  device: string;
+  createdAt: Instant;
+  lastSeenAt: Instant;
+  /** True for the one that asks. */
+  isThis: boolean;
 }
 
 /** Who is signed in. */

@@ -38,5 +38,6 @@ export const classRoutes = {
     path: '/classes/:classId',
     summary: 'Remove a class with its roster; experiments stay',
     access: 'owner',
+    isGrave: true,
   }),
 } as const;

@@ -5,6 +5,8 @@ export const ERROR_STATUS = {
   not_json: 415,
   not_signed_in: 401,
   not_joined: 401,
+  confirm_password: 403,
+  registration_closed: 403,
   wrong_sign_in: 401,
   wrong_code: 404,
   no_student: 409,

@@ -27,3 +27,4 @@ export {
 export { MOST_PROBLEMS, shapeProblems } from './shape.ts';
 export { Nested, NestedList, NestedOrNull } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';
+export { LEAST_PASSWORD, MOST_PASSWORD } from './password-sizes.ts';

@@ -47,6 +47,8 @@ export interface Route<
   readonly answer?: JsonAnswer<Answer>;
   /** Media type of an answer that is a file. */
   readonly file?: string;
+  /** True of what cannot be taken back: the password must have been given a short while ago. */
+  readonly isGrave?: boolean;
   /** True when the body is bytes as they are (`application/octet-stream`). */
   readonly takesBytes?: boolean;
   /** The most bytes of a body; {@link MOST_BODY_BYTES} where nothing is said. */

@@ -1,14 +1,22 @@
+import { say } from '@bright-sprout/words/refusals';
 import {
   accountRoutes,
+  ConfirmRequest,
+  PasswordRequest,
   RegisterRequest,
+  type SessionView,
   SignInRequest,
   type TeacherView,
 } from '@bright-sprout/contract/accounts';
-import { Body, Controller, Req, Res, UseGuards } from '@nestjs/common';
+import { Body, Controller, Inject, Param, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
-import { Operation } from '../shared/index.ts';
+import { ApiError, invalidField, Operation, type Settings, SETTINGS } from '../shared/index.ts';
+import { AuditService } from './audit.service.ts';
+import { clearCookie, cookieOf, setCookie } from './cookies.ts';
 import { CurrentTeacher, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
-import { SignInLimiter } from './sign-in-limiter.ts';
+import { deviceName } from './device-name.ts';
+import { KNOWN_MS, KnownDevicesService } from './known-devices.service.ts';
+import { KNOWN_COOKIE, SignInLimiter } from './sign-in-limiter.ts';
 import { SESSION_MS, SessionsService } from './sessions.service.ts';
 import type { KnownTeacher } from './teacher.entity.ts';
 import { TeachersService, teacherView } from './teachers.service.ts';
@@ -19,26 +27,39 @@ export class AccountsController {
   constructor(
     private readonly teachers: TeachersService,
     private readonly sessions: SessionsService,
+    private readonly limiter: SignInLimiter,
+    private readonly known: KnownDevicesService,
+    private readonly audit: AuditService,
+    @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
   @Operation(accountRoutes.register)
-  @UseGuards(SignInLimiter)
   async register(
     @Body() body: RegisterRequest,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<TeacherView> {
-    return this.#welcome(await this.teachers.register(body), request, response);
+    if (this.settings.registration === 'closed')
+      throw new ApiError('registration_closed', say('registrationClosed'));
+    const teacher = await this.limiter.guard(request, body.email, () => this.teachers.register(body));
+    await this.audit.note('registered', teacher.id);
+    return this.#welcome(teacher, request, response);
   }
 
   @Operation(accountRoutes.signIn)
-  @UseGuards(SignInLimiter)
   async signIn(
     @Body() body: SignInRequest,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<TeacherView> {
-    return this.#welcome(await this.teachers.signIn(body), request, response);
+    const teacher = await this.limiter.guard(request, body.email, async () => {
+      const found = await this.teachers.find(body);
+      if (found) return found;
+      await this.audit.note('sign_in_refused', (await this.teachers.idOf(body.email)) ?? null);
+      throw new ApiError('wrong_sign_in', say('thisEMailAddressAndPasswordDo'));
+    });
+    await this.audit.note('signed_in', teacher.id);
+    return this.#welcome(teacher, request, response);
   }
 
   @Operation(accountRoutes.whoAmI)
@@ -46,21 +67,81 @@ export class AccountsController {
     return teacherView(teacher);
   }
 
+  @Operation(accountRoutes.changePassword)
+  async changePassword(
+    @Body() { current, password }: PasswordRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+    @Req() request: Request,
+  ): Promise<void> {
+    await this.#recognise(teacher, current, 'current', request);
+    await this.teachers.setPassword(teacher, password);
+    await this.sessions.revokeOthers(teacher.id, tokenOf(request));
+    await this.sessions.confirm(tokenOf(request));
+    await this.audit.note('password_changed', teacher.id);
+  }
+
+  @Operation(accountRoutes.confirmPassword)
+  async confirmPassword(
+    @Body() { password }: ConfirmRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+    @Req() request: Request,
+  ): Promise<void> {
+    await this.#recognise(teacher, password, 'password', request);
+    await this.sessions.confirm(tokenOf(request));
+  }
+
+  @Operation(accountRoutes.sessions)
+  allSessions(@CurrentTeacher() teacher: KnownTeacher, @Req() request: Request): Promise<SessionView[]> {
+    return this.sessions.of(teacher.id, tokenOf(request));
+  }
+
+  @Operation(accountRoutes.endSession)
+  async endSession(
+    @Param('sessionId') sessionId: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<void> {
+    await this.sessions.revokeOne(teacher.id, sessionId);
+    await this.audit.note('signed_out', teacher.id, sessionId);
+  }
+
+  @Operation(accountRoutes.endOtherSessions)
+  async endOtherSessions(@CurrentTeacher() teacher: KnownTeacher, @Req() request: Request): Promise<void> {
+    await this.sessions.revokeOthers(teacher.id, tokenOf(request));
+    await this.audit.note('signed_out_everywhere', teacher.id);
+  }
+
+  @Operation(accountRoutes.removeAccount)
+  async removeAccount(
+    @CurrentTeacher() teacher: KnownTeacher,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
+    await this.teachers.remove(teacher.id);
+    await this.audit.note('account_removed', teacher.id);
+    clearCookie(request, response, SESSION_COOKIE);
+    clearCookie(request, response, KNOWN_COOKIE);
+  }
+
   @Operation(accountRoutes.signOut)
   async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<void> {
     await this.sessions.revoke(tokenOf(request));
-    response.clearCookie(SESSION_COOKIE, { path: '/' });
+    clearCookie(request, response, SESSION_COOKIE);
+  }
+
+  /** @throws ApiError `invalid_fields` at the field where the password is wrong; `too_many_tries` */
+  async #recognise(teacher: KnownTeacher, password: string, field: string, request: Request): Promise<void> {
+    await this.limiter.guard(request, teacher.email, async () => {
+      if (await this.teachers.find({ email: teacher.email, password })) return;
+      await this.audit.note('confirm_refused', teacher.id);
+      throw invalidField(field, say('passwordIsWrong'));
+    });
   }
 
   async #welcome(teacher: KnownTeacher, request: Request, response: Response): Promise<TeacherView> {
-    const token = await this.sessions.open(teacher.id);
-    response.cookie(SESSION_COOKIE, token, {
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: request.secure,
-      path: '/',
-      maxAge: SESSION_MS,
-    });
+    const token = await this.sessions.open(teacher.id, deviceName(request.get('user-agent')));
+    setCookie(request, response, SESSION_COOKIE, token, SESSION_MS);
+    const known = await this.known.remember(cookieOf(request, KNOWN_COOKIE), teacher.id);
+    setCookie(request, response, KNOWN_COOKIE, known, KNOWN_MS);
     return teacherView(teacher);
   }
 }

@@ -1,4 +1,6 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
+import { v7 as uuid } from 'uuid';
+import { CLASS, startSown } from '../app/testing/experiments.ts';
 import { startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
@@ -13,6 +15,8 @@ beforeAll(async () => {
   server = await startTestServer({ signInTries: 4 });
   await server.client().post('/api/teachers').send(ACCOUNT).expect(200);
 });
+// All tests come from one address, whose tries count together.
+beforeEach(() => server.query('DELETE FROM sign_in_attempts'));
 afterAll(() => server.close());
 
 describe('an account', () => {
@@ -69,6 +73,7 @@ describe('an account', () => {
     [{ email: 'not an address' }, 'email'],
     [{ email: `${'a'.repeat(250)}@x.example` }, 'email'],
     [{ password: 'short' }, 'password'],
+    [{ password: 'password1234' }, 'password'],
     [{ password: 12345678901 }, 'password'],
     [{ displayName: '   ' }, 'displayName'],
     [{ timeZone: 'Mars/Base' }, 'timeZone'],
@@ -133,5 +138,200 @@ describe('sign-in', () => {
       .post('/api/session')
       .send({ email: 'other@school.example', password: 'guess' })
       .expect(401);
+  });
+});
+
+describe('tries', () => {
+  const tryAs = (email: string, password = 'not this one') =>
+    server.client().post('/api/session').send({ email, password });
+
+  test('fifty at once: no more are compared than are allowed', async () => {
+    const email = 'flood@school.example';
+    await server
+      .client()
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    const answers = await Promise.all(Array.from({ length: 50 }, () => tryAs(email)));
+    const statuses = answers.map(({ status }) => status);
+    expect(statuses.filter((status) => status === 401).length).toBeLessThanOrEqual(4);
+    expect(statuses.filter((status) => status === 429).length).toBeGreaterThanOrEqual(46);
+  });
+
+  test('under a name with an accent are tries of the same account', async () => {
+    const email = 'rene@school.example';
+    await server
+      .client()
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    const codes: number[] = [];
+    for (const name of ['rené', 'RENE', 'rène', 'rene', 'renê'])
+      codes.push((await tryAs(`${name}@school.example`)).status);
+    expect(codes).toEqual([401, 401, 401, 401, 429]);
+  });
+
+  test('of strangers keep nobody out on a device that was signed in on before', async () => {
+    const email = 'known@school.example';
+    const own = server.client();
+    await own
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    await own.delete('/api/session').expect(204);
+    for (let attempt = 0; attempt < 6; attempt += 1) await tryAs(email);
+    expect((await tryAs(email, ACCOUNT.password)).status).toBe(429);
+    await own.post('/api/session').send({ email, password: ACCOUNT.password }).expect(200);
+  });
+});
+
+describe('an account in use', () => {
+  test('changes its password, and every other sign-in ends', async () => {
+    const email = 'change@school.example';
+    const [here, there] = [server.client(), server.client()];
+    await here
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    await there.post('/api/session').send({ email, password: ACCOUNT.password }).expect(200);
+    const change = (current: string, password: string) =>
+      here.put('/api/teacher/password').send({ current, password });
+    const wrong = await change('not this one', 'three quiet otters');
+    expect([wrong.status, wrong.body.fields[0].field]).toEqual([400, 'current']);
+    const weak = await change(ACCOUNT.password, 'password12345');
+    expect([weak.status, weak.body.fields[0].field]).toEqual([400, 'password']);
+    await change(ACCOUNT.password, 'three quiet otters').expect(204);
+    await there.get('/api/session').expect(401);
+    await here.get('/api/session').expect(200);
+    await there.post('/api/session').send({ email, password: 'three quiet otters' }).expect(200);
+  });
+
+  test('sees its sign-ins, ends one or all others, and none of anybody else', async () => {
+    const email = 'list@school.example';
+    const agent = 'Mozilla/5.0 (X11; CrOS x86_64) AppleWebKit/537.36 Chrome/140.0 Safari/537.36';
+    const [here, there, stranger] = [server.client(), server.client(), server.client()];
+    await here
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    await there
+      .post('/api/session')
+      .set('User-Agent', agent)
+      .send({ email, password: ACCOUNT.password })
+      .expect(200);
+    await stranger
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email: 'stranger@school.example' })
+      .expect(200);
+    const seen = (await here.get('/api/sessions').expect(200)).body;
+    expect(seen.map(({ device, isThis }: { device: string; isThis: boolean }) => [device, isThis])).toEqual(
+      expect.arrayContaining([
+        ['Chrome, Chromebook', false],
+        ['', true],
+      ]),
+    );
+    const other = seen.find(({ isThis }: { isThis: boolean }) => !isThis);
+    await stranger.delete(`/api/sessions/${other.id}`).expect(204);
+    await there.get('/api/session').expect(200);
+    await here.delete(`/api/sessions/${other.id}`).expect(204);
+    await there.get('/api/session').expect(401);
+    await there.post('/api/session').send({ email, password: ACCOUNT.password }).expect(200);
+    await here.delete('/api/sessions').expect(204);
+    await there.get('/api/session').expect(401);
+    await here.get('/api/session').expect(200);
+  });
+
+  test('ends after ninety days however much it is used', async () => {
+    const client = await server.teacher();
+    await server.query(
+      'UPDATE session SET created_at = NOW(3) - INTERVAL 89 DAY, last_seen_at = NOW(3) - INTERVAL 2 HOUR',
+    );
+    await client.get('/api/session').expect(200);
+    const [row] = await server.query<{ days: number }>(
+      'SELECT MAX(TIMESTAMPDIFF(HOUR, NOW(3), expires_at)) / 24 AS days FROM session WHERE last_seen_at > NOW(3) - INTERVAL 1 HOUR AND created_at < NOW(3) - INTERVAL 80 DAY',
+    );
+    expect(Number(row!.days)).toBeLessThanOrEqual(1.1);
+  });
+
+  test('is asked for its password again before what cannot be taken back', async () => {
+    const email = 'grave@school.example';
+    const client = server.client();
+    await client
+      .post('/api/teachers')
+      .send({ ...ACCOUNT, email })
+      .expect(200);
+    const classId = uuid();
+    await client.put(`/api/classes/${classId}`).send(CLASS).expect(200);
+    await server.query('UPDATE session SET confirmed_at = NOW(3) - INTERVAL 1 HOUR');
+    expect((await client.delete(`/api/classes/${classId}`)).body.code).toBe('confirm_password');
+    const wrong = await client.put('/api/session/confirmed').send({ password: 'not this one' });
+    expect(wrong.body.fields[0].field).toBe('password');
+    await client.put('/api/session/confirmed').send({ password: ACCOUNT.password }).expect(204);
+    await client.delete(`/api/classes/${classId}`).expect(204);
+  });
+
+  test('is removed with everything in it', async () => {
+    const email = 'leave@school.example';
+    const client = server.client();
+    const { id } = (
+      await client
+        .post('/api/teachers')
+        .send({ ...ACCOUNT, email })
+        .expect(200)
+    ).body;
+    await client.put(`/api/classes/${uuid()}`).send(CLASS).expect(200);
+    const { id: experimentId } = await startSown(client);
+    await client.delete('/api/teacher').expect(204);
+    await client.get('/api/session').expect(401);
+    await client.post('/api/session').send({ email, password: ACCOUNT.password }).expect(401);
+    const counts = await server.query<{ n: number }>(
+      `SELECT (SELECT COUNT(*) FROM school_class WHERE teacher_id = ?) + (SELECT COUNT(*) FROM experiment WHERE id = ?)
+         + (SELECT COUNT(*) FROM unit WHERE experiment_id = ?) + (SELECT COUNT(*) FROM session WHERE teacher_id = ?) AS n`,
+      [id, experimentId, experimentId, id],
+    );
+    expect(Number(counts[0]!.n)).toBe(0);
+  });
+
+  test('what was done is written down by ids alone', async () => {
+    const rows = await server.query('SELECT kind, teacher_id, subject_id FROM audit_event');
+    const kinds = new Set(rows.map((row) => (row as { kind: string }).kind));
+    for (const kind of ['registered', 'signed_in', 'sign_in_refused', 'password_changed', 'account_removed'])
+      expect(kinds).toContain(kind);
+    expect(JSON.stringify(rows)).not.toMatch(/@|Ada|school/);
+  });
+});
+
+describe('a server', () => {
+  test('that is closed opens no account, and says so', async () => {
+    const closed = await startTestServer({ registration: 'closed' });
+    try {
+      const answer = await closed.client().post('/api/teachers').send(ACCOUNT);
+      expect([answer.status, answer.body.code]).toEqual([403, 'registration_closed']);
+    } finally {
+      await closed.close();
+    }
+  });
+
+  test('behind HTTPS binds its cookies to its host, and says that the line stays safe', async () => {
+    const safe = await startTestServer({ trustedProxies: 1 });
+    try {
+      const answer = await safe
+        .client()
+        .post('/api/teachers')
+        .set('X-Forwarded-Proto', 'https')
+        .send({ ...ACCOUNT, email: 'safe@school.example' })
+        .expect(200);
+      for (const cookie of answer.get('Set-Cookie') ?? []) {
+        expect(cookie).toMatch(/^__Host-/);
+        expect(cookie).toMatch(/; Secure/);
+      }
+      expect(answer.get('Strict-Transport-Security')).toMatch(/^max-age=\d{7,}/);
+      const plain = await safe.client().get('/api/health');
+      expect(plain.get('Strict-Transport-Security')).toBeUndefined();
+      expect(plain.get('Permissions-Policy')).toContain('camera=(self)');
+      expect(plain.get('Content-Security-Policy')).toContain("frame-ancestors 'none'");
+    } finally {
+      await safe.close();
+    }
   });
 });

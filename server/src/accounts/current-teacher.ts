@@ -1,5 +1,6 @@
 import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
 import type { Request } from 'express';
+import { cookieOf } from './cookies.ts';
 import type { KnownTeacher } from './teacher.entity.ts';
 
 /** A request after the guard found who sends it. */
@@ -17,7 +18,5 @@ export const CurrentTeacher = createParamDecorator((_: unknown, context: Executi
 
 /** The session token of a request; empty when it has none. */
 export function tokenOf(request: Request): string {
-  const cookies = request.cookies as Record<string, unknown> | undefined;
-  const token = cookies?.[SESSION_COOKIE];
-  return typeof token === 'string' ? token : '';
+  return cookieOf(request, SESSION_COOKIE);
 }

@@ -1,7 +1,11 @@
 export { CurrentTeacher, type KnownRequest, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
+export { clearCookie, cookieOf, setCookie } from './cookies.ts';
+export { AuditEvent, type AuditKind } from './audit-event.entity.ts';
+export { AuditService } from './audit.service.ts';
+export { KnownDevice } from './known-device.entity.ts';
 export { AccountsModule } from './accounts.module.ts';
 export { Session } from './session.entity.ts';
-export { hashOf, SessionsService } from './sessions.service.ts';
+export { CONFIRMED_MS, hashOf, SessionsService } from './sessions.service.ts';
 export { SignInAttempts } from './sign-in-attempts.entity.ts';
 export { type KnownTeacher, Teacher } from './teacher.entity.ts';
 export { type TriesLimit, TriesService, type TryTaken } from './tries.service.ts';

@@ -26,6 +26,14 @@ export class Session {
   @Column('datetime', { precision: 3, default: () => 'CURRENT_TIMESTAMP(3)' })
   lastSeenAt: Date;
 
+  /** The browser and system, so that its owner knows it again. */
+  @Column('varchar', { length: 80, default: '' })
+  device: string;
+
+  /** When the password was last given on it; what cannot be taken back asks for a fresh one. */
+  @Column('datetime', { precision: 3, nullable: true })
+  confirmedAt: Date | null;
+
   @Column('datetime', { precision: 3 })
   expiresAt: Date;
 

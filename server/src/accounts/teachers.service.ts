@@ -1,10 +1,11 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { RegisterRequest, SignInRequest, TeacherView } from '@bright-sprout/contract/accounts';
+import { isStrongPassword } from '@bright-sprout/contract/passwords';
 import { Injectable } from '@nestjs/common';
 import { InjectRepository } from '@nestjs/typeorm';
 import { Repository } from 'typeorm';
 import { v7 as uuid } from 'uuid';
-import { ApiError, isDuplicate } from '../shared/index.ts';
+import { ApiError, invalidField, isDuplicate } from '../shared/index.ts';
 import { hashPassword, passwordMatches } from './passwords.ts';
 import { type KnownTeacher, Teacher } from './teacher.entity.ts';
 
@@ -19,6 +20,7 @@ export class TeachersService {
   /** @throws ApiError `email_taken` */
   async register(request: RegisterRequest): Promise<KnownTeacher> {
     const { email, displayName, password, timeZone } = request;
+    refuseWeak(password, [email, displayName]);
     const passwordHash = await hashPassword(password);
     const teacher = { id: uuid(), email, displayName, passwordHash, timeZone, isDemo: false };
     try {
@@ -32,11 +34,24 @@ export class TeachersService {
     return teacher;
   }
 
-  /** @throws ApiError `wrong_sign_in`, without telling whether the account exists */
-  async signIn(request: SignInRequest): Promise<Teacher> {
-    const teacher = await this.find(request);
-    if (teacher) return teacher;
-    throw new ApiError('wrong_sign_in', say('thisEMailAddressAndPasswordDo'));
+  /** Removes an account with everything in it. */
+  async remove(id: string): Promise<void> {
+    await this.teachers.delete(id);
+  }
+
+  /** The account of an address, as the database compares addresses; undefined when there is none. */
+  async idOf(email: string): Promise<string | undefined> {
+    const found = await this.teachers.findOne({ where: { email }, select: { id: true } });
+    return found?.id;
+  }
+
+  /**
+   * Sets another password.
+   * @throws ApiError `invalid_fields` where it is easily guessed
+   */
+  async setPassword({ id, email, displayName }: KnownTeacher, password: string): Promise<void> {
+    refuseWeak(password, [email, displayName]);
+    await this.teachers.update(id, { passwordHash: await hashPassword(password) });
   }
 
   /** The teacher with this address and password; takes as long when there is none. */
@@ -45,6 +60,11 @@ export class TeachersService {
     const matches = await passwordMatches(teacher?.passwordHash ?? (await this.#decoy), password);
     return teacher && matches ? teacher : undefined;
   }
+}
+
+/** @throws ApiError `invalid_fields` */
+function refuseWeak(password: string, about: readonly string[]): void {
+  if (!isStrongPassword(password, about)) throw invalidField('password', say('passwordIsGuessed'));
 }
 
 /** What the interface may know of a teacher. */

@@ -2,8 +2,8 @@ import { say } from '@bright-sprout/words/refusals';
 import { OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
-import { type KnownRequest, tokenOf } from '../accounts/index.ts';
-import { ApiError, notFound, ROUTE_KEY } from '../shared/index.ts';
+import { CONFIRMED_MS, type KnownRequest, tokenOf } from '../accounts/index.ts';
+import { ApiError, Clock, notFound, ROUTE_KEY } from '../shared/index.ts';
 import { DevicesService, deviceTokenOf, type StudentRequest } from '../student/index.ts';
 import { CallersService, type OwnedRow } from './callers.service.ts';
 
@@ -19,6 +19,7 @@ export class AccessGuard implements CanActivate {
     private readonly reflector: Reflector,
     private readonly callers: CallersService,
     private readonly devices: DevicesService,
+    private readonly clock: Clock,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -31,8 +32,15 @@ export class AccessGuard implements CanActivate {
     const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
     if (!caller) throw new ApiError('not_signed_in', say('pleaseSignInToGoOn'));
     if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
+    if (route.isGrave) this.#refuseUnconfirmed(caller.confirmedAt);
     request.teacher = caller.teacher;
     return true;
+  }
+
+  /** What cannot be taken back asks for the password that was given a short while ago. */
+  #refuseUnconfirmed(confirmedAt: Date | null): void {
+    const since = this.clock.now().getTime() - (confirmedAt?.getTime() ?? 0);
+    if (since > CONFIRMED_MS) throw new ApiError('confirm_password', say('confirmFirst'));
   }
 
   async #letStudentIn(request: StudentRequest): Promise<boolean> {
@@ -56,7 +64,9 @@ function refuseCrossSite(request: KnownRequest, route: Route): void {
   const origin = request.get('origin');
   const host = request.get('host');
   const isForeignSite = site !== undefined && site !== 'same-origin' && site !== 'none';
-  const isForeignOrigin = origin !== undefined && hostOf(origin) !== host;
+  // A page that came over HTTPS may write to us behind a proxy that ends it; one that came over HTTP never to HTTPS.
+  const isForeignOrigin =
+    origin !== undefined && origin !== `${request.protocol}://${host}` && origin !== `https://${host}`;
   if (isForeignSite || isForeignOrigin) {
     throw new ApiError('cross_site', say('thisRequestCameFromAnotherSiteAnd'));
   }
@@ -64,8 +74,4 @@ function refuseCrossSite(request: KnownRequest, route: Route): void {
     Number(request.get('content-length') ?? 0) > 0 || request.get('transfer-encoding') !== undefined;
   const type = route.takesBytes ? 'application/octet-stream' : 'application/json';
   if (hasBody && !request.is(type)) throw new ApiError('not_json', say('send', { type }));
-}
-
-function hostOf(origin: string): string | undefined {
-  return URL.canParse(origin) ? new URL(origin).host : undefined;
 }

@@ -15,6 +15,8 @@ export interface OwnedRow {
 export interface Caller {
   readonly teacher: KnownTeacher;
   readonly ownerId: string | null;
+  /** When the password was last given in this session. */
+  readonly confirmedAt: Date | null;
 }
 
 interface CallerRow {
@@ -22,6 +24,8 @@ interface CallerRow {
   expiresAt: Date;
   revokedAt: Date | null;
   lastSeenAt: Date;
+  createdAt: Date;
+  confirmedAt: Date | null;
   teacherId: string;
   email: string;
   displayName: string;
@@ -40,6 +44,7 @@ const TABLES: Record<OwnedParam, string> = {
 
 const callerWithOwner = (table: string): string => `
   SELECT s.id AS sessionId, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, s.last_seen_at AS lastSeenAt,
+         s.created_at AS createdAt, s.confirmed_at AS confirmedAt,
          t.id AS teacherId, t.email, t.display_name AS displayName, t.time_zone AS timeZone, t.is_demo AS isDemo,
          o.teacher_id AS ownerId
   FROM session s
@@ -62,8 +67,12 @@ export class CallersService {
     const query = callerWithOwner(TABLES[owned?.param ?? 'experimentId']);
     const [row] = await this.source.query<CallerRow[]>(query, [owned?.id ?? null, hashOf(token)]);
     if (row?.revokedAt !== null || row.expiresAt <= this.clock.now()) return undefined;
-    await this.sessions.extend(row.sessionId, row.lastSeenAt);
+    await this.sessions.extend({ ...row, id: row.sessionId });
     const { teacherId, email, displayName, timeZone, isDemo, ownerId } = row;
-    return { teacher: { id: teacherId, email, displayName, timeZone, isDemo: isDemo === 1 }, ownerId };
+    return {
+      teacher: { id: teacherId, email, displayName, timeZone, isDemo: isDemo === 1 },
+      ownerId,
+      confirmedAt: row.confirmedAt,
+    };
   }
 }

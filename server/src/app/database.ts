@@ -15,12 +15,13 @@ import { Photos1700000000012 } from '../../migrations/1700000000012-photos.ts';
 import { LeftOut1700000000013 } from '../../migrations/1700000000013-left-out.ts';
 import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-sizes.ts';
 import { RealSizes1700000000015 } from '../../migrations/1700000000015-real-sizes.ts';
+import { AccountSafety1700000000017 } from '../../migrations/1700000000017-account-safety.ts';
 import { MovesAndReasons1700000000016 } from '../../migrations/1700000000016-moves-and-reasons.ts';
 import { CareEvent, CareMove, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
 import { LessonRow, Poll, Vote } from '../lessons/index.ts';
 import { Conclusion, Prediction } from '../predictions/index.ts';
-import { Session, SignInAttempts, Teacher } from '../accounts/index.ts';
+import { AuditEvent, KnownDevice, Session, SignInAttempts, Teacher } from '../accounts/index.ts';
 import { JournalEntry } from '../journal/index.ts';
 import { Measure, Photo } from '../photos/index.ts';
 import { ContainerSize, Crop, SeedLot } from '../inventory/index.ts';
@@ -46,6 +47,8 @@ import { UploadPartRow } from '../uploads/index.ts';
 const ENTITIES = [
   Teacher,
   Session,
+  KnownDevice,
+  AuditEvent,
   SignInAttempts,
   Crop,
   Experiment,
@@ -110,6 +113,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       PartSizes1700000000014,
       RealSizes1700000000015,
       MovesAndReasons1700000000016,
+      AccountSafety1700000000017,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -7,7 +7,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager, In } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, inTransaction, invalidFields, isDuplicate, notFound } from '../shared/index.ts';
-import { SchoolClass, Student, Team } from './class.entities.ts';
+import { SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
 
 /** Letters and digits that nobody confuses when they are read from a board. */
 const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
@@ -60,9 +60,10 @@ export class ClassesService {
     return this.view(id);
   }
 
-  /** Gives a class a new code; the old one no longer works. */
+  /** Gives a class a new code; the old one no longer works, and every device that joined by it is out. */
   async newCode(id: string): Promise<ClassView> {
     await withNewCode((code) => this.source.getRepository(SchoolClass).update(id, { code }));
+    await this.source.getRepository(StudentDevice).delete({ classId: id });
     return this.view(id);
   }
 

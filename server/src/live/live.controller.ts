@@ -1,13 +1,13 @@
 import { say } from '@bright-sprout/words/refusals';
-import { BEAT_MS, liveRoutes } from '@bright-sprout/contract/live';
-import { Controller, type OnModuleDestroy, Param, Res } from '@nestjs/common';
+import { liveRoutes } from '@bright-sprout/contract/live';
+import { Controller, Inject, type OnModuleDestroy, Param, Req, Res } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { DataSource } from 'typeorm';
-import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
+import { CurrentTeacher, type KnownTeacher, SessionsService, tokenOf } from '../accounts/index.ts';
 import { Experiment } from '../plans/index.ts';
-import { ApiError, Operation } from '../shared/index.ts';
-import { CurrentDevice, type JoinedDevice } from '../student/index.ts';
+import { ApiError, Operation, type Settings, SETTINGS } from '../shared/index.ts';
+import { CurrentDevice, DevicesService, deviceTokenOf, type JoinedDevice } from '../student/index.ts';
 import { type Audience, ChangesFeed } from './changes-feed.ts';
 
 /** Streams that one teacher or one device may have open: some windows, and one that was not closed well. */
@@ -24,23 +24,36 @@ export class LiveController implements OnModuleDestroy {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly feed: ChangesFeed,
+    private readonly sessions: SessionsService,
+    private readonly devices: DevicesService,
+    @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
   @Operation(liveRoutes.changes)
   changes(
     @Param('experimentId') experimentId: string,
     @CurrentTeacher() teacher: KnownTeacher,
+    @Req() request: Request,
     @Res() response: Response,
   ): Promise<void> {
-    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response);
+    const token = tokenOf(request);
+    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response, () =>
+      this.sessions.goesOn(token),
+    );
   }
 
   @Operation(liveRoutes.classChanges)
-  async classChanges(@CurrentDevice() device: JoinedDevice, @Res() response: Response): Promise<void> {
+  async classChanges(
+    @CurrentDevice() device: JoinedDevice,
+    @Req() request: Request,
+    @Res() response: Response,
+  ): Promise<void> {
     const experiments = await this.source
       .getRepository(Experiment)
       .find({ where: { classId: device.classId }, select: { id: true } });
-    return this.#stream(new Set(experiments.map(({ id }) => id)), 'device', device.id, response);
+    const token = deviceTokenOf(request);
+    const isIn = async (): Promise<boolean> => (await this.devices.find(token)) !== undefined;
+    return this.#stream(new Set(experiments.map(({ id }) => id)), 'device', device.id, response, isIn);
   }
 
   onModuleDestroy(): void {
@@ -52,6 +65,7 @@ export class LiveController implements OnModuleDestroy {
     audience: Audience,
     listener: string,
     response: Response,
+    isStillIn: () => Promise<boolean>,
   ): Promise<void> {
     const own = [...this.#open.values()].filter((one) => one === listener).length;
     if (own >= MOST_STREAMS) {
@@ -65,7 +79,12 @@ export class LiveController implements OnModuleDestroy {
     const listening = this.feed.listen(experimentIds, audience, (data) =>
       send(`event: change\ndata: ${data}\n\n`),
     );
-    const heartbeat = setInterval(() => send('event: beat\ndata: {}\n\n'), BEAT_MS);
+    // Who was signed out, or whose class has a new code, hears nothing more.
+    const beat = async (): Promise<void> => {
+      if (await isStillIn().catch(() => true)) send('event: beat\ndata: {}\n\n');
+      else response.end();
+    };
+    const heartbeat = setInterval(() => void beat(), this.settings.beatMs);
     response.once('close', () => {
       clearInterval(heartbeat);
       this.#open.delete(response);

@@ -1,8 +1,14 @@
 import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.ts';
+import { StudentModule } from '../student/index.ts';
 import { ReadingsModule } from '../readings/index.ts';
 import { ChangesFeed } from './changes-feed.ts';
 import { LiveController } from './live.controller.ts';
 
 /** News as it happens. */
-@Module({ imports: [ReadingsModule], controllers: [LiveController], providers: [ChangesFeed] })
+@Module({
+  imports: [ReadingsModule, AccountsModule, StudentModule],
+  controllers: [LiveController],
+  providers: [ChangesFeed],
+})
 export class LiveModule {}

@@ -6,7 +6,7 @@ import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { createApp } from '../app/create-app.ts';
-import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
+import { CLASS, dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
 import { type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
 import { type Audience, ChangesFeed } from './changes-feed.ts';
 
@@ -83,6 +83,38 @@ describe('streams', () => {
       statuses.filter((one) => one === 503).length,
     ]).toEqual([12, 2]);
   });
+
+  test('end with what let them in: a sign-out, or a new code of the class', async () => {
+    const brief = await startTestServer({ beatMs: 100 });
+    try {
+      const owner = await brief.teacher();
+      const own = await startSown(owner);
+      const classId = uuid();
+      await owner.put(`/api/classes/${classId}`).send(CLASS).expect(200);
+      const { code } = (await owner.get('/api/classes')).body[0];
+      const joined = await brief.client().post('/api/device').send({ code }).expect(200);
+      const signedIn = await brief
+        .client()
+        .post('/api/session')
+        .send({ email: (await owner.get('/api/session')).body.email, password: 'a long enough password' })
+        .expect(200);
+      const cookiesOf = (answer: { get(name: 'Set-Cookie'): string[] | undefined }): string =>
+        (answer.get('Set-Cookie') ?? []).map((line) => line.split(';')[0]).join('; ');
+      const ended = (path: string, header: string): Promise<void> =>
+        new Promise((resolve) => {
+          const options = { port: portOf(brief.app), path, host: '127.0.0.1', headers: { cookie: header } };
+          http.get(options, (response) => response.on('end', resolve).resume());
+        });
+      const teacherStream = ended(`/api/experiments/${own.id}/changes`, cookiesOf(signedIn));
+      const deviceStream = ended('/api/device/changes', cookiesOf(joined));
+      await owner.delete('/api/sessions').expect(204);
+      await teacherStream;
+      await owner.post(`/api/classes/${classId}/code`).expect(200);
+      await deviceStream;
+    } finally {
+      await brief.close();
+    }
+  });
 });
 
 describe('news of what was saved', () => {
@@ -96,6 +128,8 @@ describe('news of what was saved', () => {
       signInTries: 1000,
       signInWindowMs: 60_000,
       writesAMinute: 100_000,
+      beatMs: 15_000,
+      registration: 'open',
       trustedProxies: 0,
     });
     await other.listen(0, '127.0.0.1');

@@ -1,5 +1,11 @@
+import { BEAT_MS } from '@bright-sprout/contract/live';
+
 /** Injection token of the {@link Settings}. */
 export const SETTINGS = Symbol('settings');
+
+/** Who may open an account: anybody who reaches the server, whoever was invited, or nobody. */
+export const REGISTRATIONS = ['open', 'invitation', 'closed'] as const;
+export type Registration = (typeof REGISTRATIONS)[number];
 
 /** What the server is told from outside. */
 export interface Settings {
@@ -14,6 +20,10 @@ export interface Settings {
   readonly signInWindowMs: number;
   /** Writes that one browser or tablet may make in a minute. */
   readonly writesAMinute: number;
+  /** How often a stream says that it is there, in milliseconds. */
+  readonly beatMs: number;
+  /** Who may open an account. */
+  readonly registration: Registration;
   /** Number of proxies in front that are trusted to name the client's address. */
   readonly trustedProxies: number;
 }
@@ -35,8 +45,16 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     signInTries: numberFrom(env, 'BRIGHT_SPROUT_SIGN_IN_TRIES', 10),
     signInWindowMs: numberFrom(env, 'BRIGHT_SPROUT_SIGN_IN_MINUTES', 15) * 60_000,
     writesAMinute: numberFrom(env, 'BRIGHT_SPROUT_WRITES_A_MINUTE', 3000),
+    beatMs: BEAT_MS,
+    registration: registrationFrom(env.BRIGHT_SPROUT_REGISTRATION ?? 'open'),
     trustedProxies: numberFrom(env, 'BRIGHT_SPROUT_TRUSTED_PROXIES', 0),
   };
+}
+
+function registrationFrom(text: string): Registration {
+  const found = REGISTRATIONS.find((one) => one === text);
+  if (found) return found;
+  throw new Error(`BRIGHT_SPROUT_REGISTRATION is "${text}": give ${REGISTRATIONS.join(', ')}`);
 }
 
 function numberFrom(

@@ -1,5 +1,6 @@
 import { createParamDecorator, type ExecutionContext } from '@nestjs/common';
 import type { Request } from 'express';
+import { cookieOf } from '../accounts/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 
 /** A request after the guard found the device that sends it. */
@@ -17,7 +18,5 @@ export const CurrentDevice = createParamDecorator((_: unknown, context: Executio
 
 /** The device token of a request; empty when it has none. */
 export function deviceTokenOf(request: Request): string {
-  const cookies = request.cookies as Record<string, unknown> | undefined;
-  const token = cookies?.[DEVICE_COOKIE];
-  return typeof token === 'string' ? token : '';
+  return cookieOf(request, DEVICE_COOKIE);
 }

@@ -109,6 +109,11 @@ export class DevicesService {
     return this.device({ ...device, studentId });
   }
 
+  /** Whether a student was at a device before. */
+  wasAt(device: JoinedDevice, studentId: string): Promise<boolean> {
+    return this.source.getRepository(DeviceStudent).existsBy({ deviceId: device.id, studentId });
+  }
+
   /** Leaves the class. */
   async leave(device: JoinedDevice): Promise<void> {
     await this.source.getRepository(StudentDevice).delete(device.id);

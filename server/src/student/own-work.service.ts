@@ -1,9 +1,10 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { MadeOnDevicePart } from '@bright-sprout/contract/student';
 import { dayInZone } from '@bright-sprout/core/shared';
+import type { ExperimentStatus } from '@bright-sprout/core/calendar';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource } from 'typeorm';
+import { DataSource, IsNull } from 'typeorm';
 import { Experiment, Unit } from '../plans/index.ts';
 import { type Observer, ReadingsService } from '../readings/index.ts';
 import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
@@ -33,6 +34,7 @@ export interface OwnUnit {
 /** A unit of the class on a day, before it is known whose it is. */
 export interface UnitOnDay extends OwnUnit {
   readonly hasTeams: number;
+  readonly status: ExperimentStatus;
   /** When the day was closed; `null` while it is open. */
   readonly closedAt: Date | null;
 }
@@ -46,9 +48,9 @@ const STUDENT_AT_DEVICE = `
 
 /** A unit of an experiment that a class runs, whether any of its units belong to teams, and whether a day is closed. */
 const UNIT_OF_CLASS = `
-  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId, d.recorded_at AS closedAt,
+  SELECT u.id, u.experiment_id AS experimentId, u.team_id AS teamId, d.recorded_at AS closedAt, e.status,
          EXISTS (SELECT 1 FROM unit t WHERE t.experiment_id = u.experiment_id AND t.team_id IS NOT NULL) AS hasTeams
-  FROM unit u JOIN experiment e ON e.id = u.experiment_id AND e.class_id = ?
+  FROM unit u JOIN experiment e ON e.id = u.experiment_id AND e.class_id = ? AND e.discarded_at IS NULL
   LEFT JOIN closed_day d ON d.experiment_id = u.experiment_id AND d.day = ?
   WHERE u.id = ?`;
 
@@ -127,24 +129,27 @@ export class OwnWorkService {
   }
 
   /**
-   * Refuses a unit that is not one of the student's own.
-   * @throws ApiError `not_found`
+   * Refuses a unit that is not one of the student's own, and one of an experiment that is finished.
+   * @throws ApiError `not_found`, `experiment_finished`
    */
   own(unit: UnitOnDay | undefined, { teamId }: KnownStudent): UnitOnDay {
-    if (unit && (teamId === null || unit.hasTeams === 0 || unit.teamId === teamId)) return unit;
-    throw notFound();
+    if (!unit || (teamId !== null && unit.hasTeams !== 0 && unit.teamId !== teamId)) throw notFound();
+    if (unit.status === 'finished') throw finished();
+    return unit;
   }
 
   /**
-   * Some units, when all are the student's own and of one experiment.
-   * @throws ApiError `not_found`
+   * Some units, when all are the student's own and of one experiment that goes on.
+   * @throws ApiError `not_found`, `experiment_finished`
    */
   async units(device: JoinedDevice, student: KnownStudent, unitIds: readonly string[]): Promise<Unit[]> {
     const units = this.source.getRepository(Unit);
     const first = await units.findOne({
-      where: { id: unitIds[0] ?? '', experiment: { classId: device.classId } },
+      where: { id: unitIds[0] ?? '', experiment: { classId: device.classId, discardedAt: IsNull() } },
+      relations: { experiment: true },
     });
     if (!first) throw notFound();
+    if (first.experiment.status === 'finished') throw finished();
     const all = await units.findBy({ experimentId: first.experimentId });
     const own = new Map(ownUnits(all, student).map((unit) => [unit.id, unit]));
     return unitIds.map((id) => {
@@ -159,7 +164,11 @@ export class OwnWorkService {
    * @throws ApiError `not_found`
    */
   async experiment(device: JoinedDevice, id: string): Promise<void> {
-    const runs = await this.source.getRepository(Experiment).existsBy({ id, classId: device.classId });
+    const runs = await this.source.getRepository(Experiment).existsBy({
+      id,
+      classId: device.classId,
+      discardedAt: IsNull(),
+    });
     if (!runs) throw notFound();
   }
 
@@ -184,6 +193,10 @@ export class OwnWorkService {
     }
     return { isLate: this.clock.now().getTime() - closedAt.getTime() > ON_ITS_WAY_MS };
   }
+}
+
+function finished(): ApiError {
+  return new ApiError('experiment_finished', say('thisExperimentIsFinishedForStudents'));
 }
 
 /** What a student of a device did at a time. */

@@ -10,6 +10,7 @@ import {
 } from '@bright-sprout/contract/student';
 import { Body, Controller, Param, Req, Res } from '@nestjs/common';
 import type { Request, Response } from 'express';
+import { clearCookie, setCookie } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ClassCodeLimiter } from './class-code-limiter.ts';
 import { CurrentDevice, DEVICE_COOKIE } from './current-device.ts';
@@ -31,14 +32,10 @@ export class StudentController {
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<DeviceView> {
-    const { token, device } = await this.limiter.guard(request, () => this.devices.join(body.code));
-    response.cookie(DEVICE_COOKIE, token, {
-      httpOnly: true,
-      sameSite: 'strict',
-      secure: request.secure,
-      path: '/',
-      maxAge: DEVICE_MS,
-    });
+    const { token, device } = await this.limiter.join(request.ip ?? 'unknown', () =>
+      this.devices.join(body.code),
+    );
+    setCookie(request, response, DEVICE_COOKIE, token, DEVICE_MS);
     return device;
   }
 
@@ -48,21 +45,25 @@ export class StudentController {
   }
 
   @Operation(studentRoutes.chooseStudent)
-  choose(
+  async choose(
     @CurrentDevice() device: JoinedDevice,
     @Body() body: ChosenStudentRequest,
-    @Req() request: Request,
   ): Promise<DeviceView> {
-    return this.limiter.guard(request, () => this.devices.choose(device, body));
+    const { studentId } = body;
+    const wasHere = await this.devices.wasAt(device, studentId);
+    return this.limiter.choose({ studentId, deviceId: device.id, wasHere }, () =>
+      this.devices.choose(device, body),
+    );
   }
 
   @Operation(studentRoutes.leave)
   async leave(
     @CurrentDevice() device: JoinedDevice,
+    @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<void> {
     await this.devices.leave(device);
-    response.clearCookie(DEVICE_COOKIE, { path: '/' });
+    clearCookie(request, response, DEVICE_COOKIE);
   }
 
   @Operation(studentRoutes.pots)

@@ -113,14 +113,59 @@ describe('joining a class', () => {
     expect((await device.get('/api/device')).body.code).toBe('not_joined');
   });
 
-  test('wrong codes are limited, right ones are not', async () => {
+  test('an address with too many wrong codes goes on slowly, and the right code still gets in', async () => {
     const limited = await startTestServer({ signInTries: 1 });
     try {
       const client = limited.client();
-      for (let attempt = 0; attempt < 8; attempt += 1) {
-        expect((await client.post('/api/device').send({ code: `WRONG${attempt}` })).status).toBe(404);
-      }
-      expect((await client.post('/api/device').send({ code: 'WRONG9' })).body.code).toBe('too_many_tries');
+      const join = (code: string) => client.post('/api/device').send({ code });
+      const wrong = await Promise.all(Array.from({ length: 8 }, (_, at) => join(`WRONG${at}`)));
+      expect(wrong.map(({ status }) => status)).toEqual(Array.from({ length: 8 }, () => 404));
+      expect((await join('WRONG8')).status).toBe(404);
+      const owner = await limited.teacher();
+      const { code } = await classOf(owner, { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() });
+      expect((await join(code)).status).toBe(200);
+    } finally {
+      await limited.close();
+    }
+  });
+
+  test('three hundred PINs at once: no more are compared than are allowed, and who was there comes back', async () => {
+    const limited = await startTestServer({ signInTries: 5 });
+    try {
+      const owner = await limited.teacher();
+      const ids = { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() };
+      const schoolClass = await classOf(owner, ids);
+      const { teams, students, ...rest } = schoolClass;
+      await owner
+        .put(`/api/classes/${schoolClass.id}`)
+        .send({ ...CLASS, name: rest.name, asksPin: true })
+        .expect(200);
+      const pin = students.find(({ id }) => id === ids.ada)!.pin;
+      expect(teams).toHaveLength(2);
+      const device = async () => {
+        const client = limited.client();
+        await client.post('/api/device').send({ code: schoolClass.code }).expect(200);
+        return client;
+      };
+      const own = await device();
+      await own.put('/api/device/student').send({ studentId: ids.ada, pin }).expect(200);
+      const stranger = await device();
+      const guesses = await Promise.all(
+        Array.from({ length: 300 }, (_, at) =>
+          stranger
+            .put('/api/device/student')
+            .send({ studentId: ids.ada, pin: String((Number(pin) + 1 + at) % 10_000).padStart(4, '0') }),
+        ),
+      );
+      const codes = guesses.map(({ body }) => body.code);
+      expect(codes.filter((code) => code === 'wrong_pin')).toHaveLength(5);
+      expect(codes.filter((code) => code === 'too_many_tries')).toHaveLength(295);
+      // The right PIN from a stranger's device waits as well; at her own device she comes back at once.
+      const late = await stranger.put('/api/device/student').send({ studentId: ids.ada, pin });
+      expect(late.body.code).toBe('too_many_tries');
+      await own.put('/api/device/student').send({ studentId: ids.ada, pin }).expect(200);
+      const other = students.find(({ id }) => id === ids.ben)!;
+      await stranger.put('/api/device/student').send({ studentId: other.id, pin: other.pin }).expect(200);
     } finally {
       await limited.close();
     }

@@ -55,6 +55,13 @@ export default {
   thisPotWasSownOnChooseThat: 'This pot was sown on {sownOn}; choose that day or a later one.',
   giveTheUnitOfWhatWasRead: 'Give the unit of what was read: {units}.',
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
+  passwordIsGuessed:
+    'Choose a password of at least 12 characters that is not a common one: three or four words that only you put together are good.',
+  registrationClosed: 'New accounts are closed here. Ask whoever looks after this server.',
+  invitationNeeded: 'New accounts are by invitation here. Ask a colleague who has an account for one.',
+  passwordIsWrong: 'That is not your password.',
+  confirmFirst: 'Give your password again: this cannot be taken back.',
+  thisExperimentIsFinishedForStudents: 'This experiment is finished. Show your teacher what you still have.',
   placeTaken: 'Another pot stands in row {row}, place {column}, then. Swap the two, or choose a free place.',
   exampleOf: 'Example: {question}',
   noSuchPlace: 'There is no such place: choose one of a container of this experiment.',

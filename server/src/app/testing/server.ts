@@ -4,6 +4,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import mysql from 'mysql2/promise';
 import supertest from 'supertest';
 import { v7 as uuid } from 'uuid';
+import type { Settings } from '../../shared/index.ts';
 import { createApp } from '../create-app.ts';
 import { migrate } from '../migrate.ts';
 import { answerCheck } from './hold-answers.ts';
@@ -29,7 +30,9 @@ let teachers = 0;
 
 /** Starts a server on a new, migrated database. */
 export async function startTestServer(
-  settings: { signInTries?: number; writesAMinute?: number } = {},
+  settings: Partial<
+    Pick<Settings, 'signInTries' | 'writesAMinute' | 'beatMs' | 'registration' | 'trustedProxies'>
+  > = {},
 ): Promise<TestServer> {
   const rootUrl = process.env.BRIGHT_SPROUT_TEST_DB_URL;
   if (!rootUrl) throw new Error('run the tests with npm test or npm run unit: they start the database');
@@ -47,7 +50,9 @@ export async function startTestServer(
     signInTries: settings.signInTries ?? 1000,
     signInWindowMs: 60_000,
     writesAMinute: settings.writesAMinute ?? 1_000_000,
-    trustedProxies: 0,
+    beatMs: settings.beatMs ?? 15_000,
+    registration: settings.registration ?? 'open',
+    trustedProxies: settings.trustedProxies ?? 0,
   });
   await app.listen(0, '127.0.0.1');
   const check = answerCheck();

@@ -12,7 +12,7 @@ test('wrong fields are told at their places', async ({ app: page }) => {
   await page.getByRole('button', { name: /Open an account/ }).click();
   await page.getByLabel(/Password/).fill('short');
   await page.getByRole('button', { name: 'Open an account', exact: true }).click();
-  await expect(page.getByText('Choose a password of at least 10 characters.')).toBeVisible();
+  await expect(page.getByText('Choose a password of at least 12 characters.')).toBeVisible();
   await expect(page.getByText('Give an e-mail address')).toBeVisible();
   await expectAccessible(page);
 });
@@ -44,4 +44,54 @@ test('another teacher’s experiment is not on my shelf, whatever its address', 
   await page.getByRole('button', { name: 'Open an account', exact: true }).click();
   await expect(page.getByText('This experiment is not on your shelf')).toBeVisible();
   await page.close();
+});
+
+test('the account: another password with a meter, sign-ins elsewhere ended, and removal with a password', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  await page.getByRole('link', { name: 'Mx Fennel' }).click();
+  await expect(page.getByRole('heading', { name: 'Your account' })).toBeVisible();
+  const email = /\S+@school\.example/.exec(await page.getByRole('main').innerText())?.[0] ?? '';
+  await page.getByLabel('Password now').fill('a long password');
+  await page.getByLabel('New password').fill('password1234');
+  await expect(page.getByText('Guessed soon: choose another.')).toBeVisible();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('that is not a common one')).toBeVisible();
+  await page.getByLabel('New password').fill('three quiet otters');
+  await expect(page.getByText('Very good.')).toBeVisible();
+  await page.getByRole('button', { name: 'Change it' }).click();
+  await expect(page.getByText('Your password is changed.')).toBeVisible();
+  await expectAccessible(page);
+
+  const other = await browser.newPage();
+  await other.goto(origin);
+  await other.getByLabel('E-mail').fill(email);
+  await other.getByLabel('Password').fill('three quiet otters');
+  await other.getByRole('button', { name: 'Sign in' }).click();
+  await other.getByRole('heading', { name: 'An empty shelf, and a question' }).waitFor();
+  await page.reload();
+  await page.getByRole('button', { name: 'Sign out there' }).click();
+  await expect(page.getByRole('button', { name: 'Sign out there' })).toHaveCount(0);
+  await other.reload();
+  await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  await other.close();
+
+  await page.getByRole('button', { name: 'Remove it …' }).click();
+  await page.getByRole('button', { name: 'Remove for good' }).click();
+  await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
+  const kept = await page.evaluate(() =>
+    [...Object.keys(localStorage), ...Object.keys(sessionStorage)].filter((name) =>
+      name.startsWith('bright-sprout.'),
+    ),
+  );
+  expect(kept).toEqual([]);
+});
+
+test('an empty shelf offers a finished example to look into', async ({ teacher: page }) => {
+  await page.getByRole('button', { name: 'Look into a finished example' }).click();
+  await expect(page.locator('.headline')).toBeVisible();
+  await page.getByRole('link', { name: 'To the shelf' }).click();
+  await expect(page.getByRole('link', { name: /^Example: / })).toBeVisible();
 });

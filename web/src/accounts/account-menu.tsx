@@ -3,9 +3,10 @@ import { type TeacherView, accountRoutes } from '@bright-sprout/contract/account
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { LogOut } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
-import { call, sessionQuery } from '../shared/api/index.ts';
-import { forgetQueries } from '../shared/offline/index.ts';
+import { Link } from 'react-router';
+import { call } from '../shared/api/index.ts';
 import { confirmLeaving, useOutboxItems } from '../shared/outbox/index.ts';
+import { forgetDevice } from './forget-device.ts';
 import './accounts.scss';
 
 /** Who is signed in, and the way out. */
@@ -14,16 +15,13 @@ export function AccountMenu({ teacher }: { teacher: TeacherView }) {
   const waiting = useOutboxItems().length;
   const signOut = useMutation({
     mutationFn: () => call(accountRoutes.signOut, {}),
-    onSuccess: async () => {
-      await forgetQueries();
-      queries.clear();
-      void queries.invalidateQueries({ queryKey: sessionQuery.queryKey });
-      window.location.assign('/');
-    },
+    onSuccess: () => forgetDevice(queries),
   });
   return (
     <div className="account">
-      <span>{teacher.displayName}</span>
+      <Link to="/account" title={say('yourAccount')}>
+        {teacher.displayName}
+      </Link>
       <Button variant="light" size="sm" onClick={() => confirmLeaving(waiting) && signOut.mutate()}>
         <LogOut size={16} aria-hidden="true" /> {say('signOut')}
       </Button>

@@ -6,7 +6,9 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { call, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
-import { COLOURS, FailureNote, fieldMessage, Logo } from '../shared/ui/index.ts';
+import { COLOURS, Logo } from '../shared/ui/index.ts';
+import { entriesOf, Failure, Field } from './form-fields.tsx';
+import { PasswordMeter } from './password-meter.tsx';
 import './accounts.scss';
 
 /** Sign in, or open an account. */
@@ -58,10 +60,12 @@ function SignInForm() {
   );
 }
 
+const NOBODY: readonly string[] = [];
 const OF_ACCOUNT = ['displayName', 'email', 'password'] as const;
 
 function RegisterForm() {
   const queries = useQueryClient();
+  const [typed, setTyped] = useState('');
   const open = useMutation({
     mutationFn: (body: Omit<RegisterRequest, 'timeZone'>) =>
       call(accountRoutes.register, {
@@ -80,60 +84,18 @@ function RegisterForm() {
       <Field id="email" label={say('eMail')} type="email" autoComplete="username" error={open.error} />
       <Field
         id="password"
-        label={say('passwordAtLeast10Characters')}
+        label={say('passwordAtLeast12Characters')}
         type="password"
         autoComplete="new-password"
         error={open.error}
+        onChange={setTyped}
       />
+      <PasswordMeter password={typed} about={NOBODY} />
       <Failure error={open.error} fields={OF_ACCOUNT} />
       <Button type="submit" size="lg" className="w-100" disabled={open.isPending}>
         {say('openAnAccount')}
       </Button>
     </Form>
-  );
-}
-
-/** What was typed, by the names of the fields; the server checks it, as it must in any case. */
-function entriesOf<Name extends string>(
-  event: React.SubmitEvent<HTMLFormElement>,
-  names: readonly Name[],
-): Record<Name, string> {
-  event.preventDefault();
-  const { elements } = event.currentTarget;
-  return Object.fromEntries(
-    names.map((name) => {
-      const field = elements.namedItem(name);
-      return [name, field instanceof HTMLInputElement ? field.value : ''];
-    }),
-  ) as Record<Name, string>;
-}
-
-/** What is not said at one of the fields. */
-function Failure({ error, fields }: { error: unknown; fields: readonly string[] }) {
-  return fields.some((field) => fieldMessage(error, field)) ? null : <FailureNote error={error} />;
-}
-
-function Field({
-  id,
-  label,
-  error,
-  ...input
-}: {
-  id: string;
-  label: string;
-  type?: string;
-  autoComplete: string;
-  error: unknown;
-}) {
-  const problem = fieldMessage(error, id);
-  return (
-    <Form.Group className="mb-3" controlId={id}>
-      <Form.Label>{label}</Form.Label>
-      <Form.Control {...input} name={id} isInvalid={problem !== undefined} />
-      <Form.Control.Feedback type="invalid" className={problem ? 'd-block' : ''}>
-        {problem}
-      </Form.Control.Feedback>
-    </Form.Group>
   );
 }
 

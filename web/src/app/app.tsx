@@ -28,6 +28,8 @@ import {
 
 const ComparePrint = lazy(() => import('../comparison/compare-print.tsx'));
 
+const AccountPage = lazy(() => import('../accounts/account-page.tsx'));
+
 const ExperimentsPage = lazy(loadExperiments);
 const PrintPage = lazy(loadPrint);
 const ClassesPage = lazy(loadClasses);
@@ -122,6 +124,7 @@ function TeacherApp() {
           >
             <Route index element={<ExperimentsPage />} />
             <Route path="classes" element={<ClassesPage />} />
+            <Route path="account" element={<AccountPage />} />
             <Route path="inventory" element={<InventoryPage />} />
             <Route path="*" element={<NotHere />} />
           </Route>

@@ -11,7 +11,15 @@ import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
-import { Said, FailureNote, fieldMessage, QrCode, WEEKDAYS } from '../shared/ui/index.ts';
+import {
+  ConfirmPassword,
+  isUnconfirmed,
+  Said,
+  FailureNote,
+  fieldMessage,
+  QrCode,
+  WEEKDAYS,
+} from '../shared/ui/index.ts';
 
 /** What a class is called, how old it is, and when it meets. */
 export function ClassForm({
@@ -61,68 +69,76 @@ export function ClassForm({
       shouldValidate: true,
     });
   return (
-    <Form
-      noValidate
-      className="lot-form"
-      onSubmit={(event) => void handleSubmit((body) => save.mutate({ ...body }))(event)}
-    >
-      <div className="form-row">
-        <Form.Group controlId="class-name" className="plan-field is-wide">
-          <Form.Label>{say('classCalled')}</Form.Label>
-          <Form.Control {...register('name')} autoComplete="off" isInvalid={!!errors.name} />
-          {errors.name && <p className="field-problem">{errors.name.message}</p>}
-        </Form.Group>
-        <Form.Group controlId="class-level" className="plan-field">
-          <Form.Label>{say('wordsForAges')}</Form.Label>
-          <Form.Select {...register('readingLevel')}>
-            {READING_LEVELS.map((level) => (
-              <option key={level}>{level}</option>
-            ))}
-          </Form.Select>
-        </Form.Group>
-        <Form.Group controlId="class-zone" className="plan-field">
-          <Form.Label>{say('timeZone')}</Form.Label>
-          <Form.Control {...register('timeZone')} autoComplete="off" isInvalid={!!errors.timeZone} />
-          {errors.timeZone && <p className="field-problem">{errors.timeZone.message}</p>}
-        </Form.Group>
-      </div>
-      <fieldset className="meeting-days">
-        <legend>{say('meetsOn')}</legend>
-        {WEEKDAYS.map((name, index) => (
-          <Form.Check
-            key={name}
-            inline
-            type="checkbox"
-            id={`class-meets-${name}`}
-            label={name}
-            checked={days.includes(index + 1)}
-            onChange={() => toggle(index + 1)}
+    <>
+      <Form
+        noValidate
+        className="lot-form"
+        onSubmit={(event) => void handleSubmit((body) => save.mutate({ ...body }))(event)}
+      >
+        <div className="form-row">
+          <Form.Group controlId="class-name" className="plan-field is-wide">
+            <Form.Label>{say('classCalled')}</Form.Label>
+            <Form.Control {...register('name')} autoComplete="off" isInvalid={!!errors.name} />
+            {errors.name && <p className="field-problem">{errors.name.message}</p>}
+          </Form.Group>
+          <Form.Group controlId="class-level" className="plan-field">
+            <Form.Label>{say('wordsForAges')}</Form.Label>
+            <Form.Select {...register('readingLevel')}>
+              {READING_LEVELS.map((level) => (
+                <option key={level}>{level}</option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+          <Form.Group controlId="class-zone" className="plan-field">
+            <Form.Label>{say('timeZone')}</Form.Label>
+            <Form.Control {...register('timeZone')} autoComplete="off" isInvalid={!!errors.timeZone} />
+            {errors.timeZone && <p className="field-problem">{errors.timeZone.message}</p>}
+          </Form.Group>
+        </div>
+        <fieldset className="meeting-days">
+          <legend>{say('meetsOn')}</legend>
+          {WEEKDAYS.map((name, index) => (
+            <Form.Check
+              key={name}
+              inline
+              type="checkbox"
+              id={`class-meets-${name}`}
+              label={name}
+              checked={days.includes(index + 1)}
+              onChange={() => toggle(index + 1)}
+            />
+          ))}
+          {errors.meetingDays?.message && <p className="field-problem">{errors.meetingDays.message}</p>}
+        </fieldset>
+        <Holidays form={form} refusal={(index) => fieldMessage(save.error, `holidays.${index}.to`)} />
+        <Form.Check
+          {...register('asksPin')}
+          type="checkbox"
+          id="class-pin"
+          className="mb-3"
+          label={say('eachStudentTypesAPinOfFour')}
+        />
+        {schoolClass && <ClassJoining schoolClass={schoolClass} />}
+        {schoolClass && (
+          <ClassCode code={schoolClass.code} isBusy={recode.isPending} onNew={() => recode.mutate()} />
+        )}
+        {!(save.error && fieldMessage(save.error, 'holidays.0.to')) && (
+          <FailureNote
+            error={save.error ?? recode.error ?? (isUnconfirmed(remove.error) ? null : remove.error)}
           />
-        ))}
-        {errors.meetingDays?.message && <p className="field-problem">{errors.meetingDays.message}</p>}
-      </fieldset>
-      <Holidays form={form} refusal={(index) => fieldMessage(save.error, `holidays.${index}.to`)} />
-      <Form.Check
-        {...register('asksPin')}
-        type="checkbox"
-        id="class-pin"
-        className="mb-3"
-        label={say('eachStudentTypesAPinOfFour')}
-      />
-      {schoolClass && <ClassJoining schoolClass={schoolClass} />}
-      {schoolClass && (
-        <ClassCode code={schoolClass.code} isBusy={recode.isPending} onNew={() => recode.mutate()} />
-      )}
-      {!(save.error && fieldMessage(save.error, 'holidays.0.to')) && (
-        <FailureNote error={save.error ?? recode.error ?? remove.error} />
-      )}
-      <div className="button-row">
-        <Button type="submit" disabled={save.isPending || (schoolClass !== undefined && !formState.isDirty)}>
-          {schoolClass ? say('keepTheseChanges') : say('makeThisClass')}
-        </Button>
-        {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
-      </div>
-    </Form>
+        )}
+        <div className="button-row">
+          <Button
+            type="submit"
+            disabled={save.isPending || (schoolClass !== undefined && !formState.isDirty)}
+          >
+            {schoolClass ? say('keepTheseChanges') : say('makeThisClass')}
+          </Button>
+          {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
+        </div>
+      </Form>
+      {isUnconfirmed(remove.error) && <ConfirmPassword onConfirmed={() => remove.mutate()} />}
+    </>
   );
 }
 

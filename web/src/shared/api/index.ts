@@ -19,6 +19,7 @@ export {
   seedLotsQuery,
   sensorDaysQuery,
   sessionQuery,
+  sessionsQuery,
   experimentsQuery,
   studyQuery,
   ticksQuery,

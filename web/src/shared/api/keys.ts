@@ -1,6 +1,7 @@
 /** What each thing is kept under. A key stands for all that begin with it. */
 export const keys = {
   session: ['session'],
+  sessions: ['sessions'],
   experiments: ['experiments'],
   crops: ['crops'],
   seedLots: ['seed-lots'],

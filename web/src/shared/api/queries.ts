@@ -128,6 +128,12 @@ export function careQuery(experimentId: string) {
   });
 }
 
+/** Where the teacher is signed in. */
+export const sessionsQuery = queryOptions({
+  queryKey: keys.sessions,
+  queryFn: () => call(accountRoutes.sessions, {}),
+});
+
 /** What loggers measured, by day. */
 export function sensorDaysQuery(experimentId: string) {
   return queryOptions({

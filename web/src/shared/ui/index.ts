@@ -2,6 +2,7 @@ export { arrowWay, withinPicture } from './arrow-keys.ts';
 export { Choice, choicesOf } from './choice.tsx';
 export { ClaimNotes } from './claim-notes.tsx';
 export { WEEKDAYS, dayOfYear, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
+export { ConfirmPassword, isUnconfirmed } from './confirm-password.tsx';
 export { FailureNote, fieldMessage } from './failure-note.tsx';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';

@@ -1,9 +1,10 @@
-import type { OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
+import type { ExportQuery, OpenFileRequest, OpenTableRequest, SheetView } from './requests.ts';
 import type { UploadPart } from '../uploads/index.ts';
 import type { ExperimentView } from '../plans/index.ts';
 import { json, request, route } from '../shared/index.ts';
 
 export {
+  ExportQuery,
   MappedVariablePart,
   MeantWordPart,
   MeantZerosPart,
@@ -20,6 +21,7 @@ export const importRoutes = {
     path: '/experiments/:experimentId/tidy.csv',
     summary: 'The experiment as tidy CSV: one row a reading',
     access: 'owner',
+    query: request<ExportQuery>('ExportQuery'),
     file: 'text/csv',
   }),
   exportSheet: route({
@@ -27,6 +29,7 @@ export const importRoutes = {
     path: '/experiments/:experimentId/tidy.xlsx',
     summary: 'The same table as a spreadsheet',
     access: 'owner',
+    query: request<ExportQuery>('ExportQuery'),
     file: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
   }),
   exportBundle: route({

@@ -35,6 +35,14 @@ import {
 import { IsCalendarDay, Nested, NestedList, Trimmed } from '../shared/index.ts';
 import { UploadPart } from '../uploads/index.ts';
 
+/** What an export has in it. */
+export class ExportQuery {
+  /** Names of children stand in it; numbers in their place when left out. */
+  @IsOptional()
+  @IsIn(['yes', 'no'])
+  names?: 'yes' | 'no';
+}
+
 /** A file to open as an experiment: a tidy CSV, or a bundle. */
 export class OpenFileRequest extends UploadPart {
   @Trimmed()

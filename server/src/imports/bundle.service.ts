@@ -25,6 +25,7 @@ import { Photo } from '../photos/index.ts';
 import { type Bundle, type BundleRow, bundleTexts, noBundle, picturesOf, readBundle } from './bundle.ts';
 import { careRow, insertBundledCare } from './bundle-care.ts';
 import { BundledPictures, insertPhotos, photosForBundle } from './bundle-photos.ts';
+import { rosterNames } from './observers.ts';
 import { openZip } from './open-zip.ts';
 import { zipStream } from './zip-stream.ts';
 import { ImportsService } from './imports.service.ts';
@@ -90,6 +91,7 @@ export class BundleService {
         this.source.getRepository(Prediction).find({ ...of, order: { recordedAt: 'ASC' } }),
         this.source.getRepository(Conclusion).find({ ...of, order: { recordedAt: 'ASC' } }),
       ]);
+    const nameOf = withoutNames(await rosterNames(this.source, experiment));
     const numbers = new Map(units.map((unit) => [unit.id, unit.number]));
     const places = new Map(containers.map(({ id }, index) => [id, index + 1]));
     const photographed = await photosForBundle(this.source, experimentId, numbers);
@@ -177,8 +179,12 @@ export class BundleService {
   }
 }
 
-function nameOf({ observer, studentId }: { observer: string; studentId: string | null }): string {
-  return studentId === null ? observer : say('aStudent');
+/** Calls teams and teachers as they are, and no child by name. */
+function withoutNames(
+  names: ReadonlySet<string>,
+): (made: { observer: string; studentId: string | null }) => string {
+  return ({ observer, studentId }) =>
+    studentId !== null || names.has(observer) ? say('aStudent') : observer;
 }
 
 async function insertTables(

@@ -112,6 +112,52 @@ describe('a bundle', () => {
     expect((await guesses(teacher, newId)).body.length).toBe((await guesses(demo, id)).body.length);
   });
 
+  test('no child is named in any export unless the teacher ticks it, and no cell begins like a formula', async () => {
+    const id = await idOf('Does seaweed feed make zinnias taller?');
+    const experiment = (await demo.get(`/api/experiments/${id}`)).body;
+    const [schoolClass] = (await demo.get('/api/classes')).body;
+    const names: string[] = schoolClass.students.map(
+      ({ displayName }: { displayName: string }) => displayName,
+    );
+    expect(names).toHaveLength(15);
+    const student = schoolClass.students.find(
+      ({ displayName }: { displayName: string }) => displayName === 'Bea',
+    );
+    const tablet = server.client();
+    await tablet.post('/api/device').send({ code: schoolClass.code }).expect(200);
+    await tablet.put('/api/device/student').send({ studentId: student.id, pin: student.pin }).expect(200);
+    const [pot] = (await tablet.get('/api/device/pots').expect(200)).body;
+    const reading = {
+      ...{ unitId: pot.unitId, variableId: pot.variable.id, observedOn: experiment.today, state: 'not_read' },
+      ...{ entered: '', unitOfMeasure: 'cm', precision: 0.5 },
+    };
+    await tablet.put(`/api/device/readings/${uuid()}`).send(reading).expect(200);
+    const formula = { kind: 'note', happenedOn: experiment.sowOn, unitIds: null, amount: null };
+    await demo
+      .put(`/api/experiments/${id}/care/${uuid()}`)
+      .send({ ...formula, note: '=HYPERLINK("http://x.example")' })
+      .expect(200);
+
+    const path = `/api/experiments/${id}`;
+    const texts = async (file: string): Promise<string> => {
+      const bytes = await bytesOf(demo, `${path}/${file}`);
+      if (!/zip|xlsx/.test(file)) return bytes.toString();
+      return Object.entries(unzipSync(bytes))
+        .filter(([name]) => /\.(csv|json|xml)$/.test(name))
+        .map(([, content]) => strFromU8(content))
+        .join('\n');
+    };
+    const named = (text: string): string[] =>
+      names.filter((name) => new RegExp(String.raw`(?<![\p{L}])${name}(?![\p{L}])`, 'u').test(text));
+    for (const file of ['tidy.csv', 'tidy.xlsx', 'bundle.zip', 'calendar.ics'])
+      expect([file, named(await texts(file))]).toEqual([file, []]);
+    expect(await texts('tidy.csv')).toContain('student 1');
+    expect(named(await texts('tidy.csv?names=yes'))).toEqual(['Bea']);
+    const bundle = await texts('bundle.zip');
+    expect(bundle).toContain("'=HYPERLINK");
+    expect(bundle).not.toMatch(/[,\n]"?=HYPERLINK/);
+  });
+
   test('takes photos, marks and measures along', async () => {
     const id = await idOf('Does a clear lid help mustard cover its pan sooner?');
     const path = `/api/experiments/${id}/photos`;

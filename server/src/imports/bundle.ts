@@ -1,3 +1,4 @@
+import { guardText, unguardText } from '@bright-sprout/core/imports';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
@@ -143,7 +144,12 @@ export function bundleTexts(bundle: Bundle): Uint8Array {
     (typeof BUNDLE_TABLES)[BundleTable],
   ][]) {
     const columns = Object.keys(table.columns);
-    const rows = bundle.tables[name].map((row) => columns.map((column) => row[column] ?? ''));
+    const types = Object.values(table.columns);
+    const rows = bundle.tables[name].map((row) =>
+      columns.map((column, at) =>
+        types[at] === 'string' ? guardText(row[column] ?? '') : (row[column] ?? ''),
+      ),
+    );
     files[`${name}.csv`] = csv([columns, ...rows]);
     resources.push(resource(name, table.description, Object.entries(table.columns)));
   }
@@ -215,7 +221,9 @@ export async function readBundle(zip: OpenZip): Promise<Bundle> {
     if (!bytes || bytes.length === 0) return [];
     const [header = [], ...rows] = readCsv(bytes);
     if (rows.length > MOST_TABLE_ROWS) throw noBundle();
-    return rows.map((row) => Object.fromEntries(header.map((column, at) => [column, row[at] ?? ''])));
+    return rows.map((row) =>
+      Object.fromEntries(header.map((column, at) => [column, unguardText(row[at] ?? '')])),
+    );
   };
   return {
     title: textOf(description.title, 'Experiment'),

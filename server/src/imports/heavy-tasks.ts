@@ -12,18 +12,25 @@ export interface ToOpen<Request> {
   readonly teacher: KnownTeacher;
 }
 
+/** An experiment to write into a file. */
+export interface ToExport {
+  readonly id: string;
+  /** Whether names of children stand in it. */
+  readonly hasNames: boolean;
+}
+
 /** Files in and out. Files from outside are read in threads with little memory. */
 export const exchangeTasks = {
   tidyCsv: {
     name: 'tidy-csv',
     pool: 'figures',
-    run: (services, id) => services.get(ImportsService).tidyCsv(id),
-  } satisfies HeavyTask<string, Uint8Array>,
+    run: (services, { id, hasNames }) => services.get(ImportsService).tidyCsv(id, hasNames),
+  } satisfies HeavyTask<ToExport, Uint8Array>,
   tidySheet: {
     name: 'tidy-sheet',
     pool: 'figures',
-    run: (services, id) => services.get(ImportsService).tidySheet(id),
-  } satisfies HeavyTask<string, Uint8Array>,
+    run: (services, { id, hasNames }) => services.get(ImportsService).tidySheet(id, hasNames),
+  } satisfies HeavyTask<ToExport, Uint8Array>,
   bundle: {
     name: 'bundle',
     pool: 'figures',

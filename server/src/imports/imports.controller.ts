@@ -1,14 +1,19 @@
-import { importRoutes, OpenFileRequest, OpenTableRequest } from '@bright-sprout/contract/imports';
+import {
+  ExportQuery,
+  importRoutes,
+  OpenFileRequest,
+  OpenTableRequest,
+} from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { UploadPart } from '@bright-sprout/contract/uploads';
-import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
+import { Body, Controller, Header, Param, Query, StreamableFile } from '@nestjs/common';
+import { AuditService, CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { PlansService } from '../plans/index.ts';
 import { type HeavyTask, HeavyWork, jsonFile, Operation } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { BundleService } from './bundle.service.ts';
 import { ExampleService } from './example.service.ts';
-import { exchangeTasks, type ToOpen } from './heavy-tasks.ts';
+import { exchangeTasks, type ToExport, type ToOpen } from './heavy-tasks.ts';
 
 const SHEET_TYPE = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet';
 
@@ -19,25 +24,40 @@ export class ImportsController {
     private readonly heavy: HeavyWork,
     private readonly bundles: BundleService,
     private readonly example: ExampleService,
+    private readonly audit: AuditService,
     private readonly uploads: UploadsService,
     private readonly plans: PlansService,
   ) {}
 
   @Operation(importRoutes.exportTidy)
   @Header('Content-Disposition', 'attachment; filename="experiment.csv"')
-  exportTidy(@Param('experimentId') id: string): Promise<StreamableFile> {
-    return this.#file(exchangeTasks.tidyCsv, id, 'text/csv; charset=utf-8');
+  async exportTidy(
+    @Param('experimentId') id: string,
+    @Query() query: ExportQuery,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<StreamableFile> {
+    await this.audit.note('exported', teacher.id, id);
+    return this.#file(exchangeTasks.tidyCsv, exportOf(id, query), 'text/csv; charset=utf-8');
   }
 
   @Operation(importRoutes.exportSheet)
   @Header('Content-Disposition', 'attachment; filename="experiment.xlsx"')
-  exportSheet(@Param('experimentId') id: string): Promise<StreamableFile> {
-    return this.#file(exchangeTasks.tidySheet, id, SHEET_TYPE);
+  async exportSheet(
+    @Param('experimentId') id: string,
+    @Query() query: ExportQuery,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<StreamableFile> {
+    await this.audit.note('exported', teacher.id, id);
+    return this.#file(exchangeTasks.tidySheet, exportOf(id, query), SHEET_TYPE);
   }
 
   @Operation(importRoutes.exportBundle)
   @Header('Content-Disposition', 'attachment; filename="experiment.zip"')
-  async exportBundle(@Param('experimentId') id: string): Promise<StreamableFile> {
+  async exportBundle(
+    @Param('experimentId') id: string,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<StreamableFile> {
+    await this.audit.note('exported', teacher.id, id);
     const texts = await this.heavy.bytes(exchangeTasks.bundle, id);
     return new StreamableFile(this.bundles.stream(texts), { type: 'application/zip' });
   }
@@ -88,8 +108,12 @@ export class ImportsController {
     return this.#open(exchangeTasks.openBundle, { id, request: { ...body }, teacher });
   }
 
-  async #file(task: HeavyTask<string, Uint8Array>, id: string, type: string): Promise<StreamableFile> {
-    return new StreamableFile(await this.heavy.bytes(task, id), { type });
+  async #file(
+    task: HeavyTask<ToExport, Uint8Array>,
+    wanted: ToExport,
+    type: string,
+  ): Promise<StreamableFile> {
+    return new StreamableFile(await this.heavy.bytes(task, wanted), { type });
   }
 
   async #open<Request extends UploadPart>(
@@ -100,4 +124,8 @@ export class ImportsController {
     await this.uploads.forget(wanted.teacher.id, wanted.request);
     return this.plans.view(wanted.id, wanted.teacher);
   }
+}
+
+function exportOf(id: string, { names }: ExportQuery): ToExport {
+  return { id, hasNames: names === 'yes' };
 }

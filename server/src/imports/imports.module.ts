@@ -1,4 +1,5 @@
 import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.ts';
 import { PlansModule } from '../plans/index.ts';
 import { ReadingsModule } from '../readings/index.ts';
 import { UploadsModule } from '../uploads/index.ts';
@@ -9,7 +10,7 @@ import { ImportsService } from './imports.service.ts';
 
 /** Files in and out. */
 @Module({
-  imports: [PlansModule, ReadingsModule, UploadsModule],
+  imports: [AccountsModule, PlansModule, ReadingsModule, UploadsModule],
   controllers: [ImportsController],
   providers: [ExampleService, ImportsService, BundleService],
   exports: [ImportsService],

@@ -22,6 +22,7 @@ import { Clock, inTransaction, isDuplicate } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { exchangedRows } from './exchanged-rows.ts';
 import { readCsv } from './read-csv.ts';
+import { numberedObservers } from './observers.ts';
 import { readSheets } from './read-sheets.ts';
 import { unreadable } from './unreadable.ts';
 import { writeCsv } from './write-csv.ts';
@@ -58,18 +59,18 @@ export class ImportsService {
   ) {}
 
   /** The experiment as tidy CSV with its header, UTF-8, lines ended by CR LF (RFC 4180). */
-  async tidyCsv(experimentId: string): Promise<Uint8Array> {
-    return writeCsv(tidyParts(await this.#exchanged(experimentId)));
+  async tidyCsv(experimentId: string, hasNames: boolean): Promise<Uint8Array> {
+    return writeCsv(tidyParts(await this.#exchanged(experimentId, hasNames)));
   }
 
   /** The experiment as a spreadsheet. */
-  async tidySheet(experimentId: string): Promise<Uint8Array> {
-    return writeSheet(tidyParts(await this.#exchanged(experimentId)));
+  async tidySheet(experimentId: string, hasNames: boolean): Promise<Uint8Array> {
+    return writeSheet(tidyParts(await this.#exchanged(experimentId, hasNames)));
   }
 
-  /** The experiment as rows of a tidy table, the header first. */
+  /** The experiment as rows of a tidy table, the header first, without names of children. */
   async tidyRows(experimentId: string): Promise<string[][]> {
-    return writeTidy(await this.#exchanged(experimentId));
+    return writeTidy(await this.#exchanged(experimentId, false));
   }
 
   /** The sheets of a spreadsheet; nothing is stored. */
@@ -178,12 +179,16 @@ export class ImportsService {
     });
   }
 
-  async #exchanged(experimentId: string): Promise<ExchangedExperiment> {
+  /** @param hasNames whether students are called by name, or by a number that is the same all through the file */
+  async #exchanged(experimentId: string, hasNames: boolean): Promise<ExchangedExperiment> {
     const plan = await this.store.load(experimentId);
     const { experiment } = plan;
     const unitIndex = new Map(plan.units.map((unit, index) => [unit.id, index]));
     const variableIndex = new Map(plan.variables.map((variable, index) => [variable.id, index]));
     const readings = await this.readings.all(experiment.id);
+    const observerOf = hasNames
+      ? ({ observer }: { observer: string }) => observer
+      : await numberedObservers(this.source, experiment);
     return {
       question: experiment.question,
       crop: experiment.cropName,
@@ -220,7 +225,7 @@ export class ImportsService {
         unitOfMeasure: reading.unitOfMeasure,
         precision: reading.precision,
         entered: reading.entered,
-        observer: reading.observer,
+        observer: observerOf(reading),
         recordedAt: reading.recordedAt,
         unit: unitIndex.get(reading.unitId) ?? 0,
         variable: variableIndex.get(reading.variableId) ?? 0,

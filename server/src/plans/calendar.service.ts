@@ -55,7 +55,7 @@ export class CalendarService {
     const { tasks } = calendarWithChanges(plan, { crops, lots }, stored.tasks.map(taskChange));
     const { question, version } = stored.experiment;
     const calendar = ical({
-      name: question,
+      name: oneLine(question),
       method: ICalCalendarMethod.PUBLISH,
       prodId: '//Bright Sprout//EN',
     });
@@ -69,17 +69,17 @@ export class CalendarService {
         start: new Date(`${task.day}T00:00:00Z`),
         end: new Date(`${addDays(task.day, 1)}T00:00:00Z`),
         allDay: true,
-        summary: say('task', {
-          words,
-          forWhom,
-          ifWho: task.who ? 'yes' : 'no',
-          who: task.who,
-        }),
-        description: question,
+        summary: oneLine(say('task', { words, forWhom, ifWho: task.who ? 'yes' : 'no', who: task.who })),
+        description: oneLine(question),
       });
     }
     return calendar.toString();
   }
+}
+
+/** Text without line ends and other signs that would begin a line of their own in a calendar. */
+function oneLine(text: string): string {
+  return text.replaceAll(/[\p{Cc}\u2028\u2029]+/gu, ' ').trim();
 }
 
 function taskChange(task: Task) {

@@ -3,7 +3,8 @@ import { say } from '@bright-sprout/words/comparison';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import { Printer, Projector } from 'lucide-react';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
-import { memo, useCallback, useEffect } from 'react';
+import { memo, useCallback, useEffect, useState } from 'react';
+import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { addressOf } from '../shared/api/index.ts';
 import { ChartScale } from '../shared/charts/index.ts';
@@ -61,6 +62,7 @@ export default function CompareStage() {
   const { chosen } = choices;
   const asked = search.get('tab');
   const tab: Tab = asked && asked in TABS ? (asked as Tab) : 'answer';
+  const [hasNames, setHasNames] = useState(false);
   const isBig = search.get('big') === 'yes';
   useBigLetters(isBig);
   const Show = TABS[tab].show;
@@ -119,13 +121,24 @@ export default function CompareStage() {
               <a
                 key={kind}
                 className="btn btn-light btn-sm"
-                href={addressOf(EXPORTS[kind].route, { experimentId: experiment.id })}
+                href={addressOf(
+                  EXPORTS[kind].route,
+                  { experimentId: experiment.id },
+                  hasNames && kind !== 'bundle' ? { names: 'yes' } : {},
+                )}
                 download={`${fileName(experiment.question)}.${EXPORTS[kind].ending}`}
                 title={EXPORTS[kind].title}
               >
                 {EXPORTS[kind].name}
               </a>
             ))}
+            <Form.Check
+              id="export-names"
+              className="export-names"
+              label={say('withNamesOfChildren')}
+              checked={hasNames}
+              onChange={({ target }) => setHasNames(target.checked)}
+            />
           </div>
         </aside>
         <div className="compare-main">

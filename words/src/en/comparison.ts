@@ -198,6 +198,7 @@ export default {
   stages: 'Stages',
   daysToEachStage: 'Days to each stage',
   pairsAsATable: 'Pairs as a table',
+  withNamesOfChildren: 'CSV and XLSX with names of children',
   luckInTries: 'Luck alone: {times} tries',
   tryItOften: 'Each dot is a try with nothing changed. In the brown ones luck did the same.',
   stage: 'Stage',

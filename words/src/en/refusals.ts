@@ -63,6 +63,7 @@ export default {
   confirmFirst: 'Give your password again: this cannot be taken back.',
   thisExperimentIsFinishedForStudents: 'This experiment is finished. Show your teacher what you still have.',
   placeTaken: 'Another pot stands in row {row}, place {column}, then. Swap the two, or choose a free place.',
+  studentNumber: 'student {number}',
   exampleOf: 'Example: {question}',
   noSuchPlace: 'There is no such place: choose one of a container of this experiment.',
   aMoveIsOfItsPots: 'Give each pot that was moved one place.',

@@ -37,6 +37,12 @@ export class RunLock {
     return lock;
   }
 
+  /** The address of the run that holds a folder; undefined where none does. */
+  static holder(folder: string): string | undefined {
+    const held = readLock(join(folder, 'running.json'));
+    return held && isRunning(held.run) ? held.address : undefined;
+  }
+
   /** Notes the server that this run started. */
   noteServer(server: OwnProcess): void {
     this.#content = { ...this.#content, server };

@@ -1,10 +1,11 @@
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
+import { keepDailyCopies } from './backup/daily-copies.ts';
 import { buildIfChanged } from './build.ts';
 import { demoPassword } from './demo-password.ts';
 import { isUpToDate, migrationNames } from './migration-state.ts';
-import { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
+import { type PrivateDatabase, runningPrivateDatabase, startPrivateDatabase } from './private-database.ts';
 import { type Kept, keepRunning } from './keep-running.ts';
 import { addressOf, requireFreePort, stopCommands, watchParent } from './processes.ts';
 import { RunLock } from './run-lock.ts';
@@ -98,6 +99,8 @@ async function run(root: string, args: readonly string[]): Promise<void> {
     });
     database.onUnexpectedEnd(again);
   }
+  const copied = external ? settings.migrationUrl : await runningPrivateDatabase(folder);
+  if (copied) keepDailyCopies(copied, folder, KEPT.say);
   console.log(`\nBright Sprout is ready: ${address}`);
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',

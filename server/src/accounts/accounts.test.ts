@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
+import { resetPassword } from './index.ts';
 import { CLASS, startSown } from '../app/testing/experiments.ts';
 import { startTestServer, type TestServer } from '../app/testing/server.ts';
 
@@ -299,6 +300,21 @@ describe('an account in use', () => {
       expect(kinds).toContain(kind);
     expect(JSON.stringify(rows)).not.toMatch(/@|Ada|school/);
   });
+});
+
+test('a lost password is made anew by the keeper of the server, and every device is out', async () => {
+  const email = 'lost@school.example';
+  const client = server.client();
+  await client
+    .post('/api/teachers')
+    .send({ ...ACCOUNT, email })
+    .expect(200);
+  expect(await resetPassword(server.app, 'nobody@school.example')).toBeUndefined();
+  const password = await resetPassword(server.app, ` ${email.toUpperCase()} `);
+  expect(password).toMatch(/^([a-z2-9]{4}-){3}[a-z2-9]{4}$/);
+  await client.get('/api/session').expect(401);
+  await client.post('/api/session').send({ email, password: ACCOUNT.password }).expect(401);
+  await client.post('/api/session').send({ email, password }).expect(200);
 });
 
 describe('a server', () => {

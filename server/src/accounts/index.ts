@@ -4,6 +4,7 @@ export { AuditEvent, type AuditKind } from './audit-event.entity.ts';
 export { AuditService } from './audit.service.ts';
 export { KnownDevice } from './known-device.entity.ts';
 export { AccountsModule } from './accounts.module.ts';
+export { resetPassword } from './reset-password.ts';
 export { Session } from './session.entity.ts';
 export { CONFIRMED_MS, hashOf, SessionsService } from './sessions.service.ts';
 export { SignInAttempts } from './sign-in-attempts.entity.ts';

@@ -177,6 +177,6 @@ export function requireFreePort(port: number, host: string): Promise<void> {
 }
 
 /** A web address; an address of IPv6 stands in brackets. */
-export function addressOf(host: string, port: number): string {
-  return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+export function addressOf(host: string, port: number, isSafe = false): string {
+  return `${isSafe ? 'https' : 'http'}://${host.includes(':') ? `[${host}]` : host}:${port}`;
 }

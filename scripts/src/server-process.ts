@@ -1,14 +1,7 @@
 import { type ChildProcess, spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
-import {
-  addressOf,
-  endWithThisProcess,
-  type OwnProcess,
-  ownProcess,
-  runToEnd,
-  stopProcess,
-} from './processes.ts';
+import { endWithThisProcess, type OwnProcess, ownProcess, runToEnd, stopProcess } from './processes.ts';
 import { Trouble } from './tools.ts';
 
 const START_TRIES = 1800;
@@ -100,12 +93,14 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     stopping = true;
     await stopProcess(own, STOP_PATIENCE_MS);
   };
-  const health = `${addressOf(settings.host, settings.port)}/api/health`;
+  let isListening = false;
+  child.on('message', (message) => {
+    if (message === 'listening') isListening = true;
+  });
   for (let attempt = 0; attempt < START_TRIES; attempt += 1) {
     if (child.exitCode !== null || child.signalCode !== null) break;
-    // Any answer will do: a database that is away for a moment is no reason to end the server.
-    const answer = await fetch(health).catch(() => undefined);
-    if (answer) {
+    // It says so itself once it listens: a database that is away for a moment is no reason to end it.
+    if (isListening) {
       const onUnexpectedEnd = (listener: () => void): void => {
         if (child.exitCode !== null || child.signalCode !== null) listener();
         else child.once('exit', () => stopping || listener());

@@ -1,4 +1,6 @@
 import { existsSync, mkdirSync, readFileSync } from 'node:fs';
+import type { Server } from 'node:http';
+import { networkInterfaces } from 'node:os';
 import { join, resolve } from 'node:path';
 import { createInterface } from 'node:readline/promises';
 import { keepDailyCopies } from './backup/daily-copies.ts';
@@ -8,6 +10,8 @@ import { isUpToDate, migrationNames } from './migration-state.ts';
 import { type PrivateDatabase, runningPrivateDatabase, startPrivateDatabase } from './private-database.ts';
 import { type Kept, keepRunning } from './keep-running.ts';
 import { addressOf, requireFreePort, stopCommands, watchParent } from './processes.ts';
+import { type RoomCertificate, roomCertificate } from './room-certificate.ts';
+import { serveTrustPage } from './trust-page.ts';
 import { RunLock } from './run-lock.ts';
 import {
   type RunningServer,
@@ -21,7 +25,13 @@ import { Trouble, writeWhole } from './tools.ts';
 import { watchDisk } from './watch-disk.ts';
 
 /** What was started, in the order in which it is to be stopped. */
-const started: { lock?: RunLock; server?: RunningServer; database?: PrivateDatabase } = {};
+const started: {
+  lock?: RunLock;
+  server?: RunningServer;
+  database?: PrivateDatabase;
+  trust?: Server | undefined;
+} = {};
+const KNOWN_ARGUMENTS: readonly string[] = ['--fresh', '--yes', '--classroom', '--https'];
 let isStopping = false;
 let isDiskFull = false;
 
@@ -39,20 +49,26 @@ export async function start(root: string, args: readonly string[]): Promise<void
 }
 
 async function run(root: string, args: readonly string[]): Promise<void> {
-  const unknown = args.find((argument) => argument !== '--fresh' && argument !== '--yes');
+  const unknown = args.find((argument) => !KNOWN_ARGUMENTS.includes(argument));
   if (unknown)
     throw new Trouble(
-      `"${unknown}" is not known. Use: npm start, npm start -- --fresh, npm start -- --fresh --yes`,
+      `"${unknown}" is not known. Use: npm start, with any of ${KNOWN_ARGUMENTS.join(', ')} after --`,
     );
   const fresh = args.includes('--fresh') && (args.includes('--yes') || (await askForReset()));
   const folder = resolve(root, process.env.BRIGHT_SPROUT_DATA ?? '.data');
-  const host = process.env.HOST ?? '127.0.0.1';
+  const isClassroom = args.includes('--classroom');
+  const host = process.env.HOST ?? (isClassroom ? '0.0.0.0' : '127.0.0.1');
   const port = portFrom(process.env.PORT);
-  const address = addressOf(host, port);
+  const isSafe = args.includes('--https') || process.env.BRIGHT_SPROUT_TLS_CERT !== undefined;
+  const address = addressOf(isClassroom ? '127.0.0.1' : host, port, isSafe);
   makeFolder(folder);
   started.lock = await RunLock.take(folder, address);
   await requireFreePort(port, host);
 
+  const room =
+    args.includes('--https') && process.env.BRIGHT_SPROUT_TLS_CERT === undefined
+      ? roomCertificate(folder, roomAddresses(), new Date())
+      : undefined;
   const external = process.env.BRIGHT_SPROUT_DB_URL;
   const [database, stamp] = await Promise.all([
     external ? undefined : startPrivateDatabase(folder).then((it) => (started.database = it)),
@@ -65,6 +81,9 @@ async function run(root: string, args: readonly string[]): Promise<void> {
     appUrl: external ?? (database as PrivateDatabase).appUrl,
     migrationUrl:
       process.env.BRIGHT_SPROUT_MIGRATION_DB_URL ?? external ?? (database as PrivateDatabase).migrationUrl,
+    ...(room
+      ? { extra: { BRIGHT_SPROUT_TLS_CERT: room.certPath, BRIGHT_SPROUT_TLS_KEY: room.keyPath } }
+      : {}),
   };
   const password = demoPassword(folder);
   const hasDemo = await prepare(settings, folder, stamp, password, fresh, external !== undefined);
@@ -102,10 +121,42 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   const copied = external ? settings.migrationUrl : await runningPrivateDatabase(folder);
   if (copied) keepDailyCopies(copied, folder, KEPT.say);
   console.log(`\nBright Sprout is ready: ${address}`);
+  if (isClassroom) await tellClassroom(port, isSafe, room);
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
   );
   console.log('Stop with Ctrl-C.\n');
+}
+
+/** Addresses of this machine in the networks that it is in. */
+function roomAddresses(): string[] {
+  return Object.values(networkInterfaces())
+    .flatMap((one) => one ?? [])
+    .filter(({ family, internal }) => family === 'IPv4' && !internal)
+    .map(({ address }) => address);
+}
+
+/** Says where tablets open it, and, with a certificate of the room, where they are told to trust it. */
+async function tellClassroom(
+  port: number,
+  isSafe: boolean,
+  room: RoomCertificate | undefined,
+): Promise<void> {
+  const addresses = roomAddresses();
+  const origins = addresses.map((one) => addressOf(one, port, isSafe));
+  if (origins.length === 0) {
+    console.log('This machine is in no network: only it can open Bright Sprout.');
+    return;
+  }
+  console.log(`Tablets open: ${origins.map((origin) => `${origin}/join`).join('  or  ')}`);
+  if (!room) return;
+  started.trust = await serveTrustPage(room, origins, port + 1, '0.0.0.0').catch(() => undefined);
+  console.log(
+    started.trust
+      ? `First, once for each tablet: ${addressOf(addresses[0] ?? '', port + 1, false)}`
+      : `Port ${port + 1} is taken: the page that helps tablets trust this room is not shown.`,
+  );
+  console.log(`SHA-256 of the room’s certificate: ${room.fingerprint}`);
 }
 
 /**
@@ -184,6 +235,7 @@ async function stopAll(code: number): Promise<void> {
   if (isStopping) return;
   isStopping = true;
   console.log('stopping …');
+  started.trust?.close();
   await stopCommands('SIGTERM', 3000);
   await started.server?.stop();
   await started.database?.stop();

@@ -54,6 +54,9 @@ export const GALERA: Tool = {
   packages: ['galera-4', 'rsync', 'lsof'],
 };
 
+/** What makes certificates. */
+export const OPENSSL: Tool = { what: 'OpenSSL', programs: ['openssl'], packages: ['openssl'] };
+
 /** Lets programs see another time; for trials. */
 export const FAKETIME: Tool = { what: 'faketime', programs: ['faketime'], packages: ['faketime'] };
 

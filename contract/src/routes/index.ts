@@ -6,6 +6,7 @@ import { journalRoutes } from '../journal/index.ts';
 import { lessonRoutes } from '../lessons/index.ts';
 import { liveRoutes } from '../live/index.ts';
 import { accountRoutes } from '../accounts/index.ts';
+import { networkRoutes } from '../network/index.ts';
 import { inventoryRoutes } from '../inventory/index.ts';
 import { photoRoutes } from '../photos/index.ts';
 import { predictionRoutes } from '../predictions/index.ts';
@@ -31,6 +32,7 @@ export const healthRoutes = {
 /** Every operation of the API under its name. */
 export const ROUTES = {
   ...healthRoutes,
+  ...networkRoutes,
   ...accountRoutes,
   ...classRoutes,
   ...uploadRoutes,

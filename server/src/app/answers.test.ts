@@ -249,6 +249,7 @@ test('comparing, and files', async () => {
     .post('/api/files/sheets')
     .send(await sendFile(teacher, sheet))
     .expect(200);
+  await teacher.get('/api/network').expect(200);
   await teacher.get('/api/sessions').expect(200);
   await put(teacher, `/files/${uuid()}/example`, {});
   await put(teacher, `/files/${uuid()}/table`, { mapping: MAPPING, ...(await file('tray.csv', TABLE)) });

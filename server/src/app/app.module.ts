@@ -32,6 +32,7 @@ import { CallersService } from './callers.service.ts';
 import { databaseOptions } from './database.ts';
 import { StorageGuard } from './storage.guard.ts';
 import { WORKER_FILE } from './worker-file.ts';
+import { NetworkController } from './network.controller.ts';
 import { HealthController } from './health.controller.ts';
 
 /** Connections of the server itself: many more than saves at once need. */
@@ -71,7 +72,7 @@ export class AppModule {
         ExperimentsModule,
         ...staticFiles(settings.webFolder),
       ],
-      controllers: [HealthController],
+      controllers: [HealthController, NetworkController],
       providers: [
         CallersService,
         StorageGuard,

@@ -26,6 +26,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(settings), {
     logger: settings.logLevel === 'silent' ? false : ['error', 'warn'],
     bodyParser: false,
+    ...(settings.tls ? { httpsOptions: settings.tls } : {}),
   });
   app.set('trust proxy', settings.trustedProxies);
   app.set('query parser', 'simple');

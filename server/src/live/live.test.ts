@@ -128,6 +128,7 @@ describe('news of what was saved', () => {
       signInTries: 1000,
       signInWindowMs: 60_000,
       writesAMinute: 100_000,
+      tls: null,
       beatMs: 15_000,
       registration: 'open',
       trustedProxies: 0,

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { BEAT_MS } from '@bright-sprout/contract/live';
 
 /** Injection token of the {@link Settings}. */
@@ -22,6 +23,8 @@ export interface Settings {
   readonly writesAMinute: number;
   /** How often a stream says that it is there, in milliseconds. */
   readonly beatMs: number;
+  /** Certificate and key, in PEM, of a server that speaks HTTPS itself; `null` for one that does not. */
+  readonly tls: { readonly cert: Buffer; readonly key: Buffer } | null;
   /** Who may open an account. */
   readonly registration: Registration;
   /** Number of proxies in front that are trusted to name the client's address. */
@@ -46,9 +49,18 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     signInWindowMs: numberFrom(env, 'BRIGHT_SPROUT_SIGN_IN_MINUTES', 15) * 60_000,
     writesAMinute: numberFrom(env, 'BRIGHT_SPROUT_WRITES_A_MINUTE', 3000),
     beatMs: BEAT_MS,
+    tls: tlsFrom(env),
     registration: registrationFrom(env.BRIGHT_SPROUT_REGISTRATION ?? 'open'),
     trustedProxies: numberFrom(env, 'BRIGHT_SPROUT_TRUSTED_PROXIES', 0),
   };
+}
+
+function tlsFrom(env: Readonly<Record<string, string | undefined>>): Settings['tls'] {
+  const [cert = '', key = ''] = [env.BRIGHT_SPROUT_TLS_CERT, env.BRIGHT_SPROUT_TLS_KEY];
+  if (cert === '' && key === '') return null;
+  if (cert === '' || key === '')
+    throw new Error('give both BRIGHT_SPROUT_TLS_CERT and BRIGHT_SPROUT_TLS_KEY, or neither');
+  return { cert: readFileSync(cert), key: readFileSync(key) };
 }
 
 function registrationFrom(text: string): Registration {

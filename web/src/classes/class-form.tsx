@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/classes';
+import { oneOf } from '@bright-sprout/words/say';
 import { ClassRequest, classRoutes, type ClassView } from '@bright-sprout/contract/classes';
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { READING_LEVELS } from '@bright-sprout/core/words';
@@ -19,6 +20,7 @@ import {
   fieldMessage,
   QrCode,
   WEEKDAYS,
+  useJoinAddress,
 } from '../shared/ui/index.ts';
 
 /** What a class is called, how old it is, and when it meets. */
@@ -145,10 +147,11 @@ export function ClassForm({
 /** The way in for a tablet's camera, and how well the class reads rulers. */
 function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
   const practice = useQuery(practiceQuery(schoolClass.id)).data;
+  const { origin } = useJoinAddress();
   return (
     <div className="class-joining">
       <QrCode
-        text={`${location.origin}/join?code=${schoolClass.code}`}
+        text={`${origin}/join?code=${schoolClass.code}`}
         label={say('qrCodeThatOpens', { schoolClass: schoolClass.name })}
       />
       <p>
@@ -262,22 +265,30 @@ function Holidays({
 
 /** The code by which students join, and a new one that locks out who has the old. */
 function ClassCode({ code, isBusy, onNew }: { code: string; isBusy: boolean; onNew: () => void }) {
+  const { origin, others, isOnlyHere, isPlain } = useJoinAddress();
   return (
-    <p className="class-code">
-      <Said
-        by={say}
-        code="studentsGoToJoinAndTypeNew"
-        values={{
-          host: location.host,
-          code,
-          address: (parts) => <b className="join-address">{parts}</b>,
-          press: (parts) => (
-            <Button variant="light" size="sm" disabled={isBusy} onClick={onNew}>
-              {parts}
-            </Button>
-          ),
-        }}
-      />
-    </p>
+    <>
+      <p className="class-code">
+        <Said
+          by={say}
+          code="studentsGoToJoinAndTypeNew"
+          values={{
+            host: origin,
+            code,
+            address: (parts) => <b className="join-address">{parts}</b>,
+            press: (parts) => (
+              <Button variant="light" size="sm" disabled={isBusy} onClick={onNew}>
+                {parts}
+              </Button>
+            ),
+          }}
+        />
+      </p>
+      {isOnlyHere && <p className="note-attention">{say('onlyThisComputer')}</p>}
+      {others.length > 0 && (
+        <p className="quiet">{say('orBy', { others: oneOf(others.map((one) => `${one}/join`)) })}</p>
+      )}
+      {!isOnlyHere && isPlain && <p className="quiet">{say('plainLine')}</p>}
+    </>
   );
 }

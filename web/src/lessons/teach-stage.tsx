@@ -8,7 +8,7 @@ import Button from 'react-bootstrap/Button';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useExperiment } from '../shared/experiment/index.ts';
-import { FailureNote, QrCode } from '../shared/ui/index.ts';
+import { useJoinAddress, FailureNote, QrCode } from '../shared/ui/index.ts';
 import { Asking } from './asking.tsx';
 import { BoardEditor } from './board-editor.tsx';
 import { BoardView } from './board-view.tsx';
@@ -136,7 +136,8 @@ function BeginLesson({ lesson: { document } }: { lesson: OpenLesson }) {
   const navigate = useNavigate();
   const { showing, show } = useShowing(experiment.id);
   const first = document.boards.find(({ isHidden }) => !isHidden);
-  const remoteAddress = `${location.origin}/experiments/${experiment.id}/lesson/remote`;
+  const { origin } = useJoinAddress();
+  const remoteAddress = `${origin}/experiments/${experiment.id}/lesson/remote`;
   const begin = (): void => {
     if (!first) return;
     if (!showing) {

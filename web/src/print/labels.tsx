@@ -4,16 +4,17 @@ import { deepText } from '@bright-sprout/core/words';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { Said, QrCode } from '../shared/ui/index.ts';
+import { Said, QrCode, useJoinAddress } from '../shared/ui/index.ts';
 
 /** Address that opens a pot on a tablet. */
-function potAddress(code: string, unitId: string): string {
-  return `${location.origin}/join?code=${code}&pot=${unitId}`;
+function potAddress(origin: string, code: string, unitId: string): string {
+  return `${origin}/join?code=${code}&pot=${unitId}`;
 }
 
 /** One label a pot: number, treatment with mark and code, team, crop, and the way to the pot. */
 export function Labels({ code }: { code: string | undefined }) {
   const { experiment } = useExperiment();
+  const { origin } = useJoinAddress();
   const sowingOf = usePotSowing();
   return (
     <ul className="label-sheet">
@@ -31,7 +32,7 @@ export function Labels({ code }: { code: string | undefined }) {
           </span>
           {code && (
             <QrCode
-              text={potAddress(code, unit.id)}
+              text={potAddress(origin, code, unit.id)}
               label={say('opensPot', { number: unit.number })}
               size={76}
             />
@@ -74,6 +75,7 @@ function KitCard({
   units: readonly UnitView[];
   code: string | undefined;
 }) {
+  const { origin } = useJoinAddress();
   const { experiment } = useExperiment();
   const sowingOf = usePotSowing();
   const seedsOf = new Map<string, { propagule: string; count: number }>();
@@ -131,7 +133,7 @@ function KitCard({
       <p className="kit-caution">{say('nobodyTastesSeedsOrSoilWashHands')}</p>
       {code && (
         <p className="kit-joining">
-          <QrCode text={`${location.origin}/join?code=${code}`} label={say('opensTheClass')} size={70} />{' '}
+          <QrCode text={`${origin}/join?code=${code}`} label={say('opensTheClass')} size={70} />{' '}
           <Said by={say} code="classCode" values={{ code }} />
         </p>
       )}

@@ -13,6 +13,11 @@ export default {
   eachStudentTypesAPinOfFour: 'Each student types a PIN of four digits',
   studentsGoToJoinAndTypeNew:
     'Students go to <address>{host}/join</address> and type <b>{code}</b> <press>New code</press>',
+  onlyThisComputer:
+    'Only this computer can open that address, as Bright Sprout was started for it alone. For tablets stop it and start it with: npm start -- --classroom',
+  orBy: 'If tablets do not find it, they try {others}.',
+  plainLine:
+    'What tablets send goes over the classroom network as it is: others in the same network could read it. For a locked line start with: npm start -- --classroom --https',
   keepTheseChanges: 'Keep these changes',
   makeThisClass: 'Make this class',
   qrCodeThatOpens: 'QR code that opens {schoolClass}',

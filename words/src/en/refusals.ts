@@ -58,7 +58,6 @@ export default {
   passwordIsGuessed:
     'Choose a password of at least 12 characters that is not a common one: three or four words that only you put together are good.',
   registrationClosed: 'New accounts are closed here. Ask whoever looks after this server.',
-  invitationNeeded: 'New accounts are by invitation here. Ask a colleague who has an account for one.',
   passwordIsWrong: 'That is not your password.',
   confirmFirst: 'Give your password again: this cannot be taken back.',
   thisExperimentIsFinishedForStudents: 'This experiment is finished. Show your teacher what you still have.',

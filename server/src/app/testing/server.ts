@@ -50,6 +50,7 @@ export async function startTestServer(
     signInTries: settings.signInTries ?? 1000,
     signInWindowMs: 60_000,
     writesAMinute: settings.writesAMinute ?? 1_000_000,
+    tls: null,
     beatMs: settings.beatMs ?? 15_000,
     registration: settings.registration ?? 'open',
     trustedProxies: settings.trustedProxies ?? 0,

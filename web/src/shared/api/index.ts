@@ -12,6 +12,7 @@ export {
   journalQuery,
   photosQuery,
   lessonQuery,
+  networkQuery,
   pollQuery,
   practiceQuery,
   predictionsQuery,

@@ -2,6 +2,7 @@
 export const keys = {
   session: ['session'],
   sessions: ['sessions'],
+  network: ['network'],
   experiments: ['experiments'],
   crops: ['crops'],
   seedLots: ['seed-lots'],

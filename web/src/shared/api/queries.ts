@@ -2,6 +2,7 @@ import { keys } from './keys.ts';
 import { classRoutes } from '@bright-sprout/contract/classes';
 import { predictionRoutes } from '@bright-sprout/contract/predictions';
 import { comparisonRoutes, type ComparisonQuery, type StudyQuery } from '@bright-sprout/contract/comparison';
+import { networkRoutes } from '@bright-sprout/contract/network';
 import { accountRoutes } from '@bright-sprout/contract/accounts';
 import { inventoryRoutes } from '@bright-sprout/contract/inventory';
 import { photoRoutes } from '@bright-sprout/contract/photos';
@@ -127,6 +128,12 @@ export function careQuery(experimentId: string) {
     queryFn: () => call(careRoutes.care, { params: { experimentId } }),
   });
 }
+
+/** Where tablets open the application. */
+export const networkQuery = queryOptions({
+  queryKey: keys.network,
+  queryFn: () => call(networkRoutes.network, {}),
+});
 
 /** Where the teacher is signed in. */
 export const sessionsQuery = queryOptions({

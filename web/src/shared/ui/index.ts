@@ -4,6 +4,7 @@ export { ClaimNotes } from './claim-notes.tsx';
 export { WEEKDAYS, dayOfYear, inDaysText, longDay, monthOf, recentDay, shortDay } from './dates.ts';
 export { ConfirmPassword, isUnconfirmed } from './confirm-password.tsx';
 export { FailureNote, fieldMessage } from './failure-note.tsx';
+export { type JoinAddress, useJoinAddress } from './join-address.ts';
 export { Logo } from './logo.tsx';
 export { Said } from './said.tsx';
 export { ScrollTable } from './scroll-table.tsx';

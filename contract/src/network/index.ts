@@ -1,0 +1,18 @@
+import { json, route } from '../shared/index.ts';
+
+/** Where other devices open the application. */
+export interface NetworkView {
+  /** Beginnings of addresses, `http://192.168.1.20:8080`, the likeliest first; none where only this machine can. */
+  origins: string[];
+}
+
+/** The network that the server is in. */
+export const networkRoutes = {
+  network: route({
+    method: 'GET',
+    path: '/network',
+    summary: 'Where tablets open the application',
+    access: 'teacher',
+    answer: json<NetworkView>(),
+  }),
+} as const;

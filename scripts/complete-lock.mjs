@@ -1,5 +1,6 @@
 // Run after each change of the packages: a registry may lack binaries for other systems, the lock file then
 // misses these optional packages, and a clean install refuses it. Each gets an entry that no other system uses.
+import { execFileSync } from 'node:child_process';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { root } from './bootstrap.mjs';
@@ -40,6 +41,30 @@ for (const [place, entry] of Object.entries(lock.packages)) {
   }
 }
 
+// A registry in between may leave out what the packages' sums are; each entry gets the one that its registry gives.
+const registry = execFileSync('npm', ['config', 'get', 'registry'], { stdio: ['ignore', 'pipe', 'ignore'] })
+  .toString()
+  .trim()
+  .replace(/\/$/, '');
+const SUMMARY = { accept: 'application/vnd.npm.install-v1+json' };
+const bare = Object.entries(lock.packages).filter(
+  ([place, { link, integrity }]) => place.includes('node_modules/') && !link && !integrity,
+);
+const nameOf = ([place, { name }]) => name ?? place.slice(place.lastIndexOf('node_modules/') + 13);
+const versionsOf = new Map();
+for (const name of new Set(bare.map(nameOf))) {
+  const answer = await fetch(`${registry}/${name.replace('/', '%2f')}`, { headers: SUMMARY });
+  if (answer.ok) versionsOf.set(name, (await answer.json()).versions);
+}
+let summed = 0;
+for (const entry of bare) {
+  const [, locked] = entry;
+  const integrity = versionsOf.get(nameOf(entry))?.[locked.version]?.dist?.integrity;
+  if (!integrity) continue;
+  locked.integrity = integrity;
+  summed += 1;
+}
+
 lock.packages = Object.fromEntries(Object.entries(lock.packages).sort(([a], [b]) => (a < b ? -1 : 1)));
 writeFileSync(path, `${JSON.stringify(lock, null, 2)}\n`);
-console.log(`${added} optional packages added to the lock file`);
+console.log(`${added} optional packages and ${summed} sums added to the lock file`);

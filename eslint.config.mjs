@@ -242,7 +242,7 @@ export default tseslint.config(
     files: ['server/src/**/*.ts'],
     ignores: [
       '**/*.test.ts',
-      'server/src/app/{load-demo,migrate,openapi,outlive-errors}.ts',
+      'server/src/app/{load-demo,migrate,openapi,outlive-errors,run-reset-password}.ts',
       'server/src/imports/bundle.ts',
     ],
     rules: { 'no-restricted-syntax': ['error', ...TEXTS] },

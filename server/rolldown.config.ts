@@ -17,7 +17,10 @@ const entry = (name: string): string => `server/dist/src/app/${name}.js`;
 /** The built server in a few files: Node reads them several times faster than some two thousand, in each thread anew. */
 export default defineConfig({
   input: Object.fromEntries(
-    ['main', 'heavy-worker', 'run-migrate', 'run-load-demo', 'run-reset-password'].map((name) => [name, entry(name)]),
+    ['main', 'heavy-worker', 'run-migrate', 'run-load-demo', 'run-reset-password'].map((name) => [
+      name,
+      entry(name),
+    ]),
   ),
   platform: 'node',
   external: [...INSTALLED, ...NOT_USED],

@@ -93,14 +93,14 @@ export async function startServer(settings: ServerSettings): Promise<RunningServ
     stopping = true;
     await stopProcess(own, STOP_PATIENCE_MS);
   };
-  let isListening = false;
+  const listening = new AbortController();
   child.on('message', (message) => {
-    if (message === 'listening') isListening = true;
+    if (message === 'listening') listening.abort();
   });
   for (let attempt = 0; attempt < START_TRIES; attempt += 1) {
     if (child.exitCode !== null || child.signalCode !== null) break;
     // It says so itself once it listens: a database that is away for a moment is no reason to end it.
-    if (isListening) {
+    if (listening.signal.aborted) {
       const onUnexpectedEnd = (listener: () => void): void => {
         if (child.exitCode !== null || child.signalCode !== null) listener();
         else child.once('exit', () => stopping || listener());

@@ -125,6 +125,11 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
   );
+  console.log(
+    process.env.BRIGHT_SPROUT_REGISTRATION === 'closed'
+      ? 'Nobody can open an account now.'
+      : 'Whoever reaches the address can open an account; BRIGHT_SPROUT_REGISTRATION=closed ends that.',
+  );
   console.log('Stop with Ctrl-C.\n');
 }
 

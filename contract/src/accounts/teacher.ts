@@ -1,6 +1,5 @@
-import { LEAST_PASSWORD, MOST_PASSWORD } from '../shared/index.ts';
 import { IsEmail, IsString, Length, MaxLength } from 'class-validator';
-import { IsZone, Trimmed, type Id, type Instant } from '../shared/index.ts';
+import { IsZone, LEAST_PASSWORD, MOST_PASSWORD, Trimmed, type Id, type Instant } from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
 export class RegisterRequest {

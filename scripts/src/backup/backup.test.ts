@@ -62,10 +62,10 @@ async function sumOf(database: string, table: string): Promise<unknown> {
 describe('a copy', () => {
   test('is of one moment while rows are written, and comes back to the byte', async () => {
     const writer = await mysql.createConnection(at(from));
-    let isOver = false;
+    const done = new AbortController();
     // A pot and its readings are one transaction: half of it in the copy would be a reading without its pot.
     const writing = (async () => {
-      for (let count = 0; !isOver; count += 1) {
+      for (let count = 0; !done.signal.aborted; count += 1) {
         const id = `11111111-0000-7000-8000-${String(count).padStart(12, '0')}`;
         await writer.beginTransaction();
         await writer.query(
@@ -78,7 +78,7 @@ describe('a copy', () => {
     })();
     const path = join(folder, 'one.copy');
     await makeCopy(at(from), path, '', NOW);
-    isOver = true;
+    done.abort();
     await writing;
     await writer.end();
     const rows = await checkCopy(path, '');

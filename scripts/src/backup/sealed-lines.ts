@@ -135,13 +135,13 @@ function damaged(isSealed: boolean): Trouble {
 }
 
 async function headOf(path: string): Promise<{ head: Head; begin: number }> {
-  const bytes = await bytesAt(path, 0, LONGEST_HEAD).catch((error: NodeJS.ErrnoException) => {
-    throw new Trouble(`${path} cannot be read: ${error.message}`);
+  const bytes = await bytesAt(path, 0, LONGEST_HEAD).catch((error: unknown) => {
+    throw new Trouble(`${path} cannot be read: ${String(error)}`);
   });
   const at = bytes.indexOf('\n');
   try {
-    const head = JSON.parse(bytes.subarray(0, Math.max(0, at)).toString()) as Head;
-    if (head.format === FORMAT) return { head, begin: at + 1 };
+    const head = JSON.parse(bytes.subarray(0, Math.max(0, at)).toString()) as { format?: string };
+    if (head.format === FORMAT) return { head: head as Head, begin: at + 1 };
   } catch {
     // What is no such line is no copy.
   }

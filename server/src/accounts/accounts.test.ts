@@ -251,7 +251,7 @@ describe('an account in use', () => {
     const [row] = await server.query<{ days: number }>(
       'SELECT MAX(TIMESTAMPDIFF(HOUR, NOW(3), expires_at)) / 24 AS days FROM session WHERE last_seen_at > NOW(3) - INTERVAL 1 HOUR AND created_at < NOW(3) - INTERVAL 80 DAY',
     );
-    expect(Number(row!.days)).toBeLessThanOrEqual(1.1);
+    expect(row!.days).toBeLessThanOrEqual(1.1);
   });
 
   test('is asked for its password again before what cannot be taken back', async () => {
@@ -290,7 +290,7 @@ describe('an account in use', () => {
          + (SELECT COUNT(*) FROM unit WHERE experiment_id = ?) + (SELECT COUNT(*) FROM session WHERE teacher_id = ?) AS n`,
       [id, experimentId, experimentId, id],
     );
-    expect(Number(counts[0]!.n)).toBe(0);
+    expect(counts[0]!.n).toBe(0);
   });
 
   test('what was done is written down by ids alone', async () => {

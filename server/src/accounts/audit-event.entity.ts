@@ -14,9 +14,6 @@ export const AUDIT_KINDS = [
   'class_code_renewed',
   'account_removed',
   'exported',
-  'invited',
-  'shared',
-  'unshared',
 ] as const;
 export type AuditKind = (typeof AUDIT_KINDS)[number];
 

@@ -248,6 +248,20 @@ describe('a bundle', () => {
         }),
       ),
     ],
+    [
+      'a bundle whose table is not as it was packed',
+      (() => {
+        const files = {
+          'datapackage.json': strToU8('{}'),
+          'readings.csv': strToU8(
+            'unit,treatment,observed,value,unit_of_measure\r\n1,x,2026-01-02,3,cm\r\n2,y,2026-01-02,4,cm\r\n',
+          ),
+        };
+        const zip = Buffer.from(zipSync(files, { level: 0 }));
+        zip[zip.indexOf('02,3,cm') + 3] = '8'.charCodeAt(0);
+        return zip;
+      })(),
+    ],
   ])('%s is refused in words and stores nothing', async (_, zip) => {
     const teacher = await server.teacher();
     const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };

@@ -1,4 +1,5 @@
 import { Readable } from 'node:stream';
+import { crc32 } from 'node:zlib';
 import { type Entry, fromRandomAccessReaderPromise, RandomAccessReader } from 'yauzl';
 import { isConnectionLoss } from '../shared/index.ts';
 import type { ArrivedFile } from '../uploads/index.ts';
@@ -10,7 +11,7 @@ export interface OpenZip {
   readonly names: readonly string[];
   /**
    * A file; undefined when there is none of that name. What the zip says of sizes is not believed: bytes are counted.
-   * @throws Error when it is broken, or unpacks to more than `most` bytes
+   * @throws Error when it is broken, is not of the sum that the zip tells, or unpacks to more than `most` bytes
    */
   read(name: string, most: number): Promise<Buffer | undefined>;
 }
@@ -39,7 +40,9 @@ export async function openZip(file: ArrivedFile): Promise<OpenZip | undefined> {
           if (bytes > most) throw new Error(`${name} unpacks to more than ${most} bytes`);
           parts.push(part);
         }
-        return Buffer.concat(parts);
+        const whole = Buffer.concat(parts);
+        if (crc32(whole) !== entry.crc32) throw new Error(`${name} is not as it was packed`);
+        return whole;
       },
     };
   } catch (thrown) {

@@ -4,8 +4,8 @@ import { BEAT_MS } from '@bright-sprout/contract/live';
 /** Injection token of the {@link Settings}. */
 export const SETTINGS = Symbol('settings');
 
-/** Who may open an account: anybody who reaches the server, whoever was invited, or nobody. */
-export const REGISTRATIONS = ['open', 'invitation', 'closed'] as const;
+/** Who may open an account: anybody who reaches the server, or nobody. */
+export const REGISTRATIONS = ['open', 'closed'] as const;
 export type Registration = (typeof REGISTRATIONS)[number];
 
 /** What the server is told from outside. */

@@ -14,7 +14,7 @@ test('one key runs one after the other, keys beside each other, and a failure st
     if (name === 'a2') throw new Error('no');
     return name;
   };
-  const runs = ['a1', 'a2', 'a3', 'b1'].map((name) => lane.run(name.slice(0, 1), work(name)));
+  const runs = ['a1', 'a2', 'a3', 'b1'].map((name) => lane.run(name.slice(0, 1), work(name))!);
   const ended = await Promise.allSettled(runs);
   expect(ended.map(({ status }) => status)).toEqual(['fulfilled', 'rejected', 'fulfilled', 'fulfilled']);
   expect(order.filter((name) => name.startsWith('a'))).toEqual(['a1', 'a2', 'a3']);
@@ -22,7 +22,7 @@ test('one key runs one after the other, keys beside each other, and a failure st
 
 test('only so many wait, and there is room again once they are through', async () => {
   const lane = new SlowLane(1, 2);
-  const first = [lane.run('a', () => Promise.resolve(1)), lane.run('a', () => Promise.resolve(2))];
+  const first = [lane.run('a', () => Promise.resolve(1))!, lane.run('a', () => Promise.resolve(2))!];
   expect(lane.run('a', () => Promise.resolve(3))).toBeUndefined();
   await Promise.all(first);
   await new Promise((resolve) => setTimeout(resolve, 5));

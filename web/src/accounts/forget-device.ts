@@ -15,10 +15,10 @@ export async function forgetDevice(queries: QueryClient): Promise<void> {
 const OURS = 'bright-sprout.';
 
 /** A plan or a lesson that could not be sent yet waits for its teacher to come back. */
-const UNSENT = /unsaved/;
+const UNSENT = 'unsaved';
 
 /** Choices, half-typed cells and plans: what a browser keeps under our name. */
 function forgetStored(store: Storage): void {
   for (const name of Object.keys(store))
-    if (name.startsWith(OURS) && !UNSENT.test(name)) store.removeItem(name);
+    if (name.startsWith(OURS) && !name.includes(UNSENT)) store.removeItem(name);
 }

@@ -16,9 +16,8 @@ export function PasswordMeter({ password, about }: { password: string; about: re
   const named = about.join('\n');
   useEffect(() => {
     let isOver = false;
-    if (password === '') setStrength(undefined);
     // Its list of common passwords is large, and only who chooses one needs it.
-    else
+    if (password !== '')
       void import('@bright-sprout/contract/passwords').then(({ passwordStrength }) => {
         if (!isOver) setStrength(passwordStrength(password, named.split('\n')));
       });
@@ -26,7 +25,7 @@ export function PasswordMeter({ password, about }: { password: string; about: re
       isOver = true;
     };
   }, [password, named]);
-  if (strength === undefined) return null;
+  if (password === '' || strength === undefined) return null;
   const isShort = password.length < LEAST_PASSWORD;
   return (
     <p className="password-meter" aria-live="polite">

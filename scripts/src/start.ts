@@ -48,6 +48,12 @@ export async function start(root: string, args: readonly string[]): Promise<void
   }
 }
 
+const REGISTRATION: Readonly<Record<string, string>> = {
+  open: 'Whoever reaches the address can open an account; BRIGHT_SPROUT_REGISTRATION=closed ends that.',
+  invitation: 'An account is opened with the invitation in BRIGHT_SPROUT_INVITATION.',
+  closed: 'Nobody can open an account now.',
+};
+
 async function run(root: string, args: readonly string[]): Promise<void> {
   const unknown = args.find((argument) => !KNOWN_ARGUMENTS.includes(argument));
   if (unknown)
@@ -125,11 +131,7 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
   );
-  console.log(
-    process.env.BRIGHT_SPROUT_REGISTRATION === 'closed'
-      ? 'Nobody can open an account now.'
-      : 'Whoever reaches the address can open an account; BRIGHT_SPROUT_REGISTRATION=closed ends that.',
-  );
+  console.log(REGISTRATION[process.env.BRIGHT_SPROUT_REGISTRATION ?? 'open'] ?? '');
   console.log('Stop with Ctrl-C.\n');
 }
 

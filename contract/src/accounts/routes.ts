@@ -2,6 +2,7 @@ import type {
   ConfirmRequest,
   PasswordRequest,
   RegisterRequest,
+  RegistrationView,
   SessionView,
   SignInRequest,
   TeacherView,
@@ -18,6 +19,13 @@ export const accountRoutes = {
     body: request<RegisterRequest>('RegisterRequest'),
     answer: json<TeacherView>(),
     maxBytes: 4_096,
+  }),
+  registration: route({
+    method: 'GET',
+    path: '/registration',
+    summary: 'How an account is opened here',
+    access: 'anyone',
+    answer: json<RegistrationView>(),
   }),
   signIn: route({
     method: 'POST',

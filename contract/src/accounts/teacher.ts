@@ -1,4 +1,4 @@
-import { IsEmail, IsString, Length, MaxLength } from 'class-validator';
+import { IsEmail, IsOptional, IsString, Length, MaxLength } from 'class-validator';
 import { IsZone, LEAST_PASSWORD, MOST_PASSWORD, Trimmed, type Id, type Instant } from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
@@ -20,6 +20,21 @@ export class RegisterRequest {
 
   @IsZone()
   timeZone: string;
+
+  /** Asked for where accounts are opened by invitation. */
+  @IsOptional()
+  @IsString()
+  @MaxLength(200)
+  invitation?: string;
+}
+
+/** Who may open an account: whoever reaches the server, whoever has its invitation, or nobody. */
+export const REGISTRATIONS = ['open', 'invitation', 'closed'] as const;
+export type Registration = (typeof REGISTRATIONS)[number];
+
+/** How an account is opened here. */
+export interface RegistrationView {
+  registration: Registration;
 }
 
 /** Signs a teacher in. */

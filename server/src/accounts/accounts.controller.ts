@@ -4,11 +4,13 @@ import {
   ConfirmRequest,
   PasswordRequest,
   RegisterRequest,
+  type RegistrationView,
   type SessionView,
   SignInRequest,
   type TeacherView,
 } from '@bright-sprout/contract/accounts';
 import { Body, Controller, Inject, Param, Req, Res } from '@nestjs/common';
+import { createHash, timingSafeEqual } from 'node:crypto';
 import type { Request, Response } from 'express';
 import { ApiError, invalidField, Operation, type Settings, SETTINGS } from '../shared/index.ts';
 import { AuditService } from './audit.service.ts';
@@ -41,9 +43,17 @@ export class AccountsController {
   ): Promise<TeacherView> {
     if (this.settings.registration === 'closed')
       throw new ApiError('registration_closed', say('registrationClosed'));
-    const teacher = await this.limiter.guard(request, body.email, () => this.teachers.register(body));
+    const teacher = await this.limiter.guard(request, body.email, () => {
+      this.#holdInvitation(body.invitation ?? '');
+      return this.teachers.register(body);
+    });
     await this.audit.note('registered', teacher.id);
     return this.#welcome(teacher, request, response);
+  }
+
+  @Operation(accountRoutes.registration)
+  registration(): RegistrationView {
+    return { registration: this.settings.registration };
   }
 
   @Operation(accountRoutes.signIn)
@@ -135,6 +145,15 @@ export class AccountsController {
       await this.audit.note('confirm_refused', teacher.id);
       throw invalidField(field, say('passwordIsWrong'));
     });
+  }
+
+  /** Hashes are of one length, so that the time it takes tells nothing of what was right. */
+  #holdInvitation(given: string): void {
+    if (this.settings.registration !== 'invitation') return;
+    const [asked, told] = [this.settings.invitation, given.trim()].map((text) =>
+      createHash('sha256').update(text).digest(),
+    ) as [Buffer, Buffer];
+    if (!timingSafeEqual(asked, told)) throw invalidField('invitation', say('invitationIsAnother'));
   }
 
   async #welcome(teacher: KnownTeacher, request: Request, response: Response): Promise<TeacherView> {

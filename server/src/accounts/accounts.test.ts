@@ -248,10 +248,10 @@ describe('an account in use', () => {
       'UPDATE session SET created_at = NOW(3) - INTERVAL 89 DAY, last_seen_at = NOW(3) - INTERVAL 2 HOUR',
     );
     await client.get('/api/session').expect(200);
-    const [row] = await server.query<{ days: number }>(
+    const [row] = await server.query<{ days: string }>(
       'SELECT MAX(TIMESTAMPDIFF(HOUR, NOW(3), expires_at)) / 24 AS days FROM session WHERE last_seen_at > NOW(3) - INTERVAL 1 HOUR AND created_at < NOW(3) - INTERVAL 80 DAY',
     );
-    expect(row!.days).toBeLessThanOrEqual(1.1);
+    expect(Number(row!.days)).toBeLessThanOrEqual(1.1);
   });
 
   test('is asked for its password again before what cannot be taken back', async () => {
@@ -323,8 +323,40 @@ describe('a server', () => {
     try {
       const answer = await closed.client().post('/api/teachers').send(ACCOUNT);
       expect([answer.status, answer.body.code]).toEqual([403, 'registration_closed']);
+      const told = await closed.client().get('/api/registration').expect(200);
+      expect(told.body).toEqual({ registration: 'closed' });
     } finally {
       await closed.close();
+    }
+  });
+
+  test('by invitation opens an account for its text alone, and limits who guesses', async () => {
+    const invited = await startTestServer({
+      registration: 'invitation',
+      invitation: 'warm frame 7',
+      signInTries: 1,
+    });
+    const ask = (invitation?: string, email = ACCOUNT.email) =>
+      invited
+        .client()
+        .post('/api/teachers')
+        .send({ ...ACCOUNT, email, ...(invitation === undefined ? {} : { invitation }) });
+    try {
+      for (const wrong of [undefined, '', 'Warm frame 7', 'warm frame'] as const) {
+        const answer = await ask(wrong, `${uuid()}@school.example`);
+        expect([answer.status, answer.body.fields[0].field]).toEqual([400, 'invitation']);
+      }
+      await ask(' warm frame 7 ').expect(200);
+      const guesses = await Promise.all(
+        [1, 2, 3, 4].map((guess) => ask(`guess ${guess}`, `${uuid()}@school.example`)),
+      );
+      expect(guesses.filter(({ status }) => status === 429)).toHaveLength(2);
+      const [row] = await invited.query<{ n: number }>(
+        'SELECT COUNT(*) AS n FROM teacher WHERE is_demo = 0',
+      );
+      expect(row!.n).toBe(1);
+    } finally {
+      await invited.close();
     }
   });
 

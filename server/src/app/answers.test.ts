@@ -59,6 +59,7 @@ async function get(client: Client, path: string): Promise<{ body: never }> {
 
 test('accounts, classes and what is kept for all plans', async () => {
   await get(server.client(), '/health');
+  await get(server.client(), '/registration');
   await teacher.post('/api/session').send({ email: await emailOf(), password: 'a long enough password' });
   await put(teacher, `/classes/${classId}`, { ...CLASS, timeZone: 'UTC', asksPin: false });
   const students = [{ id: studentId, displayName: 'Ada', avatar: 'snail', teamId }];

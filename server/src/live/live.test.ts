@@ -131,6 +131,7 @@ describe('news of what was saved', () => {
       tls: null,
       beatMs: 15_000,
       registration: 'open',
+      invitation: '',
       trustedProxies: 0,
     });
     await other.listen(0, '127.0.0.1');

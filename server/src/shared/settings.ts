@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
+import { type Registration, REGISTRATIONS } from '@bright-sprout/contract/accounts';
 import { BEAT_MS } from '@bright-sprout/contract/live';
 
 /** Injection token of the {@link Settings}. */
 export const SETTINGS = Symbol('settings');
 
-/** Who may open an account: anybody who reaches the server, or nobody. */
-export const REGISTRATIONS = ['open', 'closed'] as const;
-export type Registration = (typeof REGISTRATIONS)[number];
+/** An invitation is one text for all who are invited: short ones are guessed. */
+const LEAST_INVITATION = 8;
 
 /** What the server is told from outside. */
 export interface Settings {
@@ -27,6 +27,8 @@ export interface Settings {
   readonly tls: { readonly cert: Buffer; readonly key: Buffer } | null;
   /** Who may open an account. */
   readonly registration: Registration;
+  /** What who is invited types; empty where accounts are not opened by invitation. */
+  readonly invitation: string;
   /** Number of proxies in front that are trusted to name the client's address. */
   readonly trustedProxies: number;
 }
@@ -50,7 +52,7 @@ export function readSettings(env: Readonly<Record<string, string | undefined>>):
     writesAMinute: numberFrom(env, 'BRIGHT_SPROUT_WRITES_A_MINUTE', 3000),
     beatMs: BEAT_MS,
     tls: tlsFrom(env),
-    registration: registrationFrom(env.BRIGHT_SPROUT_REGISTRATION ?? 'open'),
+    ...registrationFrom(env.BRIGHT_SPROUT_REGISTRATION ?? 'open', env.BRIGHT_SPROUT_INVITATION ?? ''),
     trustedProxies: numberFrom(env, 'BRIGHT_SPROUT_TRUSTED_PROXIES', 0),
   };
 }
@@ -63,10 +65,16 @@ function tlsFrom(env: Readonly<Record<string, string | undefined>>): Settings['t
   return { cert: readFileSync(cert), key: readFileSync(key) };
 }
 
-function registrationFrom(text: string): Registration {
-  const found = REGISTRATIONS.find((one) => one === text);
-  if (found) return found;
-  throw new Error(`BRIGHT_SPROUT_REGISTRATION is "${text}": give ${REGISTRATIONS.join(', ')}`);
+function registrationFrom(text: string, invitation: string): Pick<Settings, 'registration' | 'invitation'> {
+  const registration = REGISTRATIONS.find((one) => one === text);
+  if (!registration)
+    throw new Error(`BRIGHT_SPROUT_REGISTRATION is "${text}": give ${REGISTRATIONS.join(', ')}`);
+  if (registration !== 'invitation') return { registration, invitation: '' };
+  if (invitation.length < LEAST_INVITATION)
+    throw new Error(
+      `BRIGHT_SPROUT_INVITATION is what teachers type to open an account: give at least ${LEAST_INVITATION} characters`,
+    );
+  return { registration, invitation };
 }
 
 function numberFrom(

@@ -8,7 +8,7 @@ import { SlowLane } from './slow-lane.ts';
 const WRONG_CODES_PER_TRY = 8;
 
 /** Between two tries of an address that tried too many wrong codes: a code of 26⁶ is not found at that pace. */
-const SLOW_MS = 1500;
+export const SLOW_MS = 1500;
 
 /** Tries of one address that wait at a time: a class of the largest size. */
 const MOST_WAITING = 60;

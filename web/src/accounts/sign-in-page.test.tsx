@@ -25,6 +25,28 @@ const press = (name: string): void => {
   fireEvent.submit(screen.getByRole('button', { name }).closest('form')!);
 };
 
+describe('opening an account', () => {
+  const ask = (registration: string) => {
+    const { asked } = open({ 'GET /api/registration': { registration }, 'POST /api/teachers': TEACHER });
+    fireEvent.click(screen.getByRole('button', { name: 'New here? Open an account' }));
+    return asked;
+  };
+
+  test('by invitation asks for it and sends it', async () => {
+    const asked = ask('invitation');
+    await screen.findByLabelText(/^Invitation/);
+    type(/^Invitation/, 'warm frame 7');
+    press('Open an account');
+    await waitFor(() => expect(asked.at(-1)?.body).toMatchObject({ invitation: 'warm frame 7' }));
+  });
+
+  test('that is closed says so, and has nothing to fill in', async () => {
+    ask('closed');
+    expect(await screen.findByText(/New accounts are closed here/)).toBeTruthy();
+    expect(screen.queryByLabelText('E-mail')).toBeNull();
+  });
+});
+
 describe('the sign-in', () => {
   test('sends what was typed, and the teacher is known to the page', async () => {
     const { asked, client } = open({ 'POST /api/session': TEACHER, 'PUT /api/session': TEACHER });

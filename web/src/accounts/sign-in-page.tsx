@@ -1,10 +1,11 @@
 import { say } from '@bright-sprout/words/accounts';
 import { accountRoutes, type RegisterRequest, type SignInRequest } from '@bright-sprout/contract/accounts';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
+import Alert from 'react-bootstrap/Alert';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { call, sessionQuery } from '../shared/api/index.ts';
+import { call, registrationQuery, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
 import { COLOURS, Logo } from '../shared/ui/index.ts';
 import { entriesOf, Failure, Field } from './form-fields.tsx';
@@ -61,11 +62,12 @@ function SignInForm() {
 }
 
 const NOBODY: readonly string[] = [];
-const OF_ACCOUNT = ['displayName', 'email', 'password'] as const;
+const OF_ACCOUNT = ['displayName', 'email', 'password', 'invitation'] as const;
 
 function RegisterForm() {
   const queries = useQueryClient();
   const [typed, setTyped] = useState('');
+  const registration = useQuery(registrationQuery).data?.registration;
   const open = useMutation({
     mutationFn: (body: Omit<RegisterRequest, 'timeZone'>) =>
       call(accountRoutes.register, {
@@ -73,8 +75,12 @@ function RegisterForm() {
       }),
     onSuccess: (teacher) => queries.setQueryData(sessionQuery.queryKey, teacher),
   });
+  if (registration === 'closed') return <Alert variant="info">{say('accountsAreClosed')}</Alert>;
   return (
     <Form noValidate onSubmit={(event) => open.mutate(entriesOf(event, OF_ACCOUNT))}>
+      {registration === 'invitation' && (
+        <Field id="invitation" label={say('invitation')} autoComplete="off" error={open.error} />
+      )}
       <Field
         id="displayName"
         label={say('nameYourStudentsKnowYouBy')}

@@ -12,6 +12,8 @@ export default {
   signingIn: 'Signing in …',
   nameYourStudentsKnowYouBy: 'Name your students know you by',
   passwordAtLeast12Characters: 'Password, at least 12 characters',
+  invitation: 'Invitation, from whoever looks after this server',
+  accountsAreClosed: 'New accounts are closed here. Ask whoever looks after this server.',
   yourAccount: 'Your account',
   anotherPassword: 'Another password',
   passwordNow: 'Password now',

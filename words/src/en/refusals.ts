@@ -57,6 +57,8 @@ export default {
   aCorrectionIsOfAReadingOf: 'A correction is of a reading of the same pot, variable and day.',
   passwordIsGuessed:
     'Choose a password of at least 12 characters that is not a common one: three or four words that only you put together are good.',
+  invitationIsAnother:
+    'This is not the invitation of this server. Ask whoever looks after it, and type it as it was given.',
   registrationClosed: 'New accounts are closed here. Ask whoever looks after this server.',
   passwordIsWrong: 'That is not your password.',
   confirmFirst: 'Give your password again: this cannot be taken back.',

@@ -31,7 +31,10 @@ let teachers = 0;
 /** Starts a server on a new, migrated database. */
 export async function startTestServer(
   settings: Partial<
-    Pick<Settings, 'signInTries' | 'writesAMinute' | 'beatMs' | 'registration' | 'trustedProxies'>
+    Pick<
+      Settings,
+      'signInTries' | 'writesAMinute' | 'beatMs' | 'registration' | 'invitation' | 'trustedProxies'
+    >
   > = {},
 ): Promise<TestServer> {
   const rootUrl = process.env.BRIGHT_SPROUT_TEST_DB_URL;
@@ -53,6 +56,7 @@ export async function startTestServer(
     tls: null,
     beatMs: settings.beatMs ?? 15_000,
     registration: settings.registration ?? 'open',
+    invitation: settings.invitation ?? '',
     trustedProxies: settings.trustedProxies ?? 0,
   });
   await app.listen(0, '127.0.0.1');

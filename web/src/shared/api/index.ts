@@ -13,6 +13,7 @@ export {
   photosQuery,
   lessonQuery,
   networkQuery,
+  registrationQuery,
   pollQuery,
   practiceQuery,
   predictionsQuery,

@@ -3,6 +3,7 @@ export const keys = {
   session: ['session'],
   sessions: ['sessions'],
   network: ['network'],
+  registration: ['registration'],
   experiments: ['experiments'],
   crops: ['crops'],
   seedLots: ['seed-lots'],

@@ -135,6 +135,13 @@ export const networkQuery = queryOptions({
   queryFn: () => call(networkRoutes.network, {}),
 });
 
+/** How an account is opened here. */
+export const registrationQuery = queryOptions({
+  queryKey: keys.registration,
+  queryFn: () => call(accountRoutes.registration, {}),
+  staleTime: 60_000,
+});
+
 /** Where the teacher is signed in. */
 export const sessionsQuery = queryOptions({
   queryKey: keys.sessions,

@@ -33,6 +33,13 @@ export const classRoutes = {
     access: 'owner',
     answer: json<ClassView>(),
   }),
+  keptOfClass: route({
+    method: 'GET',
+    path: '/classes/:classId/kept.json',
+    summary: 'Everything that is kept of the students of a class',
+    access: 'owner',
+    file: 'application/json',
+  }),
   removeClass: route({
     method: 'DELETE',
     path: '/classes/:classId',

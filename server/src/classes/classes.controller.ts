@@ -1,13 +1,17 @@
 import { ClassRequest, classRoutes, type ClassView, RosterRequest } from '@bright-sprout/contract/classes';
-import { Body, Controller, Param } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
+import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';
+import { Readable } from 'node:stream';
+import { AuditService, CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { Operation } from '../shared/index.ts';
 import { ClassesService } from './classes.service.ts';
 
 /** Classes, teams and students. */
 @Controller()
 export class ClassesController {
-  constructor(private readonly classes: ClassesService) {}
+  constructor(
+    private readonly classes: ClassesService,
+    private readonly audit: AuditService,
+  ) {}
 
   @Operation(classRoutes.classes)
   all(@CurrentTeacher() teacher: KnownTeacher): Promise<ClassView[]> {
@@ -31,6 +35,14 @@ export class ClassesController {
   @Operation(classRoutes.newCode)
   newCode(@Param('classId') id: string): Promise<ClassView> {
     return this.classes.newCode(id);
+  }
+
+  @Operation(classRoutes.keptOfClass)
+  @Header('Content-Disposition', 'attachment; filename="class.json"')
+  async kept(@Param('classId') id: string, @CurrentTeacher() teacher: KnownTeacher): Promise<StreamableFile> {
+    const kept = await this.classes.kept(id);
+    await this.audit.note('exported', teacher.id, id);
+    return new StreamableFile(Readable.from(kept, { objectMode: false }), { type: 'application/json' });
   }
 
   @Operation(classRoutes.removeClass)

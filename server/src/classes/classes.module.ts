@@ -1,9 +1,11 @@
 import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.ts';
 import { ClassesController } from './classes.controller.ts';
 import { ClassesService } from './classes.service.ts';
 
 /** Classes, teams and students. */
 @Module({
+  imports: [AccountsModule],
   controllers: [ClassesController],
   providers: [ClassesService],
   exports: [ClassesService],

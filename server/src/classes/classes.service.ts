@@ -8,6 +8,7 @@ import { DataSource, type EntityManager, In } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, inTransaction, invalidFields, isDuplicate, notFound } from '../shared/index.ts';
 import { SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
+import { keptOfClass } from './kept-of-class.ts';
 
 /** Letters and digits that nobody confuses when they are read from a board. */
 const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
@@ -44,6 +45,14 @@ export class ClassesService {
     const [view] = found ? await this.#views([found]) : [];
     if (!view) throw notFound();
     return view;
+  }
+
+  /**
+   * Everything that is kept of the students of a class, see {@link keptOfClass}.
+   * @throws ApiError `not_found`
+   */
+  async kept(id: string): Promise<AsyncGenerator<string>> {
+    return keptOfClass(this.source, await this.view(id));
   }
 
   /** Keeps a class; a new one gets a code. */

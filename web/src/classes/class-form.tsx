@@ -11,7 +11,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
+import { addressOf, call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
 import {
   ConfirmPassword,
   isUnconfirmed,
@@ -136,6 +136,7 @@ export function ClassForm({
           >
             {schoolClass ? say('keepTheseChanges') : say('makeThisClass')}
           </Button>
+          {schoolClass && <AllThatIsKept classId={schoolClass.id} />}
           {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
         </div>
       </Form>
@@ -174,6 +175,15 @@ function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
         )}
       </p>
     </div>
+  );
+}
+
+/** A file of the class, with everything that its students made. */
+function AllThatIsKept({ classId }: { classId: string }) {
+  return (
+    <a className="btn btn-light" href={addressOf(classRoutes.keptOfClass, { classId })} download>
+      {say('allThatIsKept')}
+    </a>
   );
 }
 

@@ -25,6 +25,7 @@ export default {
     'On practice rulers this class is typically <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, {biasMm} mm too {ifBiasMm, select, yes {short} other {long}} on average). Smaller changes than {value} mm may be reading alone.',
   studentsCanPractiseOnDrawnRulersFrom:
     'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.',
+  allThatIsKept: 'All that is kept of this class',
   removeThisClass: 'Remove this class',
   remove: 'Remove {name}?',
   removeItsNamesAndTeamsAreGone:

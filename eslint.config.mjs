@@ -4,7 +4,7 @@ import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /** Features of each package, an earlier one never imports a later one. */
-const ORDER = {
+export const ORDER = {
   core: [
     'shared',
     'statistics',
@@ -21,6 +21,8 @@ const ORDER = {
   ],
   contract: [
     'shared',
+    'passwords',
+    'network',
     'accounts',
     'classes',
     'uploads',

@@ -3,6 +3,9 @@ import { dirname, join, resolve } from 'node:path';
 import { describe, expect, test } from '@jest/globals';
 
 const ROOT = dirname(dirname(import.meta.dirname));
+const { ORDER } = (await import(join(ROOT, 'eslint.config.mjs'))) as {
+  ORDER: Record<'core' | 'contract' | 'server' | 'web', (string | string[])[]>;
+};
 const PACKAGES = ['words', 'core', 'contract', 'demo', 'server', 'web'];
 
 function sourceFiles(folder: string): string[] {
@@ -59,3 +62,22 @@ test('the interface and the server never meet', () => {
     }
   }
 });
+
+test.each(['core', 'contract', 'server', 'web'] as const)(
+  'every folder of %s has its place in the order',
+  (name) => {
+    const folders = readdirSync(join(ROOT, name, 'src'), { withFileTypes: true })
+      .filter((entry) => entry.isDirectory())
+      .map((entry) => entry.name)
+      .sort();
+    expect(ORDER[name].flat().sort()).toEqual(folders);
+    const map = readFileSync(join(ROOT, 'CONTRIBUTING.md'), 'utf8');
+    const lines = new RegExp(`^${name} +(shared.*(?:\\n +←.*)*)`, 'm').exec(map)?.[1] ?? '';
+    expect(
+      lines
+        .replaceAll('|', '←')
+        .split('←')
+        .map((step) => step.trim()),
+    ).toEqual(ORDER[name].flat());
+  },
+);

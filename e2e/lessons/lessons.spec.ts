@@ -298,7 +298,7 @@ async function printed(page: Page): Promise<string[]> {
   return text.map((one) => one.replaceAll(/\s+/g, ' '));
 }
 
-test('five papers are made to take home, with no name of a child unless it is ticked', async ({
+test('six papers are made to take home, with no name of a child unless it is ticked', async ({
   demo: page,
 }) => {
   test.setTimeout(120_000);
@@ -313,7 +313,8 @@ test('five papers are made to take home, with no name of a child unless it is ti
     ['A page for each team or child', /Pots of Team Otter[\s\S]*Name:/],
     ['Certificates', /First sprout[\s\S]*Full record kept/],
     ['Note to families', /If a plant comes home[\s\S]*allergies/],
-    ['Wall chart', /Draw what you see/],
+    ['Page for each week', /Name:[\s\S]*Draw what you see[\s\S]*The tallest/],
+    ['Wall chart', /A dot for each plant and day/],
   ] as const) {
     await page.getByRole('button', { name: paper }).click();
     await expect(sheet).toContainText(words);
@@ -331,7 +332,8 @@ test('five papers are made to take home, with no name of a child unless it is ti
   expect(pages['A page for each team or child']).toBeGreaterThanOrEqual(3);
   expect(pages.Certificates).toBeGreaterThanOrEqual(5);
   expect(pages['Note to families']).toBe(1);
-  expect(pages['Wall chart']).toBe(2);
+  expect(pages['Page for each week']).toBeGreaterThanOrEqual(4);
+  expect(pages['Wall chart']).toBe(1);
 
   await page.getByRole('button', { name: 'Certificates' }).click();
   const cards = page.locator('.certificate');

@@ -31,6 +31,8 @@ const NOT_TRANSLATED = new RegExp(
       'November',
     ],
     'December|Sept',
+    // Where the page stands is an address, not a text.
+    String.raw`http://[\d.:]+`,
     String.raw`in \d+ days?|\d+ days? ago|tomorrow|yesterday`,
   ].join('|'),
   'gi',

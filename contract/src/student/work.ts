@@ -2,7 +2,7 @@ import { LENGTH_UNITS, type LengthUnit, type SowingItem } from '@bright-sprout/c
 import type { Id } from '../shared/index.ts';
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { IsIn, IsInt, IsNumber, IsOptional, IsPositive, Max, Min } from 'class-validator';
+import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {
@@ -21,7 +21,7 @@ export class PracticeRequest {
   unit?: LengthUnit;
 
   @IsOptional()
-  @IsPositive()
+  @Min(0.05)
   @Max(100)
   step?: number;
 

@@ -351,9 +351,7 @@ describe('a server', () => {
         [1, 2, 3, 4].map((guess) => ask(`guess ${guess}`, `${uuid()}@school.example`)),
       );
       expect(guesses.filter(({ status }) => status === 429)).toHaveLength(2);
-      const [row] = await invited.query<{ n: number }>(
-        'SELECT COUNT(*) AS n FROM teacher WHERE is_demo = 0',
-      );
+      const [row] = await invited.query<{ n: number }>('SELECT COUNT(*) AS n FROM teacher WHERE is_demo = 0');
       expect(row!.n).toBe(1);
     } finally {
       await invited.close();

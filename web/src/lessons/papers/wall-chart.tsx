@@ -31,38 +31,36 @@ export function WallChart({ now }: PaperProps) {
   const x = (at: number): number => LEFT + ((WIDE - LEFT - 10) * at) / Math.max(1, days.length - 1);
   const y = (value: number): number => FLOOR - ((FLOOR - 20) * value) / scale.top;
   return (
-    <>
-      <section className="wall-chart">
-        <h1>{experiment.question}</h1>
-        <p>{say('wallChartHow', { unit: scale.unit })}</p>
-        <svg viewBox={`0 0 ${WIDE} ${TALL}`} role="img" aria-label={say('emptyChart', { days: days.length })}>
-          {scale.marks.map(({ value, label }) => (
-            <g key={value}>
-              <line
-                x1={LEFT}
-                x2={WIDE - 10}
-                y1={y(value)}
-                y2={y(value)}
-                stroke={COLOURS.grey}
-                strokeWidth={label === '' ? 0.6 : 1.6}
-              />
-              {label !== '' && (
-                <text x={LEFT - 10} y={y(value) + 6} textAnchor="end" className="curves-number">
-                  {label}
-                </text>
-              )}
-            </g>
-          ))}
-          {days.map((day, at) => (
-            <g key={day}>
-              <line x1={x(at)} x2={x(at)} y1={20} y2={FLOOR} stroke={COLOURS.grey} strokeWidth="0.8" />
-              <text transform={`translate(${x(at) + 4} ${FLOOR + 12}) rotate(70)`} className="wall-day">
-                {shortDay(day)}
+    <section className="wall-chart">
+      <h1>{experiment.question}</h1>
+      <p>{say('wallChartHow', { unit: scale.unit })}</p>
+      <svg viewBox={`0 0 ${WIDE} ${TALL}`} role="img" aria-label={say('emptyChart', { days: days.length })}>
+        {scale.marks.map(({ value, label }) => (
+          <g key={value}>
+            <line
+              x1={LEFT}
+              x2={WIDE - 10}
+              y1={y(value)}
+              y2={y(value)}
+              stroke={COLOURS.grey}
+              strokeWidth={label === '' ? 0.6 : 1.6}
+            />
+            {label !== '' && (
+              <text x={LEFT - 10} y={y(value) + 6} textAnchor="end" className="curves-number">
+                {label}
               </text>
-            </g>
-          ))}
-        </svg>
-      </section>
-    </>
+            )}
+          </g>
+        ))}
+        {days.map((day, at) => (
+          <g key={day}>
+            <line x1={x(at)} x2={x(at)} y1={20} y2={FLOOR} stroke={COLOURS.grey} strokeWidth="0.8" />
+            <text transform={`translate(${x(at) + 4} ${FLOOR + 12}) rotate(70)`} className="wall-day">
+              {shortDay(day)}
+            </text>
+          </g>
+        ))}
+      </svg>
+    </section>
   );
 }

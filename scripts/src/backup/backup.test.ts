@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import mysql from 'mysql2/promise';
@@ -127,6 +127,14 @@ describe('a copy', () => {
       await expect(restoreCopy(at(again), broken, passphrase)).rejects.toThrow('no copy');
     },
   );
+
+  test('that the disk or a folder does not take is refused, leaves nothing and ends nothing else', async () => {
+    const full = join(folder, 'full.copy');
+    symlinkSync('/dev/full', `${full}.part`);
+    await expect(makeCopy(at(from), full, '', NOW)).rejects.toThrow('ENOSPC');
+    await expect(makeCopy(at(from), join(folder, 'gone', 'one.copy'), '', NOW)).rejects.toThrow('ENOENT');
+    expect(readdirSync(folder).filter((name) => /full|gone|part/.test(name))).toEqual([]);
+  });
 
   test('is made once a day, and only so many are kept', async () => {
     const into = join(folder, 'daily');

@@ -1,9 +1,8 @@
 import { createCipheriv, createDecipheriv, createHash, randomBytes, scryptSync } from 'node:crypto';
-import { once } from 'node:events';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { open, rename, rm, stat } from 'node:fs/promises';
 import { createInterface } from 'node:readline';
-import { PassThrough, Readable, type Transform } from 'node:stream';
+import { Duplex, PassThrough, Readable, type Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { createGunzip, createGzip } from 'node:zlib';
 import { Trouble } from '../tools.ts';
@@ -43,23 +42,19 @@ export async function writeSealed(
   const seal = isSealed ? { seal: { salt: salt.toString('base64'), nonce: nonce.toString('base64') } } : {};
   const head: Head = { format: FORMAT, madeAt: madeAt.toISOString(), ...seal };
   const part = `${path}.part`;
-  const file = createWriteStream(part, { mode: 0o600 });
   const cipher = isSealed ? createCipheriv(CIPHER, keyOf(passphrase, salt), nonce) : undefined;
+  const framed = Duplex.from(async function* (packed: AsyncIterable<Buffer>) {
+    yield Buffer.from(`${JSON.stringify(head)}\n`);
+    yield* packed;
+    if (cipher) yield cipher.getAuthTag();
+  });
   try {
-    file.write(`${JSON.stringify(head)}\n`);
-    const steps: Transform[] = [createGzip({ level: QUICK }), ...(cipher ? [cipher] : [])];
-    const packed = new PassThrough();
-    const packing = pipeline([Readable.from(checked(lines)), ...steps, packed]);
-    for await (const bytes of packed) if (!file.write(bytes)) await once(file, 'drain');
-    await packing;
-    if (cipher) file.write(cipher.getAuthTag());
-    await new Promise<void>((resolve, reject) =>
-      file.end((error?: Error | null) => (error ? reject(error) : resolve())),
-    );
+    const steps = [createGzip({ level: QUICK }), ...(cipher ? [cipher] : []), framed];
+    // The file is in the same pipeline: what it meets, a full disk or a folder that went away, is thrown here.
+    await pipeline([Readable.from(checked(lines)), ...steps, createWriteStream(part, { mode: 0o600 })]);
     await flush(part);
     await rename(part, path);
   } catch (thrown) {
-    file.destroy();
     await rm(part, { force: true });
     throw thrown;
   }

@@ -93,6 +93,9 @@ test('change since last time, a plant that shrank, a second reading and a correc
 
 test('bad entries are met with words and nothing is saved', async ({ teacher: page }) => {
   await startReading(page);
+  await height(page).fill('700');
+  await expect(page.getByText('no plant of this kind is so tall')).toBeVisible();
+  await expect(page.getByText('or keep it')).toHaveCount(0);
   for (const [text, words] of [
     ['', 'Type the height or tap'],
     ['tall', 'Type a number such as'],

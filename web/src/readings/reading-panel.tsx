@@ -73,7 +73,7 @@ export function ReadingPanel({
     setIsTouched(true);
     if (!impossible) save('emerged');
   };
-  const problem = (isTouched ? impossible : undefined) ?? fieldMessage(keep.error, 'value');
+  const problem = (isTouched || parsed.ok ? impossible : undefined) ?? fieldMessage(keep.error, 'value');
 
   return (
     <section className="panel reading-panel" aria-label={say('readPot', { number: unit.number })}>
@@ -112,7 +112,7 @@ export function ReadingPanel({
             <HeightEntry text={text} unit={scale.unit} isInvalid={problem !== undefined} onText={setText} />
             <div id="height-note" aria-live="polite">
               {problem && <p className="field-problem">{problem}</p>}
-              {parsed.ok && (
+              {parsed.ok && !impossible && (
                 <ReadingDoubts
                   read={justRead(unit, parsed.mm)}
                   variable={variable}

@@ -8,7 +8,7 @@ import { call, keys, sessionQuery, sessionsQuery } from '../shared/api/index.ts'
 import { ConfirmPassword, FailureNote, isUnconfirmed, shortDay } from '../shared/ui/index.ts';
 import { forgetDevice } from './forget-device.ts';
 import { entriesOf, Failure, Field } from './form-fields.tsx';
-import { PasswordMeter } from './password-meter.tsx';
+import { NewPassword } from './new-password.tsx';
 import './accounts.scss';
 
 /** The account: who it is, its password, where it is signed in, and how it is removed. */
@@ -32,13 +32,9 @@ const OF_PASSWORD = ['current', 'password'] as const;
 
 function ChangePassword({ about }: { about: readonly string[] }) {
   const queries = useQueryClient();
-  const [typed, setTyped] = useState('');
   const change = useMutation({
     mutationFn: (body: PasswordRequest) => call(accountRoutes.changePassword, { body }),
-    onSuccess: () => {
-      setTyped('');
-      return queries.invalidateQueries({ queryKey: keys.sessions });
-    },
+    onSuccess: () => queries.invalidateQueries({ queryKey: keys.sessions }),
   });
   return (
     <section className="panel">
@@ -55,15 +51,7 @@ function ChangePassword({ about }: { about: readonly string[] }) {
           autoComplete="current-password"
           error={change.error}
         />
-        <Field
-          id="password"
-          label={say('newPassword')}
-          type="password"
-          autoComplete="new-password"
-          error={change.error}
-          onChange={setTyped}
-        />
-        <PasswordMeter password={typed} about={about} />
+        <NewPassword label={say('newPassword')} error={change.error} about={about} />
         <Failure error={change.error} fields={OF_PASSWORD} />
         <Button type="submit" disabled={change.isPending}>
           {say('changeIt')}

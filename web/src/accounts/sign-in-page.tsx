@@ -9,7 +9,7 @@ import { call, registrationQuery, sessionQuery } from '../shared/api/index.ts';
 import { PlantFromSide, PotFromSide } from '../shared/plants/index.ts';
 import { COLOURS, Logo } from '../shared/ui/index.ts';
 import { entriesOf, Failure, Field } from './form-fields.tsx';
-import { PasswordMeter } from './password-meter.tsx';
+import { NewPassword } from './new-password.tsx';
 import './accounts.scss';
 
 /** Sign in, or open an account. */
@@ -66,7 +66,6 @@ const OF_ACCOUNT = ['displayName', 'email', 'password', 'invitation'] as const;
 
 function RegisterForm() {
   const queries = useQueryClient();
-  const [typed, setTyped] = useState('');
   const registration = useQuery(registrationQuery).data?.registration;
   const open = useMutation({
     mutationFn: (body: Omit<RegisterRequest, 'timeZone'>) =>
@@ -88,15 +87,7 @@ function RegisterForm() {
         error={open.error}
       />
       <Field id="email" label={say('eMail')} type="email" autoComplete="username" error={open.error} />
-      <Field
-        id="password"
-        label={say('passwordAtLeast12Characters')}
-        type="password"
-        autoComplete="new-password"
-        error={open.error}
-        onChange={setTyped}
-      />
-      <PasswordMeter password={typed} about={NOBODY} />
+      <NewPassword label={say('passwordAtLeast12Characters')} error={open.error} about={NOBODY} />
       <Failure error={open.error} fields={OF_ACCOUNT} />
       <Button type="submit" size="lg" className="w-100" disabled={open.isPending}>
         {say('openAnAccount')}

@@ -9,6 +9,8 @@ import { StorageGuard, storageFull } from './storage.guard.ts';
 /** How long an answer holds: however many ask, the database is asked once. */
 const HOLDS_MS = 500;
 const PATIENCE_MS = 200;
+/** A new server waits so long for its first connection, before it says that it is there. */
+const FIRST_PATIENCE_MS = 3000;
 /** A database that answered so lately and is slow now is busy, not gone: who is asked to leave for that makes it worse. */
 const WELL_FOR_MS = 5000;
 
@@ -36,10 +38,15 @@ export class HealthController implements OnModuleDestroy {
     if (this.storage.isFull) throw storageFull();
     const now = performance.now();
     if (!this.#asked || now - this.#asked.at > HOLDS_MS) {
-      this.#asked = { at: now, isWell: inTime(this.#ask(), now - this.#wellAt < WELL_FOR_MS) };
+      this.#asked = { at: now, isWell: inTime(this.#ask(), now - this.#wellAt < WELL_FOR_MS, PATIENCE_MS) };
     }
     if (await this.#asked.isWell) return { status: 'ok' };
     throw new ApiError('database_unavailable', say('theDatabaseCannotBeReachedOr'));
+  }
+
+  /** Opens the connection that it asks by, so that the first who asks is not told of a database that is slow to connect. */
+  async warm(): Promise<void> {
+    await inTime(this.#ask(), false, FIRST_PATIENCE_MS);
   }
 
   async onModuleDestroy(): Promise<void> {
@@ -67,9 +74,9 @@ export class HealthController implements OnModuleDestroy {
 }
 
 /** What is not answered soon is as it was lately; the question itself goes on and frees its connection. */
-function inTime(asked: Promise<boolean>, wasWell: boolean): Promise<boolean> {
+function inTime(asked: Promise<boolean>, wasWell: boolean, patienceMs: number): Promise<boolean> {
   return new Promise((resolve) => {
-    const timer = setTimeout(() => resolve(wasWell), PATIENCE_MS);
+    const timer = setTimeout(() => resolve(wasWell), patienceMs);
     const settle = (isWell: boolean): void => {
       clearTimeout(timer);
       resolve(isWell);

@@ -1,18 +1,14 @@
 import type { ClassView } from '@bright-sprout/contract/classes';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { loadDemo } from '../app/load-demo.ts';
+import { demoTeacher } from '../app/testing/demo-teacher.ts';
 import { bytesOf, type Client, startTestServer, type TestServer } from '../app/testing/server.ts';
-
-const SIGN_IN = { email: 'tansy.holloway@fernhollow.example', password: 'a demo password' };
 
 let server: TestServer;
 let demo: Client;
 beforeAll(async () => {
   server = await startTestServer();
-  await loadDemo(server.app, SIGN_IN.password);
-  demo = server.client();
-  await demo.post('/api/session').send(SIGN_IN).expect(200);
+  demo = await demoTeacher(server);
 });
 afterAll(() => server.close());
 

@@ -5,19 +5,15 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import sharp from 'sharp';
 import { v7 as uuid } from 'uuid';
 import writeExcelFile from 'write-excel-file/node';
-import { loadDemo } from '../app/load-demo.ts';
+import { demoTeacher } from '../app/testing/demo-teacher.ts';
 import { bytesOf, type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 let demo: Client;
 
-const SIGN_IN = { email: 'tansy.holloway@fernhollow.example', password: 'a demo password' };
-
 beforeAll(async () => {
   server = await startTestServer();
-  await loadDemo(server.app, SIGN_IN.password);
-  demo = server.client();
-  await demo.post('/api/session').send(SIGN_IN).expect(200);
+  demo = await demoTeacher(server);
 });
 afterAll(() => server.close());
 

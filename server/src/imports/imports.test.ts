@@ -2,7 +2,8 @@ import { demoExperiments } from '@bright-sprout/demo';
 import { calendarDay } from '@bright-sprout/core/shared';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
-import { countTeachers, loadDemo } from '../app/load-demo.ts';
+import { countTeachers } from '../app/load-demo.ts';
+import { demoTeacher } from '../app/testing/demo-teacher.ts';
 import { dayFromToday } from '../app/testing/experiments.ts';
 import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
@@ -13,12 +14,7 @@ let demo: Client;
 beforeAll(async () => {
   server = await startTestServer();
   other = await startTestServer();
-  await loadDemo(server.app, 'a demo password');
-  demo = server.client();
-  await demo
-    .post('/api/session')
-    .send({ email: 'tansy.holloway@fernhollow.example', password: 'a demo password' })
-    .expect(200);
+  demo = await demoTeacher(server);
 });
 afterAll(async () => {
   await server.close();
@@ -52,14 +48,9 @@ describe('the demo', () => {
   test('loads anew without touching other teachers', async () => {
     const teacher = await server.teacher();
     await teacher.put(`/api/experiments/${uuid()}`).send({ question: 'Mine?', cropId: 'oat' }).expect(200);
-    await loadDemo(server.app, 'a demo password');
+    demo = await demoTeacher(server);
     expect(await cards(teacher)).toHaveLength(1);
     expect(await countTeachers(server.app)).toBe(2);
-    demo = server.client();
-    await demo
-      .post('/api/session')
-      .send({ email: 'tansy.holloway@fernhollow.example', password: 'a demo password' })
-      .expect(200);
     expect(await cards(demo)).toHaveLength(6);
   });
 

@@ -24,6 +24,7 @@ export const ORDER = {
     'passwords',
     'network',
     'accounts',
+    'sharing',
     'classes',
     'uploads',
     'inventory',
@@ -45,6 +46,7 @@ export const ORDER = {
   server: [
     'shared',
     'accounts',
+    'sharing',
     'classes',
     'uploads',
     'inventory',
@@ -66,6 +68,7 @@ export const ORDER = {
   web: [
     'shared',
     'accounts',
+    'sharing',
     'classes',
     'inventory',
     'plans',

@@ -3,6 +3,7 @@ import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, Length, Matches } from 'class-validator';
 import { IsId, IsZone, NestedList, Trimmed, type Id } from '../shared/index.ts';
+import type { SharedView } from '../sharing/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
 /** A class and when it meets. */
@@ -72,8 +73,10 @@ export class RosterRequest {
 /** A class with its roster. */
 export interface ClassView extends ClassRequest {
   id: Id;
-  /** What students type to join. */
+  /** What students type to join; empty for who may only see the class. */
   code: string;
+  /** Whose it is, where another teacher shared it; `null` for one’s own. */
+  shared: SharedView | null;
   teams: TeamPart[];
   students: RosterStudentPart[];
 }

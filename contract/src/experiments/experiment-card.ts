@@ -1,5 +1,6 @@
 import type { Day, Id } from '../shared/index.ts';
 import 'reflect-metadata';
+import type { SharedView } from '../sharing/index.ts';
 import type { ExperimentStatus, Job } from '@bright-sprout/core/calendar';
 
 /** The next thing to do; the figures that belong to its code are given. */
@@ -33,6 +34,8 @@ export interface ExperimentCard {
   units: number;
   /** The class that runs it; `null` for none. */
   className: string | null;
+  /** Whose it is, where another teacher shared it; `null` for one’s own. */
+  shared: SharedView | null;
   job: JobView;
   treatments: CardTreatmentView[];
 }

@@ -1,6 +1,7 @@
 import type { SeedLotRequest, SeedLotView } from './seed-lot.ts';
 import type { CropRequest, CropView } from './crop.ts';
 import type { ContainerSizeRequest, ContainerSizeView } from './container-size.ts';
+import type { InventoryView } from './inventory.ts';
 import { json, request, route } from '../shared/index.ts';
 
 export { ContainerSizeRequest, type ContainerSizeView } from './container-size.ts';
@@ -11,10 +12,18 @@ export {
   type MeasuredSpreadView,
   TemperatureRangeView,
 } from './crop.ts';
+export type { InventoryView } from './inventory.ts';
 export { GerminationTestPart, SeedLotRequest, type SeedLotView } from './seed-lot.ts';
 
 /** What a teacher has to plant with: crops, packets of seed, and containers. */
 export const inventoryRoutes = {
+  inventoryOf: route({
+    method: 'GET',
+    path: '/experiments/:experimentId/inventory',
+    summary: 'What the owner of an experiment has to plant with',
+    access: 'see',
+    answer: json<InventoryView>(),
+  }),
   crops: route({
     method: 'GET',
     path: '/crops',
@@ -49,7 +58,7 @@ export const inventoryRoutes = {
     method: 'DELETE',
     path: '/seed-lots/:lotId',
     summary: 'Take a packet out of the drawer',
-    access: 'owner',
+    access: 'own',
   }),
   containerSizes: route({
     method: 'GET',
@@ -70,6 +79,6 @@ export const inventoryRoutes = {
     method: 'DELETE',
     path: '/container-sizes/:sizeId',
     summary: 'Take a container size away',
-    access: 'owner',
+    access: 'own',
   }),
 } as const;

@@ -29,7 +29,7 @@ export const liveRoutes = {
     method: 'GET',
     path: '/experiments/:experimentId/changes',
     summary: 'Server-sent events: `change` for each kind of thing that was saved, `beat` now and then',
-    access: 'owner',
+    access: 'see',
     file: 'text/event-stream',
   }),
   classChanges: route({

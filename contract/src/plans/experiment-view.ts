@@ -3,6 +3,7 @@ import 'reflect-metadata';
 import type { BrightSide } from '@bright-sprout/core/design';
 import type { VariableKind } from '@bright-sprout/core/imports';
 import type { ExperimentStatus } from '@bright-sprout/core/calendar';
+import type { SharedView } from '../sharing/index.ts';
 import type { CropView } from '../inventory/index.ts';
 import type { TaskView } from './plan-extras.ts';
 import type { PlanDocument } from './plan-request.ts';
@@ -76,6 +77,8 @@ export interface ExperimentView {
   hypothesis: string;
   /** The class that runs it. */
   classId: Id | null;
+  /** Whose it is, where another teacher shared it; `null` for one’s own. */
+  shared: SharedView | null;
   /** Absent when a file named a crop that is not in the inventory. */
   crop: CropView | null;
   cropName: string;

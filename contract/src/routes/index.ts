@@ -14,6 +14,7 @@ import { planRoutes } from '../plans/index.ts';
 import { readingRoutes } from '../readings/index.ts';
 import { type HealthView, type Route, json, route } from '../shared/index.ts';
 import { experimentRoutes } from '../experiments/index.ts';
+import { sharingRoutes } from '../sharing/index.ts';
 import { sowingRoutes } from '../sowing/index.ts';
 import { studentRoutes } from '../student/index.ts';
 import { uploadRoutes } from '../uploads/index.ts';
@@ -34,6 +35,7 @@ export const ROUTES = {
   ...healthRoutes,
   ...networkRoutes,
   ...accountRoutes,
+  ...sharingRoutes,
   ...classRoutes,
   ...uploadRoutes,
   ...inventoryRoutes,

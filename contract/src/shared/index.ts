@@ -11,6 +11,7 @@ export type { HealthView } from './health.ts';
 export {
   type Access,
   fillPath,
+  includesRight,
   json,
   type JsonAnswer,
   MOST_BODY_BYTES,
@@ -20,6 +21,9 @@ export {
   type ParamsOf,
   request,
   type JsonRequest,
+  type Right,
+  rightFor,
+  RIGHTS,
   route,
   type Route,
   type WireClass,

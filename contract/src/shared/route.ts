@@ -2,10 +2,27 @@
 export type WireClass<T extends object> = new () => T;
 
 /**
- * Who may call a route: `anyone`; a `student` on a device that joined a class; a signed-in `teacher`; or the `owner` of the row that the path names by one of
- * {@link OWNED_PARAMS}.
+ * What a teacher may do with a row, each with all before it: see it, change it, or decide over it as its owner, who
+ * alone shares it, hands it over and removes it.
  */
-export type Access = 'anyone' | 'student' | 'teacher' | 'owner';
+export const RIGHTS = ['see', 'change', 'own'] as const;
+export type Right = (typeof RIGHTS)[number];
+
+/**
+ * Who may call a route: `anyone`; a `student` on a device that joined a class; a signed-in `teacher`; or a teacher with a
+ * {@link Right} to the row that the path names by one of {@link OWNED_PARAMS}.
+ */
+export type Access = 'anyone' | 'student' | 'teacher' | Right;
+
+/** True when a teacher who has one right has the other, too. */
+export function includesRight(has: Right, needed: Right): boolean {
+  return RIGHTS.indexOf(has) >= RIGHTS.indexOf(needed);
+}
+
+/** The right that a route asks for; undefined for a route of no row. */
+export function rightFor({ access }: Pick<Route, 'access'>): Right | undefined {
+  return RIGHTS.find((right) => right === access);
+}
 
 /** Names in a path that stand for a row with an owner. */
 export const OWNED_PARAMS = ['experimentId', 'classId', 'lotId', 'templateId', 'sizeId'] as const;

@@ -164,7 +164,7 @@ export const studentRoutes = {
     method: 'GET',
     path: '/classes/:classId/practice',
     summary: 'How well the class reads drawn rulers',
-    access: 'owner',
+    access: 'see',
     answer: json<PracticeView>(),
   }),
 } as const;

@@ -14,6 +14,10 @@ export const AUDIT_KINDS = [
   'class_code_renewed',
   'account_removed',
   'exported',
+  'shared',
+  'share_taken',
+  'share_ended',
+  'handed_over',
 ] as const;
 export type AuditKind = (typeof AUDIT_KINDS)[number];
 

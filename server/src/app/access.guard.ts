@@ -1,5 +1,11 @@
 import { say } from '@bright-sprout/words/refusals';
-import { OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
+import {
+  includesRight,
+  OWNED_PARAMS,
+  rightFor,
+  type Right,
+  type Route,
+} from '@bright-sprout/contract/shared';
 import { type CanActivate, type ExecutionContext, Injectable } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import { CONFIRMED_MS, type KnownRequest, tokenOf } from '../accounts/index.ts';
@@ -31,7 +37,7 @@ export class AccessGuard implements CanActivate {
     if (route.access === 'student') return this.#letStudentIn(request);
     const caller = await this.callers.find(tokenOf(request), ownedRow(route, request.params));
     if (!caller) throw new ApiError('not_signed_in', say('pleaseSignInToGoOn'));
-    if (route.access === 'owner' && caller.ownerId !== caller.teacher.id) throw notFound();
+    refuseWithout(rightFor(route), caller.right);
     if (route.isGrave) this.#refuseUnconfirmed(caller.confirmedAt);
     request.teacher = caller.teacher;
     return true;
@@ -51,9 +57,19 @@ export class AccessGuard implements CanActivate {
   }
 }
 
-/** The row that decides, for a route that only its owner may call. */
+/** A row that a teacher may not even see is as if it were not there. */
+function refuseWithout(needed: Right | undefined, right: Right | null): void {
+  if (!needed) return;
+  if (!right) throw notFound();
+  if (includesRight(right, needed)) return;
+  throw needed === 'own'
+    ? new ApiError('owner_only', say('ownerOnly'))
+    : new ApiError('see_only', say('seeOnly'));
+}
+
+/** The row that decides, for a route that asks for a right to one. */
 function ownedRow(route: Route, params: KnownRequest['params']): OwnedRow | undefined {
-  if (route.access !== 'owner') return undefined;
+  if (!rightFor(route)) return undefined;
   const param = OWNED_PARAMS.find((name) => params[name] !== undefined);
   return param && { param, id: String(params[param]) };
 }

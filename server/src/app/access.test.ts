@@ -1,5 +1,5 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
-import { fillPath, OWNED_PARAMS, type Route } from '@bright-sprout/contract/shared';
+import { fillPath, OWNED_PARAMS, rightFor, type Route } from '@bright-sprout/contract/shared';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { CLASS, CROP, keepOneOfEach, LOT, readingOf, SIZE, startSown } from './testing/experiments.ts';
@@ -48,7 +48,7 @@ const OWNED_TABLES = [
 ];
 const routes = Object.entries(ROUTES) as [string, Route][];
 const closed = routes.filter(([, route]) => route.access !== 'anyone');
-const owned = routes.filter(([, route]) => route.access === 'owner');
+const owned = routes.filter(([, route]) => rightFor(route) !== undefined);
 
 /** Ids for what a path would make. */
 function newIds(): Record<string, string> {

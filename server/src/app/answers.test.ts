@@ -274,6 +274,21 @@ test('a lesson and a vote', async () => {
   await get(teacher, `${path}/polls/${pollId}`);
 });
 
+test('co-teachers', async () => {
+  const guest = await server.teacher('Co-teacher');
+  for (const path of [`/classes/${classId}`, `/experiments/${sown.id}`]) {
+    const { body } = await put(teacher, `${path}/shares/${uuid()}`, { may: 'change' });
+    const { code } = body as { code: string };
+    await get(guest, `/invitations/${code}`);
+    await put(guest, `/invitations/${code}/taken`);
+    await get(teacher, `${path}/shares`);
+  }
+  await get(guest, '/classes');
+  await get(guest, '/experiments');
+  await get(guest, `/experiments/${sown.id}`);
+  await get(guest, `/experiments/${sown.id}/inventory`);
+});
+
 test('every operation that answers was called', () => {
   const missing = jsonOperations().filter((name) => !server.answered.has(name));
   expect(missing).toEqual([]);

@@ -24,6 +24,7 @@ import {
   WriteQuota,
 } from '../shared/index.ts';
 import { ExperimentsModule } from '../experiments/index.ts';
+import { SharingModule } from '../sharing/index.ts';
 import { SowingModule } from '../sowing/index.ts';
 import { StudentModule } from '../student/index.ts';
 import { UploadsModule } from '../uploads/index.ts';
@@ -55,6 +56,7 @@ export class AppModule {
           retryDelay: 500,
         }),
         AccountsModule,
+        SharingModule,
         ClassesModule,
         UploadsModule,
         PlansModule,

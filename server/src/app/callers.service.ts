@@ -1,9 +1,10 @@
-import type { OwnedParam } from '@bright-sprout/contract/shared';
+import { type OwnedParam, type Right, RIGHTS } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { hashOf, type KnownTeacher, SessionsService } from '../accounts/index.ts';
 import { Clock } from '../shared/index.ts';
+import { SHARED_RANK } from '../sharing/index.ts';
 
 /** The row that a path names. */
 export interface OwnedRow {
@@ -11,10 +12,10 @@ export interface OwnedRow {
   readonly id: string;
 }
 
-/** Who makes a request, and who owns the row that it names. */
+/** Who makes a request, and what that teacher may do with the row that it names. */
 export interface Caller {
   readonly teacher: KnownTeacher;
-  readonly ownerId: string | null;
+  readonly right: Right | null;
   /** When the password was last given in this session. */
   readonly confirmedAt: Date | null;
 }
@@ -31,22 +32,27 @@ interface CallerRow {
   displayName: string;
   timeZone: string;
   isDemo: number;
-  ownerId: string | null;
+  rank: number | string | null;
 }
 
-const TABLES: Record<OwnedParam, string> = {
+const TABLES = {
   experimentId: 'experiment',
   classId: 'school_class',
   lotId: 'seed_lot',
   templateId: 'plan_template',
   sizeId: 'container_size',
-};
+} as const satisfies Record<OwnedParam, string>;
 
-const callerWithOwner = (table: string): string => `
+type Table = (typeof TABLES)[OwnedParam];
+
+/** What a teacher was given to rows of a table; nothing where its rows are not shared. */
+const SHARED: Partial<Record<Table, string>> = SHARED_RANK;
+
+const callerOf = (table: Table): string => `
   SELECT s.id AS sessionId, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, s.last_seen_at AS lastSeenAt,
          s.created_at AS createdAt, s.confirmed_at AS confirmedAt,
          t.id AS teacherId, t.email, t.display_name AS displayName, t.time_zone AS timeZone, t.is_demo AS isDemo,
-         o.teacher_id AS ownerId
+         IF(o.teacher_id = s.teacher_id, ${RIGHTS.length}, ${SHARED[table] ?? 0}) AS \`rank\`
   FROM session s
   JOIN teacher t ON t.id = s.teacher_id
   LEFT JOIN ${table} o ON o.id = ?
@@ -64,14 +70,14 @@ export class CallersService {
   /** The caller behind a session token; undefined when it is unknown, expired or revoked. */
   async find(token: string, owned: OwnedRow | undefined): Promise<Caller | undefined> {
     if (token === '') return undefined;
-    const query = callerWithOwner(TABLES[owned?.param ?? 'experimentId']);
+    const query = callerOf(TABLES[owned?.param ?? 'experimentId']);
     const [row] = await this.source.query<CallerRow[]>(query, [owned?.id ?? null, hashOf(token)]);
     if (row?.revokedAt !== null || row.expiresAt <= this.clock.now()) return undefined;
     await this.sessions.extend({ ...row, id: row.sessionId });
-    const { teacherId, email, displayName, timeZone, isDemo, ownerId } = row;
+    const { teacherId, email, displayName, timeZone, isDemo, rank } = row;
     return {
       teacher: { id: teacherId, email, displayName, timeZone, isDemo: isDemo === 1 },
-      ownerId,
+      right: RIGHTS[Number(rank ?? 0) - 1] ?? null,
       confirmedAt: row.confirmedAt,
     };
   }

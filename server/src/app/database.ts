@@ -16,6 +16,7 @@ import { LeftOut1700000000013 } from '../../migrations/1700000000013-left-out.ts
 import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-sizes.ts';
 import { RealSizes1700000000015 } from '../../migrations/1700000000015-real-sizes.ts';
 import { AccountSafety1700000000017 } from '../../migrations/1700000000017-account-safety.ts';
+import { Shares1700000000018 } from '../../migrations/1700000000018-shares.ts';
 import { MovesAndReasons1700000000016 } from '../../migrations/1700000000016-moves-and-reasons.ts';
 import { CareEvent, CareMove, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
@@ -39,6 +40,7 @@ import {
   Variable,
 } from '../plans/index.ts';
 import { Reading, SetAside } from '../readings/index.ts';
+import { Share } from '../sharing/index.ts';
 import { UnderscoreNaming } from '../shared/index.ts';
 import { SowingTick } from '../sowing/index.ts';
 import { PracticeReading } from '../student/index.ts';
@@ -64,6 +66,7 @@ const ENTITIES = [
   ContainerSize,
   Task,
   SchoolClass,
+  Share,
   Team,
   Student,
   StudentDevice,
@@ -114,6 +117,7 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
       RealSizes1700000000015,
       MovesAndReasons1700000000016,
       AccountSafety1700000000017,
+      Shares1700000000018,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

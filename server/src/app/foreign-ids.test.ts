@@ -73,7 +73,8 @@ async function holdingsOf(word: string): Promise<Holdings> {
   const sown = await startSown(teacher);
   const units = sown.units.map(({ id }) => ({ unitId: id, teamId }));
   await ok(teacher.put(`/api/experiments/${sown.id}/class`).send({ classId, units }));
-  const [readingId, careId, entryId, uploadId] = [uuid(), uuid(), uuid(), uuid()];
+  const [readingId, careId, entryId, uploadId, shareId] = [uuid(), uuid(), uuid(), uuid(), uuid()];
+  await ok(teacher.put(`/api/classes/${classId}/shares/${shareId}`).send({ may: 'change' }));
   const path = `/api/experiments/${sown.id}`;
   await ok(teacher.put(`${path}/readings/${readingId}`).send(readingOf(sown, 0, { entered: word })));
   const care = {
@@ -113,6 +114,7 @@ async function holdingsOf(word: string): Promise<Holdings> {
       careId,
       entryId,
       uploadId,
+      shareId,
     },
     ...{
       experimentId: sown.id,
@@ -174,6 +176,7 @@ function requests(): Sent[] {
       units: [{ unitId: ids.unitId, teamId: ids.teamId }],
     }),
     asTeacher(() => `${own}/runs/${uuid()}`, { classId: ids.classId }),
+    asTeacher(() => `/api/classes/${schoolClass.id}/owner`, { shareId: ids.shareId }),
     asTeacher(() => `${own}/units/${uuid()}`, {
       ...{ treatmentId: ids.treatmentId, containerId: ids.containerId },
       ...{ row: 1, column: 1, sownOn: today },

@@ -242,7 +242,7 @@ async function loadClass(
     avatar,
     teamId: teams[index % teams.length]?.id ?? null,
   }));
-  await classes.saveRoster(classId, { teams, students });
+  await classes.saveRoster(classId, { teams, students }, teacher);
   const source = app.get<DataSource>(getDataSourceToken());
   await source.getRepository(Experiment).update({ id: In(experimentIds) }, { classId });
   for (const { id, name } of teams) {

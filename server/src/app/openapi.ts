@@ -41,7 +41,9 @@ const SECURITY: Readonly<Record<Access, readonly Json[]>> = {
   anyone: [],
   student: [{ device: [] }],
   teacher: [{ session: [] }],
-  owner: [{ session: [] }],
+  see: [{ session: [] }],
+  change: [{ session: [] }],
+  own: [{ session: [] }],
 };
 
 /** Schemas of what is answered, made from the types when the application is built. */

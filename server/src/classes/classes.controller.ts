@@ -28,19 +28,23 @@ export class ClassesController {
   }
 
   @Operation(classRoutes.saveRoster)
-  saveRoster(@Param('classId') id: string, @Body() body: RosterRequest): Promise<ClassView> {
-    return this.classes.saveRoster(id, body);
+  saveRoster(
+    @Param('classId') id: string,
+    @Body() body: RosterRequest,
+    @CurrentTeacher() teacher: KnownTeacher,
+  ): Promise<ClassView> {
+    return this.classes.saveRoster(id, body, teacher);
   }
 
   @Operation(classRoutes.newCode)
-  newCode(@Param('classId') id: string): Promise<ClassView> {
-    return this.classes.newCode(id);
+  newCode(@Param('classId') id: string, @CurrentTeacher() teacher: KnownTeacher): Promise<ClassView> {
+    return this.classes.newCode(id, teacher);
   }
 
   @Operation(classRoutes.keptOfClass)
   @Header('Content-Disposition', 'attachment; filename="class.json"')
   async kept(@Param('classId') id: string, @CurrentTeacher() teacher: KnownTeacher): Promise<StreamableFile> {
-    const kept = await this.classes.kept(id);
+    const kept = await this.classes.kept(id, teacher);
     await this.audit.note('exported', teacher.id, id);
     return new StreamableFile(Readable.from(kept, { objectMode: false }), { type: 'application/json' });
   }

@@ -1,19 +1,18 @@
 import { say } from '@bright-sprout/words/refusals';
 import { randomInt } from 'node:crypto';
 import type { ClassRequest, ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import type { SharedView } from '@bright-sprout/contract/sharing';
 import type { FieldProblem } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager, In } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
-import { ApiError, inTransaction, invalidFields, isDuplicate, notFound } from '../shared/index.ts';
+import { ApiError, inTransaction, invalidFields, notFound, withNewCode } from '../shared/index.ts';
+import { RightsService } from '../sharing/index.ts';
 import { SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
 import { keptOfClass } from './kept-of-class.ts';
 
-/** Letters and digits that nobody confuses when they are read from a board. */
-const CODE_SIGNS = 'ACDEFGHJKLMNPQRTUVWXY34679';
-const CODE_LENGTH = 6;
-const TRIES = 5;
+const CODE_SIGNS = 6;
 
 /** What students made stays when they go; their names do not. */
 const NAMED_TABLES = [
@@ -29,20 +28,30 @@ const NOBODY = say('aStudent');
 /** Classes with their rosters. */
 @Injectable()
 export class ClassesService {
-  constructor(@InjectDataSource() private readonly source: DataSource) {}
+  constructor(
+    @InjectDataSource() private readonly source: DataSource,
+    private readonly rights: RightsService,
+  ) {}
 
-  /** The classes of a teacher, by name. */
-  async all(teacher: KnownTeacher): Promise<ClassView[]> {
-    const classes = await this.source
-      .getRepository(SchoolClass)
-      .find({ where: { teacherId: teacher.id }, order: { name: 'ASC' } });
-    return this.#views(classes);
+  /** The classes of a teacher, and those that others shared, by name. */
+  async all(teacher: Pick<KnownTeacher, 'id'>): Promise<ClassView[]> {
+    const shared = await this.rights.classes(teacher);
+    const classes = await this.source.getRepository(SchoolClass).find({
+      where: [{ teacherId: teacher.id }, { id: In([...shared.keys()]) }],
+      order: { name: 'ASC' },
+    });
+    return this.#views(classes, shared);
   }
 
-  /** @throws ApiError `not_found` */
-  async view(id: string): Promise<ClassView> {
+  /**
+   * A class as a teacher sees it; as its owner does where none is given.
+   * @throws ApiError `not_found`
+   */
+  async view(id: string, teacher?: KnownTeacher): Promise<ClassView> {
     const found = await this.source.getRepository(SchoolClass).findOneBy({ id });
-    const [view] = found ? await this.#views([found]) : [];
+    const [view] = found
+      ? await this.#views([found], teacher ? await this.rights.classes(teacher) : new Map())
+      : [];
     if (!view) throw notFound();
     return view;
   }
@@ -51,8 +60,8 @@ export class ClassesService {
    * Everything that is kept of the students of a class, see {@link keptOfClass}.
    * @throws ApiError `not_found`
    */
-  async kept(id: string): Promise<AsyncGenerator<string>> {
-    return keptOfClass(this.source, await this.view(id));
+  async kept(id: string, teacher: KnownTeacher): Promise<AsyncGenerator<string>> {
+    return keptOfClass(this.source, await this.view(id, teacher));
   }
 
   /** Keeps a class; a new one gets a code. */
@@ -62,22 +71,27 @@ export class ClassesService {
     const classes = this.source.getRepository(SchoolClass);
     const before = await classes.findOneBy({ id });
     if (before && before.teacherId !== teacher.id) {
-      throw new ApiError('id_in_use', say('thisCouldNotBeKeptUnderIts'));
+      const may = (await this.rights.classes(teacher)).get(id)?.may;
+      if (!may) throw new ApiError('id_in_use', say('thisCouldNotBeKeptUnderIts'));
+      if (may === 'see') throw new ApiError('see_only', say('seeOnly'));
     }
     if (before) await classes.save({ ...before, ...request });
-    else await withNewCode((code) => classes.insert({ id, teacherId: teacher.id, code, ...request }));
-    return this.view(id);
+    else
+      await withNewCode(CODE_SIGNS, (code) =>
+        classes.insert({ id, teacherId: teacher.id, code, ...request }),
+      );
+    return this.view(id, teacher);
   }
 
   /** Gives a class a new code; the old one no longer works, and every device that joined by it is out. */
-  async newCode(id: string): Promise<ClassView> {
-    await withNewCode((code) => this.source.getRepository(SchoolClass).update(id, { code }));
+  async newCode(id: string, teacher: KnownTeacher): Promise<ClassView> {
+    await withNewCode(CODE_SIGNS, (code) => this.source.getRepository(SchoolClass).update(id, { code }));
     await this.source.getRepository(StudentDevice).delete({ classId: id });
-    return this.view(id);
+    return this.view(id, teacher);
   }
 
   /** Keeps the whole roster: teams and students that are left out are removed for good. */
-  async saveRoster(classId: string, roster: RosterRequest): Promise<ClassView> {
+  async saveRoster(classId: string, roster: RosterRequest, teacher: KnownTeacher): Promise<ClassView> {
     const problems = rosterProblems(roster);
     if (problems.length > 0) throw invalidFields(problems);
     await inTransaction(this.source, async (manager) => {
@@ -108,7 +122,7 @@ export class ClassesService {
       );
       if (goneTeams.length > 0) await manager.delete(Team, { id: In(goneTeams) });
     });
-    return this.view(classId);
+    return this.view(classId, teacher);
   }
 
   /** Removes a class with its roster; experiments and readings stay. */
@@ -124,17 +138,22 @@ export class ClassesService {
     });
   }
 
-  async #views(classes: readonly SchoolClass[]): Promise<ClassView[]> {
+  async #views(
+    classes: readonly SchoolClass[],
+    shared: ReadonlyMap<string, SharedView>,
+  ): Promise<ClassView[]> {
     const ofThese = { classId: In(classes.map(({ id }) => id)) };
     const inOrder = { position: 'ASC' } as const;
     const [teams, students] = await Promise.all([
       this.source.getRepository(Team).find({ where: ofThese, order: inOrder }),
       this.source.getRepository(Student).find({ where: ofThese, order: inOrder }),
     ]);
+    const seesOnly = (id: string): boolean => shared.get(id)?.may === 'see';
     return classes.map(({ id, name, code, readingLevel, timeZone, asksPin, meetingDays, holidays }) => ({
       id,
       name,
-      code,
+      code: seesOnly(id) ? '' : code,
+      shared: shared.get(id) ?? null,
       readingLevel,
       timeZone,
       asksPin,
@@ -148,7 +167,7 @@ export class ClassesService {
           displayName,
           avatar,
           teamId,
-          pin,
+          pin: seesOnly(id) ? null : pin,
         })),
     }));
   }
@@ -219,17 +238,4 @@ function holidayProblems({ holidays }: ClassRequest): FieldProblem[] {
 
 function newPin(): string {
   return String(randomInt(10_000)).padStart(4, '0');
-}
-
-/** Tries codes until one is free. */
-async function withNewCode(keep: (code: string) => Promise<unknown>): Promise<void> {
-  for (let attempt = 1; ; attempt += 1) {
-    const signs = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]);
-    try {
-      await keep(signs.join(''));
-      return;
-    } catch (thrown) {
-      if (attempt === TRIES || !isDuplicate(thrown)) throw thrown;
-    }
-  }
 }

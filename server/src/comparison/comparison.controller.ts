@@ -1,5 +1,6 @@
 import { comparisonRoutes, ComparisonQuery, StudyQuery } from '@bright-sprout/contract/comparison';
 import { Controller, Param, Query, StreamableFile } from '@nestjs/common';
+import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
 import { HeavyWork, jsonFile, Operation } from '../shared/index.ts';
 import { comparisonTasks } from './heavy-tasks.ts';
 
@@ -22,7 +23,9 @@ export class ComparisonController {
   async study(
     @Param('experimentId') experimentId: string,
     @Query() query: StudyQuery,
+    @CurrentTeacher() { id: teacherId }: KnownTeacher,
   ): Promise<StreamableFile> {
-    return jsonFile(await this.heavy.bytes(comparisonTasks.study, { experimentId, query: { ...query } }));
+    const asked = { experimentId, query: { ...query }, teacherId };
+    return jsonFile(await this.heavy.bytes(comparisonTasks.study, asked));
   }
 }

@@ -24,6 +24,7 @@ export const comparisonTasks = {
   study: {
     name: 'study',
     pool: 'figures',
-    run: (services, { experimentId, query }) => services.get(StudyService).of(experimentId, query),
-  } satisfies HeavyTask<Asked<StudyQuery>, StudyView>,
+    run: (services, { experimentId, query, teacherId }) =>
+      services.get(StudyService).of(experimentId, query, teacherId),
+  } satisfies HeavyTask<Asked<StudyQuery> & { readonly teacherId: string }, StudyView>,
 } as const;

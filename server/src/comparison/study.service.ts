@@ -29,13 +29,15 @@ interface UnitRow {
   sownOn: StudyRun['units'][number]['sownOn'];
 }
 
-/** Runs of the same plan: of one study, or of one teacher with the same question and first variable. */
+/** Runs of the same plan that a teacher may see: of one study, or of one owner with the same question and first variable. */
 const RUNS = `
   SELECT e.id, e.question, c.name AS className, e.sow_on AS sowOn, v.id AS variableId
   FROM experiment own
   JOIN variable ownv ON ownv.experiment_id = own.id AND ownv.position = 0
   JOIN experiment e ON e.teacher_id = own.teacher_id AND e.discarded_at IS NULL AND e.status <> 'draft'
     AND (e.id = own.id OR e.study_id = own.study_id OR e.question = own.question)
+    AND (e.teacher_id = ? OR EXISTS (
+      SELECT 1 FROM share s WHERE s.teacher_id = ? AND (s.experiment_id = e.id OR s.class_id = e.class_id)))
   JOIN variable v ON v.experiment_id = e.id AND v.position = 0 AND v.name = ownv.name
   LEFT JOIN school_class c ON c.id = e.class_id
   WHERE own.id = ?
@@ -72,9 +74,9 @@ const READINGS = `
 export class StudyService {
   constructor(@InjectDataSource() private readonly source: DataSource) {}
 
-  /** All runs of the plan of an experiment, compared at one age. */
-  async of(experimentId: string, query: StudyQuery): Promise<StudyView> {
-    const all = await this.source.query<RunRow[]>(RUNS, [experimentId]);
+  /** All runs of the plan of an experiment that a teacher may see, compared at one age. */
+  async of(experimentId: string, query: StudyQuery, teacherId: string): Promise<StudyView> {
+    const all = await this.source.query<RunRow[]>(RUNS, [teacherId, teacherId, experimentId]);
     const left = new Set(query.without?.split(',') ?? []);
     const rows = all.filter((row) => row.id === experimentId || !left.has(row.id));
     const ids = rows.map((row) => row.id);

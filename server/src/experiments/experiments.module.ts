@@ -1,20 +1,14 @@
-import { type ExperimentCard, experimentRoutes } from '@bright-sprout/contract/experiments';
-import { Controller, Module } from '@nestjs/common';
-import { CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
-import { Operation } from '../shared/index.ts';
+import { Module } from '@nestjs/common';
+import { AccountsModule } from '../accounts/index.ts';
+import { SharingModule } from '../sharing/index.ts';
+import { ExperimentsController } from './experiments.controller.ts';
 import { ExperimentsService } from './experiments.service.ts';
+import { HandOverService } from './hand-over.service.ts';
 
-/** The experiments. */
-@Controller()
-export class ExperimentsController {
-  constructor(private readonly experiments: ExperimentsService) {}
-
-  @Operation(experimentRoutes.experiments)
-  cards(@CurrentTeacher() teacher: KnownTeacher): Promise<ExperimentCard[]> {
-    return this.experiments.cards(teacher);
-  }
-}
-
-/** The experiments. */
-@Module({ controllers: [ExperimentsController], providers: [ExperimentsService] })
+/** The experiments, and who owns them. */
+@Module({
+  imports: [AccountsModule, SharingModule],
+  controllers: [ExperimentsController],
+  providers: [ExperimentsService, HandOverService],
+})
 export class ExperimentsModule {}

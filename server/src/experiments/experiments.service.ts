@@ -6,6 +6,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { Experiment, Treatment } from '../plans/index.ts';
+import { RightsService } from '../sharing/index.ts';
 import { Clock } from '../shared/index.ts';
 
 /** A unit with its last reading of the plan's first variable. */
@@ -29,7 +30,7 @@ const UNITS_WITH_LAST_READING = `
     WHERE l.unit_id = u.id AND l.variable_id = v.id AND l.state <> 'not_read'
       AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = l.id)
     ORDER BY l.observed_on DESC, l.recorded_at DESC, l.id DESC LIMIT 1)
-  WHERE e.teacher_id = ? AND e.discarded_at IS NULL`;
+  WHERE e.id IN (?)`;
 
 /** The experiments: every experiment with the next thing to do. */
 @Injectable()
@@ -37,29 +38,39 @@ export class ExperimentsService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly clock: Clock,
+    private readonly rights: RightsService,
   ) {}
 
-  /** Cards in the order they want attention: due today, running, planned, finished. */
+  /**
+   * Cards of a teacher's experiments and of those that others shared, in the order they want attention: due today, running, planned,
+   * finished.
+   */
   async cards(teacher: KnownTeacher): Promise<ExperimentCard[]> {
     const { manager } = this.source;
     const today = this.clock.today(teacher.timeZone);
-    const [experiments, units] = await Promise.all([
-      manager.find(Experiment, {
-        where: { teacherId: teacher.id, discardedAt: IsNull() },
-        relations: { crop: true, schoolClass: true },
-      }),
-      this.source.query<UnitRow[]>(UNITS_WITH_LAST_READING, [teacher.id]),
-    ]);
-    const treatments = await manager.find(Treatment, {
-      where: { experimentId: In(experiments.map((experiment) => experiment.id)) },
-      order: { position: 'ASC' },
+    const shared = await this.rights.experiments(teacher);
+    const experiments = await manager.find(Experiment, {
+      where: [
+        { teacherId: teacher.id, discardedAt: IsNull() },
+        { id: In([...shared.keys()]), discardedAt: IsNull() },
+      ],
+      relations: { crop: true, schoolClass: true },
     });
+    if (experiments.length === 0) return [];
+    const ids = experiments.map(({ id }) => id);
+    const [units, treatments] = await Promise.all([
+      this.source.query<UnitRow[]>(UNITS_WITH_LAST_READING, [ids]),
+      manager.find(Treatment, { where: { experimentId: In(ids) }, order: { position: 'ASC' } }),
+    ]);
     const ranked = experiments.map((experiment) => {
       const ownUnits = units.filter((unit) => unit.experimentId === experiment.id);
       const ownTreatments = treatments.filter((treatment) => treatment.experimentId === experiment.id);
       const job = jobOf(experiment, ownUnits, today);
       return {
-        card: cardOf(experiment, ownTreatments, ownUnits, job, today),
+        card: {
+          ...cardOf(experiment, ownTreatments, ownUnits, job, today),
+          shared: shared.get(experiment.id) ?? null,
+        },
         rank: jobRank(job, experiment.status),
       };
     });
@@ -93,7 +104,7 @@ function cardOf(
   units: readonly UnitRow[],
   job: Job,
   today: CalendarDay,
-): ExperimentCard {
+): Omit<ExperimentCard, 'shared'> {
   return {
     id: experiment.id,
     question: experiment.question,

@@ -4,6 +4,7 @@ import {
   CropRequest,
   type CropView,
   inventoryRoutes,
+  type InventoryView,
   SeedLotRequest,
   type SeedLotView,
 } from '@bright-sprout/contract/inventory';
@@ -16,6 +17,11 @@ import { InventoryService } from './inventory.service.ts';
 @Controller()
 export class InventoryController {
   constructor(private readonly inventory: InventoryService) {}
+
+  @Operation(inventoryRoutes.inventoryOf)
+  ofExperiment(@Param('experimentId') experimentId: string): Promise<InventoryView> {
+    return this.inventory.ofExperiment(experimentId);
+  }
 
   @Operation(inventoryRoutes.crops)
   crops(@CurrentTeacher() teacher: KnownTeacher): Promise<CropView[]> {

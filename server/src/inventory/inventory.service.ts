@@ -5,6 +5,7 @@ import type {
   CropRequest,
   CropView,
   GerminationTestPart,
+  InventoryView,
   SeedLotRequest,
   SeedLotView,
 } from '@bright-sprout/contract/inventory';
@@ -13,20 +14,40 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityTarget, IsNull, type ObjectLiteral } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
-import { ApiError, invalidField, invalidFields } from '../shared/index.ts';
+import { ApiError, invalidField, invalidFields, notFound } from '../shared/index.ts';
 import { Crop } from './crop.entity.ts';
 import { ContainerSize, SeedLot } from './inventory.entities.ts';
 import { EXPERIMENT_TESTS, type ExperimentTestRow } from './experiment-tests.ts';
 import { TREATMENT_SPREADS, type TreatmentSpreadRow } from './treatment-spreads.ts';
 import { cropView } from './crop-view.ts';
 
+/** Whose inventory it is. */
+type Owner = Pick<KnownTeacher, 'id'>;
+
+const OWNER_OF = 'SELECT teacher_id AS id FROM experiment WHERE id = ?';
+
 /** The inventory: crops, packets, and container sizes of one's own. */
 @Injectable()
 export class InventoryService {
   constructor(@InjectDataSource() private readonly source: DataSource) {}
 
+  /**
+   * All that the owner of an experiment has to plant with.
+   * @throws ApiError `not_found`
+   */
+  async ofExperiment(experimentId: string): Promise<InventoryView> {
+    const [owner] = await this.source.query<Owner[]>(OWNER_OF, [experimentId]);
+    if (!owner) throw notFound();
+    const [crops, seedLots, containerSizes] = await Promise.all([
+      this.crops(owner),
+      this.seedLots(owner),
+      this.containerSizes(owner),
+    ]);
+    return { crops, seedLots, containerSizes };
+  }
+
   /** Crops that ship and the teacher's own, by name. */
-  async crops(teacher: KnownTeacher): Promise<CropView[]> {
+  async crops(teacher: Owner): Promise<CropView[]> {
     const crops = await this.source
       .getRepository(Crop)
       .find({ where: [{ teacherId: IsNull() }, { teacherId: teacher.id }], order: { commonName: 'ASC' } });
@@ -35,7 +56,7 @@ export class InventoryService {
   }
 
   /** How much pots of each crop differed that were treated alike, over the teacher's finished experiments. */
-  async #measuredSpreads(teacher: KnownTeacher): Promise<Map<string, CropView['measuredSpread']>> {
+  async #measuredSpreads(teacher: Owner): Promise<Map<string, CropView['measuredSpread']>> {
     const rows = await this.source.query<TreatmentSpreadRow[]>(TREATMENT_SPREADS, [teacher.id]);
     return new Map(
       [...new Set(rows.map(({ cropId }) => cropId))].map((cropId) => {
@@ -49,7 +70,7 @@ export class InventoryService {
   }
 
   /** @throws ApiError when there is no such crop for this teacher */
-  async crop(id: string, teacher: KnownTeacher): Promise<CropView> {
+  async crop(id: string, teacher: Owner): Promise<CropView> {
     const crop = await this.source.getRepository(Crop).findOneBy([
       { id, teacherId: IsNull() },
       { id, teacherId: teacher.id },
@@ -87,7 +108,7 @@ export class InventoryService {
   }
 
   /** The packets of the inventory with their tests, newest first. */
-  async seedLots(teacher: KnownTeacher): Promise<SeedLotView[]> {
+  async seedLots(teacher: Owner): Promise<SeedLotView[]> {
     const lots = await this.source
       .getRepository(SeedLot)
       .find({ where: { teacherId: teacher.id }, relations: { crop: true }, order: { createdAt: 'DESC' } });
@@ -126,7 +147,7 @@ export class InventoryService {
   }
 
   /** Container sizes of one's own, by name. */
-  async containerSizes(teacher: KnownTeacher): Promise<ContainerSizeView[]> {
+  async containerSizes(teacher: Owner): Promise<ContainerSizeView[]> {
     const sizes = await this.source
       .getRepository(ContainerSize)
       .find({ where: { teacherId: teacher.id }, order: { name: 'ASC' } });

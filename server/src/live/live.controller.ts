@@ -7,6 +7,7 @@ import { DataSource } from 'typeorm';
 import { CurrentTeacher, type KnownTeacher, SessionsService, tokenOf } from '../accounts/index.ts';
 import { Experiment } from '../plans/index.ts';
 import { ApiError, Operation, type Settings, SETTINGS } from '../shared/index.ts';
+import { RightsService } from '../sharing/index.ts';
 import { CurrentDevice, DevicesService, deviceTokenOf, type JoinedDevice } from '../student/index.ts';
 import { type Audience, ChangesFeed } from './changes-feed.ts';
 
@@ -26,6 +27,7 @@ export class LiveController implements OnModuleDestroy {
     private readonly feed: ChangesFeed,
     private readonly sessions: SessionsService,
     private readonly devices: DevicesService,
+    private readonly rights: RightsService,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
@@ -37,9 +39,9 @@ export class LiveController implements OnModuleDestroy {
     @Res() response: Response,
   ): Promise<void> {
     const token = tokenOf(request);
-    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response, () =>
-      this.sessions.goesOn(token),
-    );
+    const isIn = async (): Promise<boolean> =>
+      (await this.sessions.goesOn(token)) && (await this.rights.maySee(teacher, experimentId));
+    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response, isIn);
   }
 
   @Operation(liveRoutes.classChanges)
@@ -79,7 +81,7 @@ export class LiveController implements OnModuleDestroy {
     const listening = this.feed.listen(experimentIds, audience, (data) =>
       send(`event: change\ndata: ${data}\n\n`),
     );
-    // Who was signed out, or whose class has a new code, hears nothing more.
+    // Who was signed out, whose class has a new code or whose share ended hears nothing more.
     const beat = async (): Promise<void> => {
       if (await isStillIn().catch(() => true)) send('event: beat\ndata: {}\n\n');
       else response.end();

@@ -5,7 +5,7 @@ import type { CalendarDay } from '@bright-sprout/core/shared';
 import { Injectable } from '@nestjs/common';
 import { ClassesService } from '../classes/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
-import { invalidField } from '../shared/index.ts';
+import { ApiError, invalidField } from '../shared/index.ts';
 import { Unit } from './design.entities.ts';
 import { Drafts } from './drafts.service.ts';
 import { Experiment } from './experiment.entity.ts';
@@ -23,9 +23,16 @@ export class ClassOfExperiment {
     private readonly drafts: Drafts,
   ) {}
 
-  /** Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. */
+  /**
+   * Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. A
+   * co-teacher may change whose pots are whose, but not the class.
+   * @throws ApiError `owner_only`
+   */
   async give(experimentId: string, request: ClassOfExperimentRequest, teacher: KnownTeacher): Promise<void> {
-    const schoolClass = await this.#own(request.classId, teacher);
+    const { teacherId, classId: before } = (await this.store.load(experimentId)).experiment;
+    if (teacherId !== teacher.id && request.classId !== before)
+      throw new ApiError('owner_only', say('classIsOwners'));
+    const schoolClass = await this.#own(request.classId, { id: teacherId });
     const teams = new Map((schoolClass?.teams ?? []).map((team) => [team.id, team.name]));
     await this.store.locked(experimentId, async (manager, experiment) => {
       const stored = await this.store.load(experimentId, manager);
@@ -68,9 +75,9 @@ export class ClassOfExperiment {
     return this.plans.view(id, teacher);
   }
 
-  async #own(classId: string | null, teacher: KnownTeacher): Promise<ClassView | undefined> {
+  async #own(classId: string | null, teacher: Pick<KnownTeacher, 'id'>): Promise<ClassView | undefined> {
     if (classId === null) return undefined;
-    const own = (await this.classes.all(teacher)).find((one) => one.id === classId);
+    const own = (await this.classes.all(teacher)).find((one) => one.id === classId && one.shared === null);
     if (!own) throw invalidField('classId', say('chooseOneOfYourClasses'));
     return own;
   }

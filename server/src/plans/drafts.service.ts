@@ -13,7 +13,7 @@ import { ApiError, Clock, inTransaction, invalidField, isDuplicate } from '../sh
 import { firstSowing, lessonProblem } from './check-plan.ts';
 import { PlanTemplate } from './plan-extras.entities.ts';
 import { Variable } from './design.entities.ts';
-import { InventoryService, resolvePlan } from '../inventory/index.ts';
+import { adoptInventory, InventoryService, resolvePlan } from '../inventory/index.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf, wholePlan } from './plan-from-rows.ts';
@@ -47,9 +47,10 @@ export class Drafts {
     await this.insert(id, plan, teacher);
   }
 
-  /** Starts a draft with the plan of another experiment, its dates moved to come. */
+  /** Starts a draft with the plan of another experiment, its dates moved to come; also of one that is shared. */
   async copy(fromId: string, id: string, teacher: KnownTeacher): Promise<void> {
-    await this.insert(id, await this.moved(fromId, teacher), teacher);
+    const moved = await this.moved(fromId, teacher);
+    await this.insert(id, await adoptInventory(this.source.manager, moved, teacher.id), teacher);
   }
 
   /** The plan of another experiment from the next class day on. */

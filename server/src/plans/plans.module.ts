@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { ClassesModule } from '../classes/index.ts';
+import { SharingModule } from '../sharing/index.ts';
 import { CalendarController } from './calendar.controller.ts';
 import { CalendarService } from './calendar.service.ts';
 import { ClassOfExperiment } from './class-of-experiment.service.ts';
@@ -13,7 +14,7 @@ import { TemplatesService } from './templates.service.ts';
 
 /** Plans, templates and calendars. */
 @Module({
-  imports: [ClassesModule, InventoryModule],
+  imports: [SharingModule, ClassesModule, InventoryModule],
   controllers: [PlansController, TemplatesController, CalendarController],
   providers: [PlansService, Drafts, TemplatesService, CalendarService, ClassOfExperiment, ExperimentStore],
   exports: [PlansService, ExperimentStore],

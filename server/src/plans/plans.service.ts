@@ -12,6 +12,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
+import { RightsService } from '../sharing/index.ts';
 import { ApiError, Clock, invalidField, invalidFields } from '../shared/index.ts';
 import { firstSowing, fixedDifferences, lessonProblem, planProblems } from './check-plan.ts';
 import { Container, Treatment, Unit } from './design.entities.ts';
@@ -32,12 +33,16 @@ export class PlansService {
     private readonly store: ExperimentStore,
     private readonly drafts: Drafts,
     private readonly inventory: InventoryService,
+    private readonly rights: RightsService,
     private readonly clock: Clock,
   ) {}
 
   /** One experiment with its plan. */
   async view(experimentId: string, teacher: KnownTeacher): Promise<ExperimentView> {
-    return experimentView(await this.store.load(experimentId), this.clock.today(teacher.timeZone));
+    const stored = await this.store.load(experimentId);
+    const isOwn = stored.experiment.teacherId === teacher.id;
+    const shared = isOwn ? undefined : (await this.rights.experiments(teacher)).get(experimentId);
+    return experimentView(stored, this.clock.today(teacher.timeZone), shared);
   }
 
   /** Starts a draft with defaults that make a valid plan. Starting it again gives the same draft. */
@@ -65,8 +70,9 @@ export class PlansService {
     const { version, ...asked } = request;
     const problems = planProblems(request);
     if (problems.length > 0) throw invalidFields(problems);
-    const plan = await resolvePlan(this.source, asked, teacher.id);
-    const crop = await this.inventory.crop(plan.cropId, teacher);
+    const owner = (await this.store.ownerOf(id)) ?? teacher.id;
+    const plan = await resolvePlan(this.source, asked, owner);
+    const crop = await this.inventory.crop(plan.cropId, { id: owner });
     await this.store.change(id, version, async (manager, experiment) => {
       const stored = await this.store.load(id, manager);
       const isDraft = experiment.status === 'draft';

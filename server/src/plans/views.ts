@@ -1,16 +1,18 @@
 import type { ExperimentView, PlanDocument } from '@bright-sprout/contract/plans';
+import type { SharedView } from '@bright-sprout/contract/sharing';
 import { cropView } from '../inventory/index.ts';
 import type { StoredPlan } from './experiment-store.ts';
 import { planOf } from './plan-from-rows.ts';
 
 /** An experiment as the interface sees it. */
-export function experimentView(plan: StoredPlan, today: string): ExperimentView {
+export function experimentView(plan: StoredPlan, today: string, shared?: SharedView): ExperimentView {
   const { experiment } = plan;
   return {
     id: experiment.id,
     version: experiment.version,
     status: experiment.status,
     classId: experiment.classId,
+    shared: shared ?? null,
     studyId: experiment.studyId,
     closedDays: plan.closedDays.map(({ day }) => day),
     question: experiment.question,

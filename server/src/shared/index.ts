@@ -19,6 +19,7 @@ export { Operation, ROUTE_KEY } from './operation.ts';
 export { RetryDeadlocks } from './retry-deadlocks.ts';
 export { WriteQuota } from './write-quota.ts';
 export { sentFailure } from './worker-failure.ts';
+export { withNewCode } from './random-code.ts';
 export { readBodies } from './read-bodies.ts';
 export { readSettings, SETTINGS, type Settings } from './settings.ts';
 export { SharedModule } from './shared.module.ts';

@@ -192,6 +192,16 @@ export default {
   thisIsNotASpreadsheetThatCan: 'This is not a spreadsheet that can be read. Save it as XLSX or CSV.',
   thisSpreadsheetIsTooLargeToOpen:
     'This spreadsheet is too large to open: {what}. Copy the table of readings, up to {mostTidyRows} rows and {mostTableColumns} columns, into a new one and open that.',
+  seeOnly: 'You may see this, but not change it. Its owner can let you change it.',
+  ownerOnly: 'Only its owner can do this.',
+  manyCoTeachers: 'That is as many co-teachers as one class or experiment can have. Take one away first.',
+  wrongInvitation:
+    'Nobody is invited by this code any more: it may be mistyped, used already or older than a week. Ask for a new one.',
+  ownInvitation: 'This is your own invitation. Give its code to the teacher whom you invite.',
+  tooManyWrongInvitations: 'Too many wrong codes. Wait a few minutes, then try again.',
+  classIsOwners: 'The class of this experiment is chosen by its owner.',
+  notACoTeacher: 'Choose a co-teacher who has taken the invitation.',
+  handOverItsClass: 'This experiment goes with its class. Hand the class over, or take the experiment out of it first.',
   pleaseSignInToGoOn: 'Please sign in to go on.',
   joinYourClassWithTheCodeOn: 'Join your class with the code on the board.',
   thisRequestCameFromAnotherSiteAnd: 'This request came from another site and was refused.',

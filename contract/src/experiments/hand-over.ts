@@ -1,0 +1,7 @@
+import { IsId } from '../shared/index.ts';
+
+/** To whom something is handed over: the share of a co-teacher who took it. */
+export class HandOverRequest {
+  @IsId({ message: 'Choose a co-teacher.' })
+  shareId: string;
+}

@@ -1,0 +1,3 @@
+export { RightsService, SHARED_RANK } from './rights.service.ts';
+export { Share } from './share.entity.ts';
+export { SharingModule } from './sharing.module.ts';

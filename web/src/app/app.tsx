@@ -30,6 +30,8 @@ const ComparePrint = lazy(() => import('../comparison/compare-print.tsx'));
 
 const AccountPage = lazy(() => import('../accounts/account-page.tsx'));
 
+const InvitedPage = lazy(() => import('../sharing/invited-page.tsx'));
+
 const ExperimentsPage = lazy(loadExperiments);
 const PrintPage = lazy(loadPrint);
 const ClassesPage = lazy(loadClasses);
@@ -125,6 +127,7 @@ function TeacherApp() {
             <Route index element={<ExperimentsPage />} />
             <Route path="classes" element={<ClassesPage />} />
             <Route path="account" element={<AccountPage />} />
+            <Route path="invited/:code?" element={<InvitedPage />} />
             <Route path="inventory" element={<InventoryPage />} />
             <Route path="*" element={<NotHere />} />
           </Route>

@@ -5,9 +5,10 @@ import type { ReadingView } from '@bright-sprout/contract/readings';
 import { placedOn } from '@bright-sprout/core/design';
 import { lastDayMostRead } from '@bright-sprout/core/growth';
 import { daysBetween, calendarDay, isCalendarDay } from '@bright-sprout/core/shared';
-import { useQuery } from '@tanstack/react-query';
-import { Suspense, useMemo, useState } from 'react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { Suspense, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink, Outlet, useLocation, useParams, useSearchParams } from 'react-router';
+import { SharedNote } from '../sharing/index.ts';
 import { useChanges } from '../shared/live/index.ts';
 import { unsavedOf } from '../plans/index.ts';
 import { useWithWaiting } from '../shared/outbox/index.ts';
@@ -29,9 +30,28 @@ import { loadCompare, loadTeach, useFetchedAhead } from './stages.ts';
 /** The frame of an experiment: question, stages, the timeline of days, and the stage that is open. */
 export default function ExperimentFrame() {
   const { experimentId = '' } = useParams();
+  const [gone, setGone] = useState<{ readonly id: string; readonly error: unknown }>();
+  const queries = useQueryClient();
+  useEffect(() => {
+    if (gone) queries.removeQueries({ queryKey: keys.experiment(gone.id) });
+  }, [gone, queries]);
+  if (gone?.id === experimentId) return <CannotOpen error={gone.error} />;
+  return <Opened experimentId={experimentId} onGone={(error) => setGone({ id: experimentId, error })} />;
+}
+
+/**
+ * The frame once plan and readings are here. What this device kept stands in while the server cannot be asked, but not
+ * when it says that the experiment is no longer there for this teacher.
+ */
+function Opened({ experimentId, onGone }: { experimentId: string; onGone: (error: unknown) => void }) {
   const plan = useQuery(experimentQuery(experimentId));
   const readings = useQuery(readingsQuery(experimentId));
   const error = plan.error ?? readings.error;
+  const isGone = isNotFound(error);
+  useEffect(() => {
+    if (isGone) onGone(error);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- told once
+  }, [isGone]);
   if (error && !(plan.data && readings.data)) return <CannotOpen error={error} />;
   if (!plan.data || !readings.data) return <p className="visually-hidden">{say('opening')}</p>;
   return <Frame experiment={plan.data} readings={readings.data} />;
@@ -112,6 +132,12 @@ function Frame({
         </header>
         <Timeline />
         <main className="frame-work">
+          {experiment.shared && (
+            <SharedNote
+              subject={{ kind: 'experiment', id: experiment.id, name: experiment.question }}
+              shared={experiment.shared}
+            />
+          )}
           <UnsavedPlan experimentId={experiment.id} />
           {isLookingBack && (
             <p className="day-note" role="status">
@@ -236,8 +262,12 @@ function UnsavedPlan({ experimentId }: { experimentId: string }) {
   );
 }
 
+function isNotFound(error: unknown): boolean {
+  return error instanceof ApiFailure && error.body.code === 'not_found';
+}
+
 function CannotOpen({ error }: { error: unknown }) {
-  const isGone = error instanceof ApiFailure && error.body.code === 'not_found';
+  const isGone = isNotFound(error);
   return (
     <main className="trouble">
       <h1>{isGone ? say('thisExperimentIsNotOnYourShelf') : say('thisCouldNotBeOpened')}</h1>

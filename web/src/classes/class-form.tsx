@@ -120,10 +120,7 @@ export function ClassForm({
           className="mb-3"
           label={say('eachStudentTypesAPinOfFour')}
         />
-        {schoolClass && <ClassJoining schoolClass={schoolClass} />}
-        {schoolClass && (
-          <ClassCode code={schoolClass.code} isBusy={recode.isPending} onNew={() => recode.mutate()} />
-        )}
+        <HowToJoin schoolClass={schoolClass} isBusy={recode.isPending} onNew={() => recode.mutate()} />
         {!(save.error && fieldMessage(save.error, 'holidays.0.to')) && (
           <FailureNote
             error={save.error ?? recode.error ?? (isUnconfirmed(remove.error) ? null : remove.error)}
@@ -136,11 +133,29 @@ export function ClassForm({
           >
             {schoolClass ? say('keepTheseChanges') : say('makeThisClass')}
           </Button>
-          {schoolClass && <AllThatIsKept classId={schoolClass.id} />}
-          {schoolClass && <RemoveClass name={schoolClass.name} onRemove={() => remove.mutate()} />}
+          <OwnersOnly schoolClass={schoolClass} onRemove={() => remove.mutate()} />
         </div>
       </Form>
       {isUnconfirmed(remove.error) && <ConfirmPassword onConfirmed={() => remove.mutate()} />}
+    </>
+  );
+}
+
+/** How tablets come in; nothing for a new class, and for a co-teacher who may only see it. */
+function HowToJoin({
+  schoolClass,
+  isBusy,
+  onNew,
+}: {
+  schoolClass: ClassView | undefined;
+  isBusy: boolean;
+  onNew: () => void;
+}) {
+  if (!schoolClass?.code) return null;
+  return (
+    <>
+      <ClassJoining schoolClass={schoolClass} />
+      <ClassCode code={schoolClass.code} isBusy={isBusy} onNew={onNew} />
     </>
   );
 }
@@ -175,6 +190,17 @@ function ClassJoining({ schoolClass }: { schoolClass: ClassView }) {
         )}
       </p>
     </div>
+  );
+}
+
+/** What only the owner of a class may do with it. */
+function OwnersOnly({ schoolClass, onRemove }: { schoolClass: ClassView | undefined; onRemove: () => void }) {
+  if (!schoolClass || schoolClass.shared) return null;
+  return (
+    <>
+      <AllThatIsKept classId={schoolClass.id} />
+      <RemoveClass name={schoolClass.name} onRemove={onRemove} />
+    </>
   );
 }
 

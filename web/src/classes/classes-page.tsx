@@ -4,8 +4,10 @@ import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
+import { Link } from 'react-router';
 import { classesQuery } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import { CoTeachers, SharedNote } from '../sharing/index.ts';
 import { ClassForm } from './class-form.tsx';
 import { Roster } from './roster.tsx';
 import './classes.scss';
@@ -17,6 +19,7 @@ export default function ClassesPage() {
   const [isNew, setIsNew] = useState(false);
   const chosen = isNew ? undefined : (data?.find(({ id }) => id === chosenId) ?? data?.[0]);
   const isEmpty = data?.length === 0;
+  const maySeeOnly = chosen?.shared?.may === 'see';
   return (
     <main className="inventory-page">
       <h1>{say('classes')}</h1>
@@ -40,25 +43,41 @@ export default function ClassesPage() {
         )}
       </div>
       {isEmpty && <p className="quiet">{say('aClassNeedsANameAndIts')}</p>}
+      <p>
+        <Link to="/invited">{say('wereYouInvited')}</Link>
+      </p>
       <div className="inventory-below class-below">
         {data && (
           <section
             className="panel"
             aria-label={chosen ? say('about', { chosen: chosen.name }) : say('aNewClass')}
           >
-            <ClassForm
-              key={chosen?.id ?? 'new'}
-              schoolClass={chosen}
-              onKept={(id) => {
-                setChosenId(id);
-                setIsNew(false);
-              }}
-            />
+            {chosen?.shared && (
+              <SharedNote
+                subject={{ kind: 'class', id: chosen.id, name: chosen.name }}
+                shared={chosen.shared}
+              />
+            )}
+            <fieldset className="may-see-only" disabled={maySeeOnly}>
+              <ClassForm
+                key={chosen?.id ?? 'new'}
+                schoolClass={chosen}
+                onKept={(id) => {
+                  setChosenId(id);
+                  setIsNew(false);
+                }}
+              />
+            </fieldset>
           </section>
         )}
         {chosen && (
           <section className="panel" aria-label={say('rosterOf', { chosen: chosen.name })}>
-            <Roster key={chosen.id} schoolClass={chosen} />
+            <fieldset className="may-see-only" disabled={maySeeOnly}>
+              <Roster key={chosen.id} schoolClass={chosen} />
+            </fieldset>
+            {!chosen.shared && (
+              <CoTeachers key={chosen.id} subject={{ kind: 'class', id: chosen.id, name: chosen.name }} />
+            )}
           </section>
         )}
       </div>

@@ -25,6 +25,7 @@ const CLASS: ClassView = {
   id: 'c',
   name: '5b',
   code: 'ACDEFG',
+  shared: null,
   readingLevel: '8-10',
   timeZone: 'UTC',
   asksPin: false,

@@ -7,13 +7,14 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
 import { conclusionsQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { useKeep } from '../shared/outbox/index.ts';
 import { ClaimNotes, FailureNote, shortDay } from '../shared/ui/index.ts';
 
 /** Claim, evidence, reasoning: the evidence is drafted from the numbers, the rest is written by people. */
 export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
   const { experiment } = useExperiment();
+  const mayChange = useMayChange();
   const queries = useQueryClient();
   const keepConclusion = useKeep();
   const conclusions = useQuery(conclusionsQuery(experiment.id)).data ?? [];
@@ -46,7 +47,7 @@ export function ConclusionPanel({ evidence }: { evidence: readonly string[] }) {
     <section className="panel conclusion-panel" aria-label={say('whatWeSayItMeans')}>
       <div className="chart-head">
         <h3>{say('claimEvidenceReasoning')}</h3>
-        {!isOpen && (
+        {mayChange && !isOpen && (
           <Button size="sm" variant="light" onClick={() => setIsOpen(true)}>
             {say('writeAConclusion')}
           </Button>

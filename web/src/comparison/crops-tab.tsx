@@ -1,8 +1,6 @@
 import { say } from '@bright-sprout/words/comparison';
 import { computedText, readText, undefinedWords } from '@bright-sprout/core/words';
-import { useQuery } from '@tanstack/react-query';
-import { cropsQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useInventory } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
 import { useComparison } from './compare-context.tsx';
@@ -12,7 +10,7 @@ import { PlainTable } from './parts.tsx';
 export function CropsTab() {
   const { experiment } = useExperiment();
   const { shown, error } = useComparison(['emergence', 'growth'], { groupBy: 'crop' });
-  const crops = useQuery(cropsQuery).data ?? [];
+  const crops = useInventory().crops ?? [];
   if (error) return <FailureNote error={error} />;
   if (!shown) return <p className="quiet">{say('comparing')}</p>;
   const { comparison, groups, readStyle } = shown;

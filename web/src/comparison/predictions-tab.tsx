@@ -7,7 +7,7 @@ import { Minus, Plus } from 'lucide-react';
 import { Link } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, predictionsQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { useKeep } from '../shared/outbox/index.ts';
 import { Said, FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
@@ -122,6 +122,7 @@ function Choice({
   isFound: boolean;
 }) {
   const { experiment } = useExperiment();
+  const mayChange = useMayChange();
   const queries = useQueryClient();
   const experimentId = experiment.id;
   const keep = useKeep();
@@ -151,7 +152,7 @@ function Choice({
         <i style={{ width: `${(100 * guesses.length) / most}%` }} />
       </span>
       <b>{guesses.length}</b>
-      {experiment.status !== 'finished' && (
+      {mayChange && experiment.status !== 'finished' && (
         <span className="guess-hands">
           <button
             type="button"

@@ -112,6 +112,7 @@ function Board({ card }: { card: ExperimentCard }) {
             lessonOn: dayOfYear(card.lessonOn, card.today),
           })}
           {card.className && ` · ${card.className}`}
+          {card.shared && ` · ${say('sharedBy', { by: card.shared.by })}`}
         </p>
         <ul className="treatment-key">
           {card.treatments.map((treatment) => (
@@ -123,7 +124,7 @@ function Board({ card }: { card: ExperimentCard }) {
       </div>
       <div className="board-job">
         <p className={card.job.isDue ? 'job is-due' : 'job'}>{jobText(card)}</p>
-        <DiscardButton card={card} />
+        {!card.shared && <DiscardButton card={card} />}
       </div>
     </li>
   );

@@ -7,7 +7,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { IfMayChange, useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { useJoinAddress, FailureNote, QrCode } from '../shared/ui/index.ts';
 import { Asking } from './asking.tsx';
 import { BoardEditor } from './board-editor.tsx';
@@ -41,7 +41,11 @@ function OpenStage({ view, begun }: { view: LessonView; begun: LessonDocument })
 
 /** @param begunAt when it was last given, for what was voted then; empty before it ever was */
 function Lesson({ lesson, begunAt }: { lesson: OpenLesson; begunAt: string }) {
-  const { document, change } = lesson;
+  const { document } = lesson;
+  const mayChange = useMayChange();
+  const change = (next: LessonDocument): void => {
+    if (mayChange) lesson.change(next);
+  };
   const { boards, level } = document;
   const now = useLessonNow(level);
   const [chosenId, setChosenId] = useState(boards[0]?.id ?? '');
@@ -90,40 +94,42 @@ function Lesson({ lesson, begunAt }: { lesson: OpenLesson; begunAt: string }) {
           )}
         </article>
         <aside className="lesson-side">
-          <BeginLesson lesson={lesson} />
-          {board && <Asking board={board} now={now} />}
-          {board && <BoardEditor key={board.id} board={board} now={now} onChange={setBoard} />}
-          {isOwn && (
-            <Button
-              size="sm"
-              variant="light"
-              onClick={() => change({ ...document, boards: boards.filter(({ id }) => id !== board.id) })}
-            >
-              {say('removeBoard')}
-            </Button>
-          )}
-          <div className="lesson-tools">
-            <LevelSelect level={level} onChange={(next) => change({ ...document, level: next })} />
-            <Button
-              size="sm"
-              variant="light"
-              disabled={!lesson.undo}
-              onClick={lesson.undo}
-              aria-label={say('undo')}
-            >
-              <Undo2 size={17} aria-hidden="true" />
-            </Button>
-            <Button
-              size="sm"
-              variant="light"
-              disabled={!lesson.redo}
-              onClick={lesson.redo}
-              aria-label={say('redo')}
-            >
-              <Redo2 size={17} aria-hidden="true" />
-            </Button>
-          </div>
-          <TakeHome now={now} />
+          <IfMayChange>
+            <BeginLesson lesson={lesson} />
+            {board && <Asking board={board} now={now} />}
+            {board && <BoardEditor key={board.id} board={board} now={now} onChange={setBoard} />}
+            {isOwn && (
+              <Button
+                size="sm"
+                variant="light"
+                onClick={() => change({ ...document, boards: boards.filter(({ id }) => id !== board.id) })}
+              >
+                {say('removeBoard')}
+              </Button>
+            )}
+            <div className="lesson-tools">
+              <LevelSelect level={level} onChange={(next) => change({ ...document, level: next })} />
+              <Button
+                size="sm"
+                variant="light"
+                disabled={!lesson.undo}
+                onClick={lesson.undo}
+                aria-label={say('undo')}
+              >
+                <Undo2 size={17} aria-hidden="true" />
+              </Button>
+              <Button
+                size="sm"
+                variant="light"
+                disabled={!lesson.redo}
+                onClick={lesson.redo}
+                aria-label={say('redo')}
+              >
+                <Redo2 size={17} aria-hidden="true" />
+              </Button>
+            </div>
+            <TakeHome now={now} />
+          </IfMayChange>
         </aside>
       </div>
     </div>

@@ -20,7 +20,10 @@ export function ClassSection() {
   const { experiment } = useExperiment();
   const { form } = usePlanEditor();
   const brush = useTeamBrush();
-  const classes = useQuery(classesQuery).data;
+  const isOwn = experiment.shared === null;
+  const classes = useQuery(classesQuery).data?.filter(({ id, shared }) =>
+    isOwn ? shared === null : id === experiment.classId,
+  );
   const own = classes?.find((one) => one.id === experiment.classId);
   const give = useGiveToClass();
   const dealt = (teams: readonly { id: string }[]): UnitTeamPart[] => {
@@ -50,7 +53,9 @@ export function ClassSection() {
   return (
     <section className="class-section" aria-label={say('classAndTeams')}>
       <h2>{say('classAndTeams')}</h2>
-      {classes?.length === 0 ? (
+      {!isOwn && classes?.length === 0 ? (
+        <p className="quiet">{say('classNotShared')}</p>
+      ) : classes?.length === 0 ? (
         <p className="quiet">
           <Said
             by={say}
@@ -62,7 +67,7 @@ export function ClassSection() {
         <Form.Select
           value={experiment.classId ?? ''}
           aria-label={say('classThatRunsIt')}
-          disabled={give.isPending}
+          disabled={give.isPending || !isOwn}
           onChange={({ target }) => choose(target.value)}
         >
           <option value="">{say('noClass2')}</option>
@@ -113,7 +118,7 @@ export function ClassSection() {
         </>
       )}
       <FailureNote error={give.error} />
-      {own && classes && <RunInAnother classes={classes.filter(({ id }) => id !== own.id)} />}
+      {isOwn && own && classes && <RunInAnother classes={classes.filter(({ id }) => id !== own.id)} />}
     </section>
   );
 }

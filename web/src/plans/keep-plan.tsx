@@ -7,8 +7,9 @@ import Form from 'react-bootstrap/Form';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, experimentQuery, experimentsQuery, templatesQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import { ExperimentTeachers } from './experiment-teachers.tsx';
 import { useKeepExperiment } from './use-save-plan.ts';
 
 /** Keeps the plan as a template, copies it, or closes the experiment. */
@@ -48,6 +49,8 @@ export function KeepPlan() {
       call(planRoutes.finish, { params: { experimentId }, body: { finished } }),
     onSuccess: keep,
   });
+  const isOwn = experiment.shared === null;
+  const mayChange = useMayChange();
   const isFinished = experiment.status === 'finished';
   return (
     <div className="keep-plan">
@@ -58,20 +61,24 @@ export function KeepPlan() {
           template.mutate();
         }}
       >
-        <Form.Control
-          value={about}
-          maxLength={200}
-          placeholder={say('whatThisPlanIsGoodFor')}
-          aria-label={say('whatThisPlanIsGoodFor')}
-          onChange={(event) => setAbout(event.target.value)}
-        />
-        <Button type="submit" variant="light" size="sm" disabled={template.isPending}>
-          {say('keepAsATemplate')}
-        </Button>
+        {isOwn && (
+          <>
+            <Form.Control
+              value={about}
+              maxLength={200}
+              placeholder={say('whatThisPlanIsGoodFor')}
+              aria-label={say('whatThisPlanIsGoodFor')}
+              onChange={(event) => setAbout(event.target.value)}
+            />
+            <Button type="submit" variant="light" size="sm" disabled={template.isPending}>
+              {say('keepAsATemplate')}
+            </Button>
+          </>
+        )}
         <Button variant="light" size="sm" disabled={copy.isPending} onClick={openCopy}>
           {say('copyThisPlan')}
         </Button>
-        {experiment.status !== 'draft' && (
+        {mayChange && experiment.status !== 'draft' && (
           <Button
             variant="light"
             size="sm"
@@ -88,6 +95,7 @@ export function KeepPlan() {
         </p>
       )}
       <FailureNote error={template.error ?? copy.error ?? finish.error} />
+      {isOwn && <ExperimentTeachers />}
     </div>
   );
 }

@@ -8,11 +8,12 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { useSearchParams } from 'react-router';
 import { experimentQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { IfMayChange, useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { CheckSection } from './check-section.tsx';
 import { CheckStrip } from './check-strip.tsx';
 import { DaysSection } from './days-section.tsx';
 import { DescriptionForm } from './description-form.tsx';
+import { KeepPlan } from './keep-plan.tsx';
 import { LayoutEditor } from './layout-editor.tsx';
 import { PlanEditorProvider, usePlanEditor } from './plan-editor.tsx';
 import { PotsSection } from './pots-section.tsx';
@@ -41,13 +42,16 @@ type Part = PlanTab;
 /** Plan: the parts of the plan beside the layout that it makes, and what the design check says of it. */
 export default function PlanStage() {
   const { experiment } = useExperiment();
+  const canArrange = useMayChange() && experiment.status === 'draft';
   if (!useIsCurrent(experiment.id)) return <div className="panel stage-waiting" aria-busy="true" />;
   if (!experiment.plan) {
     return (
       <div className="stage">
-        <LayoutEditor canArrange={experiment.status === 'draft'} />
+        <LayoutEditor canArrange={canArrange} />
         <section className="panel" aria-label={say('plan')}>
-          <DescriptionForm key={experiment.id} />
+          <IfMayChange>
+            <DescriptionForm key={experiment.id} />
+          </IfMayChange>
         </section>
       </div>
     );
@@ -57,7 +61,7 @@ export default function PlanStage() {
       <TeamBrushProvider>
         <div className="stage plan-stage">
           <div className="plan-layout">
-            <LayoutEditor canArrange={experiment.status === 'draft'} />
+            <LayoutEditor canArrange={canArrange} />
             <CheckStrip />
           </div>
           <PlanPanel />
@@ -153,7 +157,10 @@ function PlanPanel() {
           </div>
         )}
         {isPlanted && <p className="note-attention">{say('theSeedsAreInTheSoilAnd')}</p>}
-        <Show />
+        <IfMayChange>
+          <Show />
+        </IfMayChange>
+        {part === 'question' && <KeepPlan />}
       </div>
       <Unmended tab={part} onOpen={open} />
     </section>

@@ -13,14 +13,14 @@ import {
   usualWaterMl,
 } from '@bright-sprout/core/design';
 import { CONTAINER_WORDS } from '@bright-sprout/core/words';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Plus, Save, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
 import { call, containerSizesQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useInventory } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { AddUnit } from './add-unit.tsx';
 import { ClassSection } from './class-section.tsx';
@@ -189,7 +189,7 @@ function ContainerEditor({ index }: { index: number }) {
 function AddContainer() {
   const { apply } = usePlanEditor();
   const { getValues } = useFormContext<PlanRequest>();
-  const own = useQuery(containerSizesQuery).data ?? [];
+  const own = useInventory().containerSizes ?? [];
   const add = (value: string): void => {
     const size = own.find((one) => one.id === value);
     const usual = usualContainer((size?.kind ?? value) as ContainerKind);

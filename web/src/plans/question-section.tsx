@@ -2,14 +2,11 @@ import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
 import { ALSO_READ_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
 import { ALSO_READ, type AlsoRead, type PlanMeasure, seedFacts } from '@bright-sprout/core/design';
-import { useQuery } from '@tanstack/react-query';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
-import { seedLotsQuery } from '../shared/api/index.ts';
-import { useSurroundings } from '../shared/experiment/index.ts';
+import { useInventory, useSurroundings } from '../shared/experiment/index.ts';
 import { FactorsEditor } from './factors-editor.tsx';
 import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
-import { KeepPlan } from './keep-plan.tsx';
 import { KindChoice } from './kind-choice.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
@@ -61,7 +58,6 @@ export function QuestionSection() {
       </div>
       <TextInput name="hypothesis" label={say('whatWeExpectAndWhy')} />
       <PredictionEditor />
-      <KeepPlan />
     </>
   );
 }
@@ -81,7 +77,7 @@ function CropChoice() {
 
 function LotChoice() {
   const { plan, apply } = usePlanEditor();
-  const lots = useQuery(seedLotsQuery).data?.filter((lot) => lot.cropId === plan.cropId) ?? [];
+  const lots = useInventory().seedLots?.filter((lot) => lot.cropId === plan.cropId) ?? [];
   const choose = (id: string): void => {
     const lot = lots.find((one) => one.id === id);
     apply({ lotId: lot?.id ?? null, seedsPerPacket: lot?.seedsPerPacket ?? plan.seedsPerPacket });

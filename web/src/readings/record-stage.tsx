@@ -4,7 +4,13 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link, useSearchParams } from 'react-router';
 import { CareView } from '../care/index.ts';
-import { TreatmentKey, treatmentOf, unreadUnits, useExperiment } from '../shared/experiment/index.ts';
+import {
+  IfMayChange,
+  TreatmentKey,
+  treatmentOf,
+  unreadUnits,
+  useExperiment,
+} from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { shortDay } from '../shared/ui/index.ts';
@@ -104,15 +110,25 @@ export default function RecordStage() {
         />
       )}
       {isTogether && (
-        <TogetherView
-          marked={marked.flatMap((id) => experiment.units.find((unit) => unit.id === id) ?? [])}
-          panel={Panel}
-        />
+        <IfMayChange>
+          <TogetherView
+            marked={marked.flatMap((id) => experiment.units.find((unit) => unit.id === id) ?? [])}
+            panel={Panel}
+          />
+        </IfMayChange>
       )}
       {view === 'sheet' && <FastSheet key={day} />}
       {view === 'progress' && <ProgressView />}
-      {isCare && <CareView chosenIds={carePots} />}
-      {view === 'history' && <HistoryView key={chosen.id} unit={chosen} />}
+      {isCare && (
+        <IfMayChange>
+          <CareView chosenIds={carePots} />
+        </IfMayChange>
+      )}
+      {view === 'history' && (
+        <IfMayChange>
+          <HistoryView key={chosen.id} unit={chosen} />
+        </IfMayChange>
+      )}
     </div>
   );
 }

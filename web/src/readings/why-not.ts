@@ -3,6 +3,7 @@ import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 
 /** Why a unit cannot be read on a day, in words; undefined when it can. */
 export function whyNot(experiment: ExperimentView, unit: UnitView, day: string): string | undefined {
+  if (experiment.shared?.may === 'see') return say('youMayOnlySee');
   if (experiment.status === 'finished') {
     return say('thisExperimentIsFinishedOpenItAgain');
   }

@@ -11,7 +11,13 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import { useKeepExperiment } from '../plans/index.ts';
 import { call } from '../shared/api/index.ts';
-import { treatmentOf, TreatmentKey, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
+import {
+  IfMayChange,
+  treatmentOf,
+  TreatmentKey,
+  useExperiment,
+  usePotSowing,
+} from '../shared/experiment/index.ts';
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { Said, FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
 import { TakeBack } from './take-back.tsx';
@@ -77,35 +83,37 @@ export default function SowStage() {
       </div>
       <section className="panel" aria-label={say('sow')}>
         <h2>{isSown ? say('sownOn', { sowOn: longDay(experiment.sowOn) }) : say('putTheSeedsIn')}</h2>
-        {chosen && <UnitSowing unit={chosen} ticks={ticks} />}
-        {waiting.length > 0 && (
-          <>
-            <p>
-              <Said
-                by={say}
-                code="labelsSeedsAPotSeedsTapA"
-                values={{
-                  unitsCount: units.length,
-                  seedsPerUnit,
-                  isMixed: otherSeeds.length > 0 ? 'yes' : 'no',
-                  otherDepthsCount: otherDepths.length > 0 ? say('eachPotAtItsOwnDepth') : deepText(depth),
-                  reduce: units.reduce((sum, unit) => sum + sowingOf(unit).seeds, 0),
-                }}
-              />
-            </p>
-            <SowingSteps />
-            <TickAll units={waiting} ticks={ticks} />
-          </>
-        )}
-        <aside className="caution-box">
-          {crop?.caution && <b>{capital(crop.caution)}. </b>}
-          {say('nobodyTastesExperimentalPlants')}
-        </aside>
-        <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
-        {groups.map((group) => (
-          <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
-        ))}
-        {isSown && <TakeBack units={units} />}
+        <IfMayChange>
+          {chosen && <UnitSowing unit={chosen} ticks={ticks} />}
+          {waiting.length > 0 && (
+            <>
+              <p>
+                <Said
+                  by={say}
+                  code="labelsSeedsAPotSeedsTapA"
+                  values={{
+                    unitsCount: units.length,
+                    seedsPerUnit,
+                    isMixed: otherSeeds.length > 0 ? 'yes' : 'no',
+                    otherDepthsCount: otherDepths.length > 0 ? say('eachPotAtItsOwnDepth') : deepText(depth),
+                    reduce: units.reduce((sum, unit) => sum + sowingOf(unit).seeds, 0),
+                  }}
+                />
+              </p>
+              <SowingSteps />
+              <TickAll units={waiting} ticks={ticks} />
+            </>
+          )}
+          <aside className="caution-box">
+            {crop?.caution && <b>{capital(crop.caution)}. </b>}
+            {say('nobodyTastesExperimentalPlants')}
+          </aside>
+          <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
+          {groups.map((group) => (
+            <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
+          ))}
+          {isSown && <TakeBack units={units} />}
+        </IfMayChange>
         {!isSown && <p className="quiet">{say('fromThenOnPotsAndTreatmentsStay')}</p>}
       </section>
     </div>

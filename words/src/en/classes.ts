@@ -1,4 +1,5 @@
 export default {
+  wereYouInvited: 'Invited by a colleague? Type the code',
   classCalled: 'Class called',
   wordsForAges: 'Words for ages',
   timeZone: 'Time zone',

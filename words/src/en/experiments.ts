@@ -1,4 +1,5 @@
 export default {
+  sharedBy: 'shared by {by}',
   takenOffTheShelfPutItBack: 'Taken off the shelf. <press>Put it back</press>',
   takeOffTheShelf: 'Take “{question}” off the shelf',
   sowToday: 'Sow today',

@@ -1,4 +1,6 @@
 export default {
+  coTeachersOfThis: 'Co-teachers of this experiment',
+  classNotShared: 'The class that runs it, if any, is not shared with you.',
   start: 'Start',
   timeIsUpStopTheTimer: 'Time is up. Stop the timer',
   stopTheTimer: 'Stop the timer',

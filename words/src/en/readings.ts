@@ -1,4 +1,5 @@
 export default {
+  youMayOnlySee: 'You may see this experiment, and not read in it. Its owner can let you.',
   thanOn: '<b>{size} {contrastWord}</b> than on {before}.',
   comparedWithBefore:
     '<b>{ifAmount, select, yes {The same} other {{size} more}}</b> {ifAmount, select, yes {as} other {than}} on {before}',

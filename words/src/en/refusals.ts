@@ -201,7 +201,8 @@ export default {
   tooManyWrongInvitations: 'Too many wrong codes. Wait a few minutes, then try again.',
   classIsOwners: 'The class of this experiment is chosen by its owner.',
   notACoTeacher: 'Choose a co-teacher who has taken the invitation.',
-  handOverItsClass: 'This experiment goes with its class. Hand the class over, or take the experiment out of it first.',
+  handOverItsClass:
+    'This experiment goes with its class. Hand the class over, or take the experiment out of it first.',
   pleaseSignInToGoOn: 'Please sign in to go on.',
   joinYourClassWithTheCodeOn: 'Join your class with the code on the board.',
   thisRequestCameFromAnotherSiteAnd: 'This request came from another site and was refused.',

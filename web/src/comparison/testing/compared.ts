@@ -131,6 +131,7 @@ export function experimentOf(changes: Partial<ExperimentView> = {}): ExperimentV
     version: 1,
     status: 'growing',
     classId: null,
+    shared: null,
     question: 'Does feed help in the shade?',
     hypothesis: '',
     crop: null,

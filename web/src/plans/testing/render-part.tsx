@@ -51,6 +51,7 @@ export function draftOf(
     version: 0,
     status: 'draft',
     classId: null,
+    shared: null,
     question: plan.question,
     hypothesis: '',
     crop: { ...crop, isOwn: false, measuredSpread: null },

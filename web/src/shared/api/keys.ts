@@ -10,6 +10,8 @@ export const keys = {
   templates: ['templates'],
   containerSizes: ['container-sizes'],
   classes: ['classes'],
+  shares: (kind: 'class' | 'experiment', id: string) => ['shares', kind, id],
+  invitation: (code: string) => ['invitation', code],
   practice: (classId: string) => ['classes', classId, 'practice'],
   anyExperiment: ['experiment'],
   experiment: (experimentId: string) => ['experiment', experimentId],
@@ -28,6 +30,7 @@ export const keys = {
 /** What is kept of an experiment. */
 export type ExperimentThing =
   | 'plan'
+  | 'inventory'
   | 'photos'
   | 'readings'
   | 'comparison'

@@ -11,6 +11,7 @@ import { readingRoutes } from '@bright-sprout/contract/readings';
 import { experimentRoutes } from '@bright-sprout/contract/experiments';
 import { careRoutes } from '@bright-sprout/contract/care';
 import { journalRoutes } from '@bright-sprout/contract/journal';
+import { sharingRoutes } from '@bright-sprout/contract/sharing';
 import { sowingRoutes } from '@bright-sprout/contract/sowing';
 import { lessonRoutes } from '@bright-sprout/contract/lessons';
 import { studentRoutes } from '@bright-sprout/contract/student';
@@ -50,6 +51,35 @@ export const classesQuery = queryOptions({
   queryKey: keys.classes,
   queryFn: () => call(classRoutes.classes, {}),
 });
+
+/** Who else may see or change a class or an experiment of one's own. */
+export function sharesQuery(kind: 'class' | 'experiment', id: string) {
+  return queryOptions({
+    queryKey: keys.shares(kind, id),
+    queryFn: () =>
+      kind === 'class'
+        ? call(sharingRoutes.sharesOfClass, { params: { classId: id } })
+        : call(sharingRoutes.sharesOfExperiment, { params: { experimentId: id } }),
+  });
+}
+
+/** What a code invites to. */
+export function invitationQuery(code: string) {
+  return queryOptions({
+    queryKey: keys.invitation(code),
+    queryFn: () => call(sharingRoutes.invitation, { params: { codeKey: code } }),
+    retry: false,
+  });
+}
+
+/** What the owner of a shared experiment has to plant with. */
+export function inventoryOfQuery(experimentId: string) {
+  return queryOptions({
+    queryKey: keys.ofExperiment(experimentId, 'inventory'),
+    queryFn: () => call(inventoryRoutes.inventoryOf, { params: { experimentId } }),
+    staleTime: 60_000,
+  });
+}
 
 /** Plans to start from. */
 export const templatesQuery = queryOptions({

@@ -24,7 +24,7 @@ interface KeptQueries {
 }
 
 /** Version of what is kept; another one is not read. */
-const VERSION = 4;
+const VERSION = 5;
 
 const store = deviceStore();
 let timer: ReturnType<typeof setTimeout> | undefined;

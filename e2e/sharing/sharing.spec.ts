@@ -1,0 +1,113 @@
+import type { Browser, Page } from '@playwright/test';
+import { makeSchool } from '../support/school.ts';
+import { expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
+
+/** A colleague with an account of the same school, in a browser of her own. */
+async function colleague(browser: Browser, address: string, name: string): Promise<Page> {
+  const page = await (await otherContext(browser, { viewport: { width: 820, height: 1180 } })).newPage();
+  await page.goto(address);
+  await page.getByRole('button', { name: /Open an account/ }).click();
+  await page.getByLabel('Name your students').fill(name);
+  await page.getByLabel('E-mail').fill(`colleague-${process.pid}-${Date.now()}@school.example`);
+  await page.getByLabel(/Password/).fill('a long password');
+  await page.getByRole('button', { name: 'Open an account', exact: true }).click();
+  return page;
+}
+
+/** A class of two children that runs one sown experiment, and the page where it is shared. */
+async function openClass(page: Page): Promise<void> {
+  await makeSchool(page, { names: ['Ada', 'Ben'] });
+  await page.getByRole('link', { name: 'Classes' }).click();
+}
+
+async function invitationFrom(page: Page, may: string): Promise<string> {
+  await page.getByLabel('They may').selectOption({ label: may });
+  await page.getByRole('button', { name: 'Invite a co-teacher' }).click();
+  await expect(page.getByText('It works once.')).toBeVisible();
+  return (await page.locator('.invitation b').innerText()).trim();
+}
+
+test('a colleague is invited to see a class, then may change it, and has it at the year’s end', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  await openClass(page);
+  const address = await invitationFrom(page, 'see');
+  await expectAccessible(page);
+
+  const other = await colleague(browser, `${origin}${new URL(address).pathname}`, 'Ms Yarrow');
+  await expect(other.getByText('Mx Fennel shares the class 5b and its experiments with you.')).toBeVisible();
+  await expectAccessible(other);
+  await other.getByRole('button', { name: 'Take it' }).click();
+  await expect(other.getByText('you may see it, and change nothing')).toBeVisible();
+  await expect(other.getByLabel('Class called')).toBeDisabled();
+  await expect(other.getByLabel('Display name of Ada')).toBeDisabled();
+  await expect(other.getByRole('button', { name: 'Remove this class' })).toHaveCount(0);
+  await expect(other.getByText(/and type [A-Z0-9]{6}/)).toHaveCount(0);
+  await expectAccessible(other);
+
+  await other.getByRole('link', { name: 'Shelf' }).click();
+  await expect(other.getByText('shared by Mx Fennel')).toBeVisible();
+  await other.locator('.board h2 a').click();
+  await openStage(other, 'Plan');
+  await expect(other.getByRole('textbox', { name: 'Question' })).toBeDisabled();
+  await expect(other.getByRole('button', { name: 'Copy this plan' })).toBeEnabled();
+  await openStage(other, 'Record');
+  await expect(other.getByText('You may see this experiment, and not read in it.')).toBeVisible();
+  await openStage(other, 'Teach');
+  await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await expectAccessible(other);
+
+  await page.reload();
+  await page.getByLabel('Ms Yarrow may').selectOption({ label: 'see and change' });
+  await expect(page.getByLabel('Ms Yarrow may')).toHaveValue('change');
+  await openStage(other, 'Plan');
+  await other.reload();
+  await expect(other.getByText('shares this with you: you may change it')).toBeVisible();
+  await other.getByLabel('What we expect, and why').fill('We expect what a colleague wrote.');
+  await expect(other.getByText('Saved', { exact: true })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Hand over to Ms Yarrow …' }).click();
+  await expect(page.getByRole('dialog', { name: 'Hand over to Ms Yarrow …' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Hand it over' }).click();
+  await expect(
+    page.getByText('Ms Yarrow shares this with you: you may see it, and change nothing.'),
+  ).toBeVisible();
+  await other.goto(`${origin}/classes`);
+  await expect(other.getByRole('button', { name: 'Remove this class' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'Leave “5b”' }).click();
+  await expect(page.getByText('A class needs a name and its meeting days.')).toBeVisible();
+  await other.context().close();
+});
+
+test('a code is typed by hand, a wrong one is told, and a share that ended closes the page', async ({
+  teacher: page,
+  browser,
+}) => {
+  const origin = new URL(page.url()).origin;
+  await openClass(page);
+  const address = await invitationFrom(page, 'see and change');
+  const other = await colleague(browser, `${origin}/invited`, 'Mr Sedge');
+  await other.getByLabel('Code of the invitation').fill('AAAAA AAAAA');
+  await other.getByRole('button', { name: 'Look at it' }).click();
+  await expect(other.getByText('Nobody is invited by this code any more')).toBeVisible();
+  await expectAccessible(other);
+  await other.getByLabel('Code of the invitation').fill(address);
+  await other.getByRole('button', { name: 'Look at it' }).click();
+  await other.getByRole('button', { name: 'Take it' }).click();
+  await expect(other.getByText('you may change it')).toBeVisible();
+  await other.getByRole('link', { name: 'Shelf' }).click();
+  await other.locator('.board h2 a').click();
+  await openStage(other, 'Plan');
+  await expect(other.getByRole('textbox', { name: 'Question' })).toBeEnabled();
+
+  await page.reload();
+  await page.getByRole('button', { name: 'End this for Mr Sedge' }).click();
+  await expect(page.getByRole('button', { name: 'End this for Mr Sedge' })).toHaveCount(0);
+  await other.reload();
+  await expect(other.getByText('This experiment is not on your shelf')).toBeVisible();
+  await other.context().close();
+});

@@ -1,0 +1,17 @@
+import type { ReactNode } from 'react';
+import { useExperiment } from './context.tsx';
+
+/** False for a co-teacher who may only see the experiment. */
+export function useMayChange(): boolean {
+  return useExperiment().experiment.shared?.may !== 'see';
+}
+
+/** Controls that stand still for a co-teacher who may only see the experiment. */
+export function IfMayChange({ children }: { children: ReactNode }) {
+  if (useMayChange()) return children;
+  return (
+    <fieldset className="may-see-only" disabled>
+      {children}
+    </fieldset>
+  );
+}

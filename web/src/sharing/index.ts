@@ -1,0 +1,2 @@
+export { CoTeachers } from './co-teachers.tsx';
+export { SharedNote } from './shared-note.tsx';

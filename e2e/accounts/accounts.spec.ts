@@ -1,3 +1,4 @@
+import { text } from 'node:stream/consumers';
 import { expect, expectAccessible, test } from '../support/test.ts';
 
 test('wrong sign-in: words, and what was typed stays', async ({ app: page }) => {
@@ -65,6 +66,14 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await expect(page.getByText('Your password is changed.')).toBeVisible();
   await expectAccessible(page);
 
+  await page.getByRole('button', { name: 'Save the file …' }).click();
+  await page.getByLabel('Your password again').fill('three quiet otters');
+  const coming = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Go on' }).click();
+  const file = await (await coming).createReadStream();
+  const kept = JSON.parse(await text(file)) as { teacher: { email: string }[] };
+  expect(kept.teacher.map((one) => one.email)).toEqual([email]);
+
   const other = await browser.newPage();
   await other.goto(origin);
   await other.getByLabel('E-mail').fill(email);
@@ -81,12 +90,12 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await page.getByRole('button', { name: 'Remove it …' }).click();
   await page.getByRole('button', { name: 'Remove for good' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
-  const kept = await page.evaluate(() =>
+  const inBrowser = await page.evaluate(() =>
     [...Object.keys(localStorage), ...Object.keys(sessionStorage)].filter((name) =>
       name.startsWith('bright-sprout.'),
     ),
   );
-  expect(kept).toEqual([]);
+  expect(inBrowser).toEqual([]);
 });
 
 test('an empty shelf offers a finished example to look into', async ({ teacher: page }) => {

@@ -78,6 +78,14 @@ export const accountRoutes = {
     summary: 'Sign out everywhere but here',
     access: 'teacher',
   }),
+  keptOfTeacher: route({
+    method: 'GET',
+    path: '/teacher/kept.json',
+    summary: 'Everything that is kept of the teacher, with all classes and experiments',
+    access: 'teacher',
+    file: 'application/json',
+    isGrave: true,
+  }),
   removeAccount: route({
     method: 'DELETE',
     path: '/teacher',

@@ -2,7 +2,7 @@ import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared'
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, Length, Matches } from 'class-validator';
-import { IsId, IsZone, NestedList, Trimmed, type Id } from '../shared/index.ts';
+import { IsId, IsZone, NestedList, Trimmed, type Day, type Id } from '../shared/index.ts';
 import type { SharedView } from '../sharing/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
@@ -77,6 +77,11 @@ export interface ClassView extends ClassRequest {
   code: string;
   /** Whose it is, where another teacher shared it; `null` for one’s own. */
   shared: SharedView | null;
+  /** The last day that anything of the class was planned for: the last lesson of its experiments, or the day it was made. */
+  quietSince: Day;
   teams: TeamPart[];
   students: RosterStudentPart[];
 }
+
+/** Days after {@link ClassView.quietSince} from which the names of a class are offered for erasure. */
+export const OFFER_ERASURE_AFTER_DAYS = 365;

@@ -9,14 +9,18 @@ import {
   SignInRequest,
   type TeacherView,
 } from '@bright-sprout/contract/accounts';
-import { Body, Controller, Inject, Param, Req, Res } from '@nestjs/common';
+import { Body, Controller, Header, Inject, Param, Req, Res, StreamableFile } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
 import { createHash, timingSafeEqual } from 'node:crypto';
+import { Readable } from 'node:stream';
 import type { Request, Response } from 'express';
+import { DataSource } from 'typeorm';
 import { ApiError, invalidField, Operation, type Settings, SETTINGS } from '../shared/index.ts';
 import { AuditService } from './audit.service.ts';
 import { clearCookie, cookieOf, setCookie } from './cookies.ts';
 import { CurrentTeacher, SESSION_COOKIE, tokenOf } from './current-teacher.ts';
 import { deviceName } from './device-name.ts';
+import { keptOfTeacher } from './kept-of-teacher.ts';
 import { KNOWN_MS, KnownDevicesService } from './known-devices.service.ts';
 import { KNOWN_COOKIE, SignInLimiter } from './sign-in-limiter.ts';
 import { SESSION_MS, SessionsService } from './sessions.service.ts';
@@ -32,6 +36,7 @@ export class AccountsController {
     private readonly limiter: SignInLimiter,
     private readonly known: KnownDevicesService,
     private readonly audit: AuditService,
+    @InjectDataSource() private readonly source: DataSource,
     @Inject(SETTINGS) private readonly settings: Settings,
   ) {}
 
@@ -118,6 +123,14 @@ export class AccountsController {
   async endOtherSessions(@CurrentTeacher() teacher: KnownTeacher, @Req() request: Request): Promise<void> {
     await this.sessions.revokeOthers(teacher.id, tokenOf(request));
     await this.audit.note('signed_out_everywhere', teacher.id);
+  }
+
+  @Operation(accountRoutes.keptOfTeacher)
+  @Header('Content-Disposition', 'attachment; filename="account.json"')
+  async kept(@CurrentTeacher() { id }: KnownTeacher): Promise<StreamableFile> {
+    await this.audit.note('exported', id, id);
+    const kept = Readable.from(keptOfTeacher(this.source, id), { objectMode: false });
+    return new StreamableFile(kept, { type: 'application/json' });
   }
 
   @Operation(accountRoutes.removeAccount)

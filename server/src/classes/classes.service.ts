@@ -23,6 +23,15 @@ const NAMED_TABLES = [
   'prediction',
   'conclusion',
 ] as const;
+interface LastLessonRow {
+  classId: string;
+  lessonOn: string;
+}
+
+const LAST_LESSONS = `
+  SELECT class_id AS classId, MAX(lesson_on) AS lessonOn
+  FROM experiment WHERE class_id IN (?) AND discarded_at IS NULL GROUP BY class_id`;
+
 const NOBODY = say('aStudent');
 
 /** Classes with their rosters. */
@@ -142,35 +151,48 @@ export class ClassesService {
     classes: readonly SchoolClass[],
     shared: ReadonlyMap<string, SharedView>,
   ): Promise<ClassView[]> {
-    const ofThese = { classId: In(classes.map(({ id }) => id)) };
+    const ids = classes.map(({ id }) => id);
+    if (ids.length === 0) return [];
+    const ofThese = { classId: In(ids) };
     const inOrder = { position: 'ASC' } as const;
-    const [teams, students] = await Promise.all([
+    const [lessons, teams, students] = await Promise.all([
+      this.source.query<LastLessonRow[]>(LAST_LESSONS, [ids]),
       this.source.getRepository(Team).find({ where: ofThese, order: inOrder }),
       this.source.getRepository(Student).find({ where: ofThese, order: inOrder }),
     ]);
     const seesOnly = (id: string): boolean => shared.get(id)?.may === 'see';
-    return classes.map(({ id, name, code, readingLevel, timeZone, asksPin, meetingDays, holidays }) => ({
-      id,
-      name,
-      code: seesOnly(id) ? '' : code,
-      shared: shared.get(id) ?? null,
-      readingLevel,
-      timeZone,
-      asksPin,
-      meetingDays,
-      holidays,
-      teams: teams.filter((team) => team.classId === id).map((team) => ({ id: team.id, name: team.name })),
-      students: students
-        .filter((student) => student.classId === id)
-        .map(({ id: studentId, displayName, avatar, teamId, pin }) => ({
-          id: studentId,
-          displayName,
-          avatar,
-          teamId,
-          pin: seesOnly(id) ? null : pin,
-        })),
-    }));
+    return classes.map(
+      ({ id, name, code, readingLevel, timeZone, asksPin, meetingDays, holidays, createdAt }) => ({
+        id,
+        name,
+        code: seesOnly(id) ? '' : code,
+        shared: shared.get(id) ?? null,
+        readingLevel,
+        timeZone,
+        asksPin,
+        meetingDays,
+        holidays,
+        quietSince: later(
+          createdAt.toISOString().slice(0, 10),
+          lessons.find(({ classId }) => classId === id)?.lessonOn,
+        ),
+        teams: teams.filter((team) => team.classId === id).map((team) => ({ id: team.id, name: team.name })),
+        students: students
+          .filter((student) => student.classId === id)
+          .map(({ id: studentId, displayName, avatar, teamId, pin }) => ({
+            id: studentId,
+            displayName,
+            avatar,
+            teamId,
+            pin: seesOnly(id) ? null : pin,
+          })),
+      }),
+    );
   }
+}
+
+function later(day: string, other: string | undefined): string {
+  return other !== undefined && other > day ? other : day;
 }
 
 /** Puts a name on everything that students made. */

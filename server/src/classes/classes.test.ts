@@ -34,6 +34,7 @@ describe('a class', () => {
   test('is kept with a code of its own, changed, and removed', async () => {
     expect(own).toMatchObject({ ...CLASS, students: [], teams: [] });
     expect(own.code).toMatch(/^[A-Z0-9]{6}$/);
+    expect(own.quietSince).toBe(new Date().toISOString().slice(0, 10));
     const changed = await teacher
       .put(`/api/classes/${own.id}`)
       .send({ ...CLASS, name: '5c' })
@@ -43,6 +44,21 @@ describe('a class', () => {
     expect(recoded.body.code).not.toBe(own.code);
     await teacher.delete(`/api/classes/${own.id}`).expect(204);
     expect((await teacher.get('/api/classes')).body.map(({ id }: ClassView) => id)).not.toContain(own.id);
+  });
+
+  test('is quiet since its last lesson that was not put away, and no sooner than it was made', async () => {
+    await server.query("UPDATE school_class SET created_at = '2024-09-01' WHERE id = ?", [own.id]);
+    const quiet = async () =>
+      ((await teacher.get('/api/classes').expect(200)).body as ClassView[]).find(({ id }) => id === own.id)!
+        .quietSince;
+    expect(await quiet()).toBe('2024-09-01');
+    for (const lesson of ['2025-03-04', '2024-10-04', '2023-01-01', '2025-06-30']) {
+      const { id } = await startDraft(teacher);
+      await teacher.put(`/api/experiments/${id}/class`).send({ classId: own.id, units: [] }).expect(200);
+      await server.query('UPDATE experiment SET lesson_on = ? WHERE id = ?', [lesson, id]);
+      if (lesson === '2025-06-30') await teacher.delete(`/api/experiments/${id}`).expect(204);
+    }
+    expect(await quiet()).toBe('2025-03-04');
   });
 
   test.each([

@@ -1,5 +1,6 @@
 import type { ClassView } from '@bright-sprout/contract/classes';
 import type { DataSource, EntityMetadata, ObjectLiteral } from 'typeorm';
+import { rowAsText } from '../shared/index.ts';
 
 const OF_STUDENT = 'studentId';
 
@@ -18,7 +19,7 @@ export async function* keptOfClass(source: DataSource, view: ClassView): AsyncGe
     yield `${index > 0 ? ',' : ''}${JSON.stringify(id)}:{`;
     for (const [place, table] of tables.entries()) {
       const rows = await rowsOf(source, table, id);
-      yield `${place > 0 ? ',' : ''}${JSON.stringify(table.tableName)}:${JSON.stringify(rows.map(asText))}`;
+      yield `${place > 0 ? ',' : ''}${JSON.stringify(table.tableName)}:${JSON.stringify(rows.map(rowAsText))}`;
     }
     yield '}';
   }
@@ -38,13 +39,4 @@ function rowsOf(source: DataSource, table: EntityMetadata, studentId: string): P
     .select(table.columns.map(({ propertyPath }) => `row.${propertyPath}`))
     .where('row.studentId = :studentId', { studentId })
     .getMany();
-}
-
-function asText(row: ObjectLiteral): object {
-  return Object.fromEntries(
-    Object.entries(row).map(([name, value]) => [
-      name,
-      Buffer.isBuffer(value) ? value.toString('base64') : (value as unknown),
-    ]),
-  );
 }

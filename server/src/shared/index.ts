@@ -20,6 +20,7 @@ export { RetryDeadlocks } from './retry-deadlocks.ts';
 export { WriteQuota } from './write-quota.ts';
 export { sentFailure } from './worker-failure.ts';
 export { withNewCode } from './random-code.ts';
+export { rowAsText } from './row-as-text.ts';
 export { readBodies } from './read-bodies.ts';
 export { readSettings, SETTINGS, type Settings } from './settings.ts';
 export { SharedModule } from './shared.module.ts';

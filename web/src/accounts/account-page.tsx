@@ -4,7 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
-import { call, keys, sessionQuery, sessionsQuery } from '../shared/api/index.ts';
+import { addressOf, call, keys, sessionQuery, sessionsQuery } from '../shared/api/index.ts';
 import { ConfirmPassword, FailureNote, isUnconfirmed, shortDay } from '../shared/ui/index.ts';
 import { forgetDevice } from './forget-device.ts';
 import { entriesOf, Failure, Field } from './form-fields.tsx';
@@ -23,6 +23,7 @@ export default function AccountPage() {
       </p>
       <ChangePassword about={[teacher.displayName, teacher.email]} />
       <Sessions />
+      <AllThatIsKept />
       <RemoveAccount />
     </main>
   );
@@ -106,6 +107,28 @@ function Sessions() {
         </Button>
       )}
       <FailureNote error={sessions.error ?? end.error ?? endOthers.error} />
+    </section>
+  );
+}
+
+/** The file of the account; the password is asked for, as it holds everything at once. */
+function AllThatIsKept() {
+  const [isAsking, setIsAsking] = useState(false);
+  const save = (): void => {
+    setIsAsking(false);
+    window.location.assign(addressOf(accountRoutes.keptOfTeacher, {}));
+  };
+  return (
+    <section className="panel">
+      <h2>{say('allThatIsKept')}</h2>
+      <p>{say('allThatIsKeptIs')}</p>
+      {isAsking ? (
+        <ConfirmPassword onConfirmed={save} />
+      ) : (
+        <Button variant="light" onClick={() => setIsAsking(true)}>
+          {say('saveTheFile')}
+        </Button>
+      )}
     </section>
   );
 }

@@ -1,12 +1,12 @@
 import { say } from '@bright-sprout/words/classes';
-import type { ClassView } from '@bright-sprout/contract/classes';
+import { type ClassView, OFFER_ERASURE_AFTER_DAYS } from '@bright-sprout/contract/classes';
 import { useQuery } from '@tanstack/react-query';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { classesQuery } from '../shared/api/index.ts';
-import { FailureNote } from '../shared/ui/index.ts';
+import { FailureNote, longDay } from '../shared/ui/index.ts';
 import { CoTeachers, SharedNote } from '../sharing/index.ts';
 import { ClassForm } from './class-form.tsx';
 import { Roster } from './roster.tsx';
@@ -52,6 +52,11 @@ export default function ClassesPage() {
             className="panel"
             aria-label={chosen ? say('about', { chosen: chosen.name }) : say('aNewClass')}
           >
+            {chosen && isQuietForLong(chosen) && (
+              <p className="note-attention" role="note">
+                {say('quietForLong', { day: longDay(chosen.quietSince) })}
+              </p>
+            )}
             {chosen?.shared && (
               <SharedNote
                 subject={{ kind: 'class', id: chosen.id, name: chosen.name }}
@@ -83,6 +88,12 @@ export default function ClassesPage() {
       </div>
     </main>
   );
+}
+
+/** True when the names of an own class should go, as nobody needs them any more. */
+function isQuietForLong({ quietSince, shared }: ClassView): boolean {
+  const days = (Date.now() - Date.parse(quietSince)) / 86_400_000;
+  return !shared && days > OFFER_ERASURE_AFTER_DAYS;
 }
 
 function ClassTab({

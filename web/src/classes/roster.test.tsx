@@ -26,6 +26,7 @@ const CLASS: ClassView = {
   name: '5b',
   code: 'ACDEFG',
   shared: null,
+  quietSince: '2027-01-01',
   readingLevel: '8-10',
   timeZone: 'UTC',
   asksPin: false,

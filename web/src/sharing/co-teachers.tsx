@@ -102,7 +102,7 @@ function RightChoice({
       <Form.Select value={may} onChange={({ target }) => onChoose(target.value as SharedRight)}>
         {SHARED_RIGHTS.map((right) => (
           <option key={right} value={right}>
-            {say(right)}
+            {right === 'see' ? say('see') : say('change')}
           </option>
         ))}
       </Form.Select>

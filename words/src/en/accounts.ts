@@ -32,9 +32,13 @@ export default {
   sinceAndSeen: 'since {since}, last used {seen}',
   signOutThere: 'Sign out there',
   signOutEverywhereElse: 'Sign out everywhere else',
+  allThatIsKept: 'All that is kept',
+  allThatIsKeptIs:
+    'One file with everything that is kept of you: account, classes with names, shelf, experiments, readings, photos. It holds names of children: keep it as your school’s rules say.',
+  saveTheFile: 'Save the file …',
   removeTheAccount: 'Remove the account',
   removeTheAccountIs:
-    'Everything goes for good: plans, classes, names, readings, photos. Save what you want to keep as bundles from Compare first.',
+    'Everything goes for good: plans, classes, names, readings, photos. Save what you want to keep first: bundles from Compare, or the file above. A class that a colleague goes on with is handed over on the page “Classes”.',
   removeIt: 'Remove it …',
   removeForGood: 'Remove for good',
   keepIt: 'Keep it',

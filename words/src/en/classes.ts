@@ -26,6 +26,8 @@ export default {
     'On practice rulers this class is typically <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, {biasMm} mm too {ifBiasMm, select, yes {short} other {long}} on average). Smaller changes than {value} mm may be reading alone.',
   studentsCanPractiseOnDrawnRulersFrom:
     'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.',
+  quietForLong:
+    'Nothing was planned in this class since {day}. Names are kept no longer than they are needed: save what is kept of it if you must, then remove the class. Its experiments stay, without names.',
   allThatIsKept: 'All that is kept of this class',
   removeThisClass: 'Remove this class',
   remove: 'Remove {name}?',

@@ -36,7 +36,7 @@ export default {
   daysFromSowingToTheLesson: 'Days from sowing to the lesson',
   mostComeUpHere: 'most come up here',
   day: 'Day',
-  yourPasswordAgain: 'Your password again: this cannot be taken back',
+  yourPasswordAgain: 'Your password again',
   goOn: 'Go on',
   plantsOfDays: 'plants {youngest} to {oldest} days old',
   day2: 'day {age}',

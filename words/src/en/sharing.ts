@@ -6,7 +6,6 @@ export default {
   see: 'see',
   change: 'see and change',
   may: '{name} may',
-  mayInvited: 'The invited may',
   theyMay: 'They may',
   invite: 'Invite a co-teacher',
   waitsUntil: 'Invitation, until {day}:',
@@ -19,13 +18,11 @@ export default {
   handOver: 'Hand over …',
   handOverTo: 'Hand over to {name} …',
   sureOfClass:
-    '<b>Hand {subject} over to {name}?</b> The class and all its experiments are {name}’s from then on, with the crops and packets that they name. You may still see them.',
+    '<b>Hand “{subject}” over to {name}?</b> The class and all its experiments are {name}’s from then on, with the crops and packets that they name. You may still see them.',
   sureOfExperiment:
-    '<b>Hand this experiment over to {name}?</b> It is {name}’s from then on, with the crops and packets that it names. You may still see it.',
+    '<b>Hand “{subject}” over to {name}?</b> The experiment is {name}’s from then on, with the crops and packets that it names. You may still see it.',
   handItOver: 'Hand it over',
   keepIt: 'Keep it',
-  handedOver: 'Handed over to {name}. You may still see it.',
-  goesWithClass: 'This experiment goes with its class: share or hand over the class on the page “Classes”.',
   invitedTitle: 'An invitation',
   invitedToClass: '<b>{from}</b> shares the class <b>{name}</b> and its experiments with you.',
   invitedToExperiment: '<b>{from}</b> shares the experiment <b>{name}</b> with you.',

@@ -65,6 +65,7 @@ export function Timeline() {
 
   const sowings = useMemo(() => sowingDaysOf(experiment), [experiment]);
   const spans = useMemo(() => spansOf(days), [days]);
+  const todayAt = days.findIndex(({ isToday }) => isToday);
   return (
     <nav
       className="timeline"
@@ -72,11 +73,16 @@ export function Timeline() {
       style={{ '--days': days.length } as React.CSSProperties}
     >
       <div className="timeline-band" aria-hidden="true">
-        {spans.map(({ first, length }) => (
-          <span key={first} style={{ gridColumn: `${first + 1} / span ${length}` }}>
-            {length >= WIDE_SPAN || spans.length === 1 ? say('mostComeUpHere') : ''}
-          </span>
-        ))}
+        {spans.map(({ first, length }) => {
+          // The stake of today would stand in the words.
+          const isFree = todayAt < first || todayAt >= first + length;
+          const isRoomy = length >= WIDE_SPAN || spans.length === 1;
+          return (
+            <span key={first} style={{ gridColumn: `${first + 1} / span ${length}` }}>
+              {isFree && isRoomy ? say('mostComeUpHere') : ''}
+            </span>
+          );
+        })}
       </div>
       <div ref={strip} className="timeline-strip" role="radiogroup" aria-label={say('day')} onKeyDown={step}>
         {days.map((notch, index) => (

@@ -12,7 +12,7 @@ export function isUnconfirmed(error: unknown): boolean {
   return error instanceof ApiFailure && error.body.code === 'confirm_password';
 }
 
-/** Asks for the password once more, before something that cannot be taken back; then goes on with it. */
+/** Asks for the password once more, before what is grave; then goes on with it. */
 export function ConfirmPassword({ onConfirmed }: { onConfirmed: () => void }) {
   const [password, setPassword] = useState('');
   const confirm = useMutation({

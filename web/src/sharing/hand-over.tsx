@@ -8,6 +8,7 @@ import { sharingOf, type Subject } from './subject.ts';
 
 /** Hands a class or an experiment over to a co-teacher: asked once more, as only that teacher can give it back. */
 export function HandOver({ subject, shareId, name }: { subject: Subject; shareId: string; name: string }) {
+  const isClass = subject.kind === 'class';
   const dialog = useRef<HTMLDialogElement>(null);
   const queries = useQueryClient();
   const give = useMutation({
@@ -35,7 +36,7 @@ export function HandOver({ subject, shareId, name }: { subject: Subject; shareId
         <p>
           <Said
             by={say}
-            code={subject.kind === 'class' ? 'sureOfClass' : 'sureOfExperiment'}
+            code={isClass ? 'sureOfClass' : 'sureOfExperiment'}
             values={{ subject: subject.name, name }}
           />
         </p>

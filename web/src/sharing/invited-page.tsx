@@ -66,7 +66,8 @@ function TypeCode() {
 }
 
 function Offer({ invitation, code }: { invitation: InvitationView; code: string }) {
-  const { from, name, what, may } = invitation;
+  const { from, name, may } = invitation;
+  const isClass = invitation.what === 'class';
   const queries = useQueryClient();
   const navigate = useNavigate();
   const take = useMutation({
@@ -81,11 +82,7 @@ function Offer({ invitation, code }: { invitation: InvitationView; code: string 
   return (
     <>
       <p>
-        <Said
-          by={say}
-          code={what === 'class' ? 'invitedToClass' : 'invitedToExperiment'}
-          values={{ from, name }}
-        />
+        <Said by={say} code={isClass ? 'invitedToClass' : 'invitedToExperiment'} values={{ from, name }} />
       </p>
       <p>{may === 'see' ? say('youMaySee') : say('youMayChange', { from })}</p>
       <FailureNote error={take.error} />

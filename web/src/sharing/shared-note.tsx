@@ -10,6 +10,7 @@ import './sharing.scss';
 
 /** Whose a shared class or experiment is, what may be done with it, and the way out of it. */
 export function SharedNote({ subject, shared }: { subject: Subject; shared: SharedView }) {
+  const seesOnly = shared.may === 'see';
   const queries = useQueryClient();
   const navigate = useNavigate();
   const leave = useMutation({
@@ -22,11 +23,7 @@ export function SharedNote({ subject, shared }: { subject: Subject; shared: Shar
   return (
     <div className="shared-note" role="note">
       <span>
-        <Said
-          by={say}
-          code={shared.may === 'see' ? 'sharedToSee' : 'sharedToChange'}
-          values={{ by: shared.by }}
-        />
+        <Said by={say} code={seesOnly ? 'sharedToSee' : 'sharedToChange'} values={{ by: shared.by }} />
       </span>
       {shared.through === subject.kind && (
         <Button

@@ -248,7 +248,7 @@ export default tseslint.config(
     ignores: [
       '**/*.test.ts',
       'server/src/app/{load-demo,migrate,openapi,outlive-errors,run-reset-password}.ts',
-      'server/src/imports/bundle.ts',
+      'server/src/imports/bundle-tables.ts',
     ],
     rules: { 'no-restricted-syntax': ['error', ...TEXTS] },
   },

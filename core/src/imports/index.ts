@@ -51,5 +51,5 @@ export {
 export type { ZeroCount, ZerosFound } from './meant-zeros.ts';
 export { type MappedResult, readMapped, type TakenAs } from './read-mapped.ts';
 export { type FoundWord, wordsIn } from './words-in.ts';
-export { guardText, unguardText } from './tidy-columns.ts';
+export { guardText, READING_COLUMNS, unguardText } from './tidy-columns.ts';
 export { tidyParts, type TidyRowParts, writeTidy } from './write-tidy.ts';

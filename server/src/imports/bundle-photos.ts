@@ -4,6 +4,7 @@ import {
   RealSizePart,
   type StrokePart,
 } from '@bright-sprout/contract/photos';
+import { unguardText } from '@bright-sprout/core/imports';
 import { check } from '@bright-sprout/contract/shared';
 import { isCalendarDay, PHOTO_VIEWS, PICTURE_OBSERVER } from '@bright-sprout/core/shared';
 import type { DataSource, EntityManager } from 'typeorm';
@@ -23,10 +24,7 @@ export interface BundledPhotos {
 
 interface MeasureRow {
   readonly photoId: string;
-  readonly unit: number;
-  readonly variable: string;
-  readonly observedOn: string;
-  readonly recordedAt: Date;
+  readonly readingId: string;
   readonly method: string;
 }
 
@@ -47,10 +45,8 @@ export async function photosForBundle(
       .getRawAndEntities<{ hasPicture: number }>(),
     source.getRepository(Container).find({ where: { experimentId }, order: { position: 'ASC' } }),
     source.query<MeasureRow[]>(
-      `SELECT m.photo_id AS photoId, u.number AS unit, v.name AS variable, r.observed_on AS observedOn,
-              r.recorded_at AS recordedAt, m.method
+      `SELECT m.photo_id AS photoId, m.reading_id AS readingId, m.method
        FROM photo p JOIN measure m ON m.photo_id = p.id JOIN reading r ON r.id = m.reading_id
-       JOIN unit u ON u.id = r.unit_id JOIN variable v ON v.id = r.variable_id
        WHERE p.experiment_id = ? ORDER BY r.recorded_at, r.id`,
       [experimentId],
     ),
@@ -78,11 +74,8 @@ export async function photosForBundle(
     measures: measures.map((row) => {
       const method = JSON.parse(row.method) as MeasureMethodPart;
       return {
+        reading: row.readingId,
         photo: row.photoId,
-        unit: String(row.unit),
-        variable: row.variable,
-        observed: row.observedOn,
-        recorded_at: row.recordedAt.toISOString(),
         kind: method.kind,
         threshold: textOf(method.threshold),
         low: String(method.low),
@@ -122,7 +115,7 @@ export class BundledPictures {
 export async function insertPhotos(
   manager: EntityManager,
   experimentId: string,
-  { tables }: Bundle,
+  { tables, readings }: Bundle,
   unitIds: ReadonlyMap<number, string>,
   pictures: BundledPictures,
 ): Promise<void> {
@@ -155,7 +148,9 @@ export async function insertPhotos(
     [experimentId, PICTURE_OBSERVER],
   );
   const byPlace = new Map(measured.map((reading) => [placeOf(reading), reading.id]));
-  for (const row of tables.measures) {
+  const readingOf = readingsById(readings);
+  for (const measure of tables.measures) {
+    const row: BundleRow = { ...measure, ...readingOf(measure.reading) };
     const photoId = newIds.get(row.photo ?? '');
     const unitId = unitIds.get(Number(row.unit)) ?? '';
     const place = { unitId, observedOn: row.observed ?? '', variable: row.variable ?? '' };
@@ -163,6 +158,17 @@ export async function insertPhotos(
     const method = methodOf(row);
     if (photoId && readingId && method) await manager.insert(Measure, { readingId, photoId, method });
   }
+}
+
+/** Finds the cells of a reading by its id; bundles of before say them in the measure itself. */
+function readingsById([header = [], ...rows]: Bundle['readings']): (id: string | undefined) => BundleRow {
+  const at = (name: string): number => header.indexOf(name);
+  const byId = new Map(rows.map((row) => [row[at('reading')], row]));
+  const names = ['unit', 'variable', 'observed', 'recorded_at'];
+  return (id) => {
+    const row = id ? byId.get(id) : undefined;
+    return row ? Object.fromEntries(names.map((name) => [name, unguardText(row[at(name)] ?? '')])) : {};
+  };
 }
 
 interface MeasuredReading {

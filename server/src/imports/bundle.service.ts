@@ -23,7 +23,7 @@ import { ApiError } from '../shared/index.ts';
 import { UploadsService } from '../uploads/index.ts';
 import { Photo } from '../photos/index.ts';
 import { type Bundle, type BundleRow, bundleTexts, noBundle, picturesOf, readBundle } from './bundle.ts';
-import { careRow, insertBundledCare } from './bundle-care.ts';
+import { careTables, insertBundledCare } from './bundle-care.ts';
 import { BundledPictures, insertPhotos, photosForBundle } from './bundle-photos.ts';
 import { rosterNames } from './observers.ts';
 import { openZip } from './open-zip.ts';
@@ -106,8 +106,9 @@ export class BundleService {
       readings,
       plan: experiment.planDocument ? JSON.stringify(experiment.planDocument, null, 2) : '',
       tables: {
-        care: care.map((event) => careRow(event, nameOf(event), numbers, places)),
+        ...careTables(care, nameOf, numbers, places),
         journal: entries.entities.map((entry, index) => ({
+          entry: entry.id,
           happened_on: entry.happenedOn,
           kind: kindInFile(entry.kind),
           unit: entry.unitId === null ? '' : String(numbers.get(entry.unitId) ?? ''),
@@ -118,11 +119,13 @@ export class BundleService {
         })),
         photos: photographed.photos,
         measures: photographed.measures,
-        predictions: predictions.map(({ choice, recordedAt }) => ({
+        predictions: predictions.map(({ id, choice, recordedAt }) => ({
+          prediction: id,
           choice,
           made_at: recordedAt.toISOString(),
         })),
         conclusions: conclusions.map((row) => ({
+          conclusion: row.id,
           claim: row.claim,
           evidence: row.evidence,
           reasoning: row.reasoning,
@@ -195,7 +198,7 @@ async function insertTables(
   pictures: BundledPictures,
 ): Promise<void> {
   const text = (row: BundleRow, column: string, most: number): string => (row[column] ?? '').slice(0, most);
-  await insertBundledCare(manager, experimentId, tables.care, unitIds);
+  await insertBundledCare(manager, experimentId, tables, unitIds);
   for (const row of tables.journal) {
     const kind = ENTRY_KINDS.find((one) => kindInFile(one) === row.kind);
     const picture = await pictures.read(row.picture);

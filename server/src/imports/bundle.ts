@@ -1,90 +1,13 @@
+import { say } from '@bright-sprout/words/refusals';
 import { guardText, unguardText } from '@bright-sprout/core/imports';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { strFromU8, strToU8, zipSync } from 'fflate';
 import Papa from 'papaparse';
 import { ApiError, isConnectionLoss } from '../shared/index.ts';
+import { BUNDLE_TABLES, type BundleTable, resourceOf, tidyTable } from './bundle-tables.ts';
 import { readCsv } from './read-csv.ts';
+import { apart, together } from './tidy-tables.ts';
 import type { OpenZip } from './open-zip.ts';
-
-/** The tables of a bundle beside its readings, with the type of each column. */
-export const BUNDLE_TABLES = {
-  care: {
-    description:
-      'What was done to the pots. `units` are pot numbers joined by spaces; empty for all. `moves` are places as pot:container/row/column, joined by spaces.',
-    columns: {
-      happened_on: 'date',
-      kind: 'string',
-      amount: 'number',
-      units: 'string',
-      words: 'string',
-      reason: 'string',
-      moves: 'string',
-      observer: 'string',
-      is_undone: 'boolean',
-    },
-  },
-  journal: {
-    description:
-      'Photos, drawings and sentences. `picture` is a file of this package; `drawing` the lines of one, as JSON.',
-    columns: {
-      happened_on: 'date',
-      kind: 'string',
-      unit: 'integer',
-      words: 'string',
-      observer: 'string',
-      picture: 'string',
-      drawing: 'string',
-    },
-  },
-  photos: {
-    description:
-      'Photos of containers and pots. `corners` are x and y of four corners as shares of width and height, `left_out` strokes as JSON over the container straightened, `across_mm` and `down_mm` the size between the corners. `picture` is a file of this package; empty once it was deleted.',
-    columns: {
-      id: 'string',
-      taken_on: 'date',
-      view: 'string',
-      container: 'integer',
-      unit: 'integer',
-      corners: 'string',
-      grey_patch: 'string',
-      left_out: 'string',
-      across_mm: 'number',
-      down_mm: 'number',
-      observer: 'string',
-      picture: 'string',
-    },
-  },
-  measures: {
-    description: 'How readings by the observer `picture` were measured on photos.',
-    columns: {
-      photo: 'string',
-      unit: 'integer',
-      variable: 'string',
-      observed: 'date',
-      recorded_at: 'datetime',
-      kind: 'string',
-      threshold: 'number',
-      low: 'number',
-      high: 'number',
-      pixels: 'integer',
-      apart_mm: 'number',
-      marks: 'string',
-    },
-  },
-  predictions: { description: 'Guesses.', columns: { choice: 'string', made_at: 'datetime' } },
-  conclusions: {
-    description: 'Claims with their evidence and reasoning.',
-    columns: {
-      claim: 'string',
-      evidence: 'string',
-      reasoning: 'string',
-      observer: 'string',
-      written_at: 'datetime',
-    },
-  },
-} as const;
-
-export type BundleTable = keyof typeof BUNDLE_TABLES;
 
 /** Rows of a table by column. */
 export type BundleRow = Readonly<Record<string, string>>;
@@ -103,22 +26,7 @@ export interface Bundle {
   readonly pictures: readonly string[];
 }
 
-const PROFILE = 'tabular-data-package';
-const READING_TYPES: Readonly<Record<string, string>> = {
-  unit: 'integer',
-  row: 'integer',
-  column: 'integer',
-  day: 'integer',
-  replicate: 'integer',
-  seeds_sown: 'integer',
-  value: 'number',
-  precision: 'number',
-  sown: 'date',
-  observed: 'date',
-  sow_on: 'date',
-  lesson_on: 'date',
-  recorded_at: 'datetime',
-};
+const PROFILE = 'data-package';
 const MOST_UNPACKED = 120_000_000;
 const DESCRIPTION = 'datapackage.json';
 const MEDIA_TYPES = { jpg: 'image/jpeg', png: 'image/png' } as const;
@@ -126,39 +34,37 @@ const MOST_TABLE_ROWS = 20_000;
 const PICTURE = /^photos\/[\w-]+\.(jpg|png)$/;
 
 /**
- * The files of a bundle but its pictures, as a zip that is not packed: tables, the plan and `datapackage.json` (Data
- * Package v1).
+ * The files of a bundle but its pictures, as a zip that is not packed: related tables, the plan and `datapackage.json`
+ * (Data Package v1).
  */
 export function bundleTexts(bundle: Bundle): Uint8Array {
-  const [header = []] = bundle.readings;
-  const files: Record<string, string> = { 'readings.csv': csv(bundle.readings) };
-  const resources: object[] = [
-    resource(
-      'readings',
-      'One row a reading, with the plan repeated on each.',
-      header.map((name) => [name, READING_TYPES[name] ?? 'string']),
-    ),
-  ];
-  for (const [name, table] of Object.entries(BUNDLE_TABLES) as [
-    BundleTable,
-    (typeof BUNDLE_TABLES)[BundleTable],
-  ][]) {
-    const columns = Object.keys(table.columns);
-    const types = Object.values(table.columns);
-    const rows = bundle.tables[name].map((row) =>
-      columns.map((column, at) =>
-        types[at] === 'string' ? guardText(row[column] ?? '') : (row[column] ?? ''),
-      ),
-    );
-    files[`${name}.csv`] = csv([columns, ...rows]);
-    resources.push(resource(name, table.description, Object.entries(table.columns)));
+  const files: Record<string, string> = {};
+  const resources: object[] = [];
+  for (const [name, rows] of entries(apart(bundle.readings))) {
+    files[`${name}.csv`] = csv(rows);
+    resources.push(resourceOf(name, tidyTable(name, rows[0] ?? [])));
+  }
+  for (const [name, table] of entries(BUNDLE_TABLES)) {
+    files[`${name}.csv`] = csv(guarded(table.columns, bundle.tables[name]));
+    resources.push(resourceOf(name, table));
   }
   if (bundle.plan !== '') {
     files['plan.json'] = bundle.plan;
-    resources.push({ name: 'plan', path: 'plan.json', format: 'json', mediatype: 'application/json' });
+    resources.push({
+      ...PLAIN,
+      name: 'plan',
+      path: 'plan.json',
+      format: 'json',
+      mediatype: 'application/json',
+    });
   }
   for (const path of bundle.pictures)
-    resources.push({ name: path.replaceAll(/[^a-z0-9]+/g, '-'), path, mediatype: typeOfPicture(path) });
+    resources.push({
+      ...PLAIN,
+      name: path.replaceAll(/[^a-z0-9]+/g, '-'),
+      path,
+      mediatype: typeOfPicture(path),
+    });
   const description = {
     profile: PROFILE,
     name: 'bright-sprout-experiment',
@@ -169,6 +75,23 @@ export function bundleTexts(bundle: Bundle): Uint8Array {
   };
   const all = Object.entries({ [DESCRIPTION]: JSON.stringify(description, null, 2), ...files });
   return zipSync(Object.fromEntries(all.map(([name, text]) => [name, strToU8(text)])), { level: 0 });
+}
+
+const PLAIN = { profile: 'data-resource' } as const;
+
+function entries<Name extends string, Value>(of: Readonly<Record<Name, Value>>): [Name, Value][] {
+  return Object.entries(of) as [Name, Value][];
+}
+
+/** Rows under their header, with texts that no spreadsheet takes for formulas. */
+function guarded(columns: Readonly<Record<string, string>>, rows: readonly BundleRow[]): string[][] {
+  const types = Object.entries(columns);
+  return [
+    Object.keys(columns),
+    ...rows.map((row) =>
+      types.map(([name, type]) => (type === 'string' ? guardText(row[name] ?? '') : (row[name] ?? ''))),
+    ),
+  ];
 }
 
 /** The pictures that the description among a bundle's files names. */
@@ -183,17 +106,6 @@ function typeOfPicture(path: string): string {
   return path.endsWith('.png') ? MEDIA_TYPES.png : MEDIA_TYPES.jpg;
 }
 
-function resource(name: string, description: string, fields: readonly (readonly [string, string])[]): object {
-  return {
-    name,
-    path: `${name}.csv`,
-    profile: 'tabular-data-resource',
-    description,
-    encoding: 'utf-8',
-    schema: { fields: fields.map(([field, type]) => ({ name: field, type })), missingValues: [''] },
-  };
-}
-
 function csv(rows: readonly (readonly string[])[]): string {
   return `${Papa.unparse(rows.map((row) => [...row]))}\r\n`;
 }
@@ -205,7 +117,7 @@ function csv(rows: readonly (readonly string[])[]): string {
 export async function readBundle(zip: OpenZip): Promise<Bundle> {
   const files = new Map<string, Buffer>();
   let left = MOST_UNPACKED;
-  const wanted = [DESCRIPTION, 'plan.json', 'readings.csv'];
+  const wanted = [DESCRIPTION, 'plan.json', 'readings.csv', 'pots.csv', 'variables.csv'];
   for (const name of [...wanted, ...Object.keys(BUNDLE_TABLES).map((table) => `${table}.csv`)]) {
     const bytes = await zip.read(name, left).catch(refuseBundle);
     if (!bytes) continue;
@@ -214,12 +126,14 @@ export async function readBundle(zip: OpenZip): Promise<Bundle> {
   }
   const readings = files.get('readings.csv');
   const text = (name: string): string => files.get(name)?.toString() ?? '';
+  const table = (name: string): string[][] => {
+    const bytes = files.get(name);
+    return bytes && bytes.length > 0 ? readCsv(bytes) : [];
+  };
   const description = parsed(text(DESCRIPTION));
   if (description === undefined || !readings) throw noBundle();
   const rowsOf = (name: BundleTable): BundleRow[] => {
-    const bytes = files.get(`${name}.csv`);
-    if (!bytes || bytes.length === 0) return [];
-    const [header = [], ...rows] = readCsv(bytes);
+    const [header = [], ...rows] = table(`${name}.csv`);
     if (rows.length > MOST_TABLE_ROWS) throw noBundle();
     return rows.map((row) =>
       Object.fromEntries(header.map((column, at) => [column, unguardText(row[at] ?? '')])),
@@ -229,9 +143,11 @@ export async function readBundle(zip: OpenZip): Promise<Bundle> {
     title: textOf(description.title, 'Experiment'),
     status: textOf(description.status, ''),
     hypothesis: textOf(description.hypothesis, ''),
-    readings: readCsv(readings),
+    readings: together(readCsv(readings), table('pots.csv'), table('variables.csv')),
     plan: text('plan.json'),
     tables: {
+      care_pots: rowsOf('care_pots'),
+      moves: rowsOf('moves'),
       care: rowsOf('care').filter((row) => isCalendarDay(row.happened_on ?? '')),
       journal: rowsOf('journal').filter((row) => isCalendarDay(row.happened_on ?? '')),
       photos: rowsOf('photos'),
@@ -263,12 +179,8 @@ export function refuseBundle(thrown: unknown): never {
 
 /** What is said of a zip that is no bundle. */
 export function noBundle(): ApiError {
-  return new ApiError(
-    'unreadable_file',
-    'This is not a bundle: choose a zip that was made with “Bundle” in Compare.',
-    {
-      rows: [],
-      rowCount: 0,
-    },
-  );
+  return new ApiError('unreadable_file', say('thisIsNotABundle'), {
+    rows: [],
+    rowCount: 0,
+  });
 }

@@ -203,6 +203,7 @@ export default {
   notACoTeacher: 'Choose a co-teacher who has taken the invitation.',
   handOverItsClass:
     'This experiment goes with its class. Hand the class over, or take the experiment out of it first.',
+  thisIsNotABundle: 'This is not a bundle: choose a zip that was made with “Bundle” in Compare.',
   pleaseSignInToGoOn: 'Please sign in to go on.',
   joinYourClassWithTheCodeOn: 'Join your class with the code on the board.',
   thisRequestCameFromAnotherSiteAnd: 'This request came from another site and was refused.',

@@ -2,39 +2,16 @@ import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { ROUTES } from '@bright-sprout/contract/routes';
-import { type Access, ERROR_STATUS, type Route } from '@bright-sprout/contract/shared';
+import type { Access, Route } from '@bright-sprout/contract/shared';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { SESSION_COOKIE } from '../accounts/index.ts';
 import { DEVICE_COOKIE } from '../student/index.ts';
+import { ERROR_SCHEMA, REFUSALS, refusals } from './openapi-refusals.ts';
 
 type Json = Record<string, unknown>;
 
-const ERROR_SCHEMA: Json = {
-  type: 'object',
-  required: ['code', 'message', 'fields'],
-  properties: {
-    code: { type: 'string', enum: Object.keys(ERROR_STATUS) },
-    message: { type: 'string' },
-    fields: {
-      type: 'array',
-      items: { type: 'object', properties: { field: { type: 'string' }, message: { type: 'string' } } },
-    },
-    rows: {
-      type: 'array',
-      items: {
-        type: 'object',
-        properties: {
-          row: { type: 'integer' },
-          column: { type: 'string' },
-          found: { type: 'string' },
-          expected: { type: 'string' },
-        },
-      },
-    },
-    rowCount: { type: 'integer' },
-  },
-};
+const COOKIE = 'Its name begins with `__Host-` where the server is reached by HTTPS.';
 
 /** Who is asked for which cookie. */
 const SECURITY: Readonly<Record<Access, readonly Json[]>> = {
@@ -61,7 +38,7 @@ export function openApi(): Json {
   const schemas = { ...requestSchemas(), ...views };
   const paths: Record<string, Json> = {};
   for (const [name, route] of Object.entries(ROUTES) as [string, Route][]) {
-    const path = `/api${route.path.replaceAll(/:(\w+)/g, '{$1}')}`;
+    const path = describedPath(route);
     paths[path] = {
       ...paths[path],
       [route.method.toLowerCase()]: operation(name, route, schemas, answers[name]),
@@ -77,10 +54,11 @@ export function openApi(): Json {
     servers: [{ url: '/' }],
     paths,
     components: {
-      schemas: { ...schemas, ErrorBody: ERROR_SCHEMA },
+      schemas: { ...used(schemas, paths), ErrorBody: ERROR_SCHEMA },
+      responses: REFUSALS,
       securitySchemes: {
-        session: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE },
-        device: { type: 'apiKey', in: 'cookie', name: DEVICE_COOKIE },
+        session: { type: 'apiKey', in: 'cookie', name: SESSION_COOKIE, description: COOKIE },
+        device: { type: 'apiKey', in: 'cookie', name: DEVICE_COOKIE, description: COOKIE },
       },
     },
   };
@@ -154,10 +132,7 @@ function operation(name: string, route: Route, schemas: Json, answer: Json | und
       : {}),
     responses: {
       ...success(route, answer),
-      default: {
-        description: 'Refused or failed',
-        content: { 'application/json': { schema: ref('ErrorBody') } },
-      },
+      ...refusals(route),
     },
   };
 }
@@ -170,11 +145,12 @@ function success(route: Route, answer: Json | undefined): Json {
 }
 
 function pathParameters(route: Route): Json[] {
-  return [...route.path.matchAll(/:(\w+)/g)].map(([, name]) => ({
-    name,
+  return [...paramNames(route)].map(([name, described]) => ({
+    name: described,
+    ...(name.startsWith('new') ? { description: 'Made on the device.' } : {}),
     in: 'path',
     required: true,
-    schema: name?.endsWith('Key') ? { type: 'string' } : { type: 'string', format: 'uuid' },
+    schema: name.endsWith('Key') ? { type: 'string' } : { type: 'string', format: 'uuid' },
   }));
 }
 
@@ -186,6 +162,40 @@ function queryParameters(route: Route, schemas: Json): Json[] {
     in: 'query',
     schema: property,
   }));
+}
+
+/** A name in a path; one that begins with `new` stands for an id that the device makes up. */
+const PARAM = /:(\w+)/g;
+
+/** The names in a path as the description has them, by the names of the route. */
+function paramNames({ path }: Pick<Route, 'path'>): Map<string, string> {
+  const names = [...path.matchAll(PARAM)].map(([, name = '']) => name);
+  return new Map(
+    names.map((name) => {
+      const kept = name.replace(/^new([A-Z])/, (_, first: string) => first.toLowerCase());
+      return [name, names.includes(kept) ? name : kept];
+    }),
+  );
+}
+
+/** The path of a route as the description has it: what is kept under a new id is read under the same one. */
+export function describedPath(route: Pick<Route, 'path'>): string {
+  const names = paramNames(route);
+  return `/api${route.path.replaceAll(PARAM, (_, name: string) => `{${names.get(name) ?? name}}`)}`;
+}
+
+/** The schemas that operations name, also by way of others. */
+function used(schemas: Json, paths: Json): Json {
+  const found = new Set<string>();
+  const look = (part: unknown): void => {
+    for (const [, name = ''] of JSON.stringify(part).matchAll(/"#\/components\/schemas\/(\w+)"/g)) {
+      if (found.has(name) || !(name in schemas)) continue;
+      found.add(name);
+      look(schemas[name]);
+    }
+  };
+  look(paths);
+  return Object.fromEntries(Object.entries(schemas).filter(([name]) => found.has(name)));
 }
 
 function ref(name: string): Json {

@@ -1,6 +1,5 @@
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { INVESTIGATION_KINDS } from '@bright-sprout/core/design';
-import { calendarDay } from '@bright-sprout/core/shared';
 import { STARTING_TEMPLATES } from '@bright-sprout/core/templates';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
@@ -203,48 +202,5 @@ describe('starting', () => {
     const body = { question: 'Why?', cropId: 'oat', lessonOn: '2020-01-01' };
     const answer = await teacher.put(`/api/experiments/${uuid()}`).send(body);
     expect([answer.status, answer.body.fields[0].field]).toEqual([400, 'lessonOn']);
-  });
-});
-
-describe('the calendar', () => {
-  const TASK = { movedTo: null, doneOn: null, who: '', title: '' };
-
-  function events(file: string): Map<string, string> {
-    const parts = file.replaceAll('\r\n ', '').split('BEGIN:VEVENT').slice(1);
-    return new Map(parts.map((part) => [/UID:(\S+)/.exec(part)![1]!, part]));
-  }
-
-  test('is exported with ids that stay when the plan’s dates move', async () => {
-    const draft = await startDraft(teacher);
-    const path = `/api/experiments/${draft.id}/calendar.ics`;
-    const first = await teacher.get(path).expect(200);
-    expect(first.headers['content-type']).toContain('text/calendar');
-    const sowOn = draft.sowOn.replaceAll('-', '');
-    const sowing = events(first.text).get(`${draft.id}-sow@bright-sprout`);
-    expect(sowing).toContain(`DTSTART;VALUE=DATE:${sowOn}`);
-    expect(sowing).toContain('SEQUENCE:0');
-    const question = 'Quoted; with, commas\\ and “more”?';
-    const moved = planOf(draft, { question, lessonOn: calendarDay(dayFromToday(60)) });
-    await teacher.put(`/api/experiments/${draft.id}/plan`).send(moved).expect(200);
-    const second = events((await teacher.get(path).expect(200)).text);
-    for (const id of events(first.text).keys()) expect([...second.keys()]).toContain(id);
-    expect(second.get(`${draft.id}-lesson@bright-sprout`)).toContain('SEQUENCE:1');
-    expect(second.get(`${draft.id}-lesson@bright-sprout`)).toContain('Quoted\\; with\\, commas\\\\ and');
-  });
-
-  test('tasks are moved, done, added and put back', async () => {
-    const draft = await startDraft(teacher);
-    const task = (key: string, changes: object) =>
-      teacher.put(`/api/experiments/${draft.id}/tasks/${key}`).send({ ...TASK, ...changes });
-    await task('thin', { movedTo: dayFromToday(20), who: 'Ben' }).expect(200);
-    const own = { movedTo: dayFromToday(5), title: 'Bring spoons' };
-    const both = (await task('own-1', own).expect(200)).body as ExperimentView;
-    expect(both.tasks).toContainEqual({ key: 'thin', ...TASK, movedTo: dayFromToday(20), who: 'Ben' });
-    const file = (await teacher.get(`/api/experiments/${draft.id}/calendar.ics`)).text;
-    expect(events(file).get(`${draft.id}-own-1@bright-sprout`)).toContain('SUMMARY:Bring spoons');
-    const back = (await task('thin', {}).expect(200)).body as ExperimentView;
-    expect(back.tasks.map(({ key }) => key)).toEqual(['own-1']);
-    await task('thin', { doneOn: '2026-02-31' }).expect(400);
-    await task('a b', { doneOn: '2026-02-01' }).expect(404);
   });
 });

@@ -5,7 +5,6 @@ import { addDays, type CalendarDay } from '@bright-sprout/core/shared';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import ical, { ICalCalendarMethod } from 'ical-generator';
-import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, Clock } from '../shared/index.ts';
 import { Task } from './plan-extras.entities.ts';
 import { InventoryService } from '../inventory/index.ts';
@@ -45,13 +44,13 @@ export class CalendarService {
    * The calendar as iCalendar (RFC 5545): whole-day events whose ids stay the same from one export to the next,
    * so that a calendar takes the newer one in place of the older.
    */
-  async file(experimentId: string, teacher: KnownTeacher): Promise<string> {
+  async file(experimentId: string): Promise<string> {
     const stored = await this.store.load(experimentId);
     const plan = planOf(stored);
     if (!plan) {
       throw new ApiError('bad_request', say('thisDesignCameFromAFileWithout'));
     }
-    const [crops, lots] = [await this.inventory.crops(teacher), await this.inventory.seedLots(teacher)];
+    const { crops, seedLots: lots } = await this.inventory.ofExperiment(experimentId);
     const { tasks } = calendarWithChanges(plan, { crops, lots }, stored.tasks.map(taskChange));
     const { question, version } = stored.experiment;
     const calendar = ical({

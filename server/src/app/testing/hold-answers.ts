@@ -1,10 +1,11 @@
 import { ROUTES } from '@bright-sprout/contract/routes';
-import type { Route } from '@bright-sprout/contract/shared';
+import { ERROR_STATUS, type ErrorCode, type Route } from '@bright-sprout/contract/shared';
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import type { ErrorObject, ValidateFunction } from 'ajv';
 import addFormats from 'ajv-formats';
 import type { Response } from 'supertest';
-import { openApi } from '../openapi.ts';
+import { describedPath, openApi } from '../openapi.ts';
+import { ERROR_SCHEMA, refusals } from '../openapi-refusals.ts';
 
 /** Holds every JSON answer that a test gets to the schema of its operation. */
 export interface AnswerCheck {
@@ -19,6 +20,7 @@ interface CheckedOperation {
   readonly name: string;
   readonly method: string;
   readonly pattern: RegExp;
+  readonly route: Route;
   /** What of an answer does not fit. */
   readonly fits: ((body: unknown) => readonly ErrorObject[]) | undefined;
 }
@@ -31,7 +33,9 @@ export function answerCheck(): AnswerCheck {
     seen,
     hold: (method, path, answer) => {
       const operation = operations().find((one) => one.method === method && one.pattern.test(path));
-      if (!operation || answer.status >= 300) return;
+      if (!operation) return;
+      if (answer.status >= 400) for (const one of faultsOf(operation, answer)) faults.add(one);
+      if (answer.status >= 300) return;
       seen.add(operation.name);
       if (typeof answer.body !== 'object' || answer.type !== 'application/json') return;
       for (const { instancePath, message, params } of operation.fits?.(answer.body) ?? []) {
@@ -51,12 +55,27 @@ export function jsonOperations(): string[] {
     .map(([name]) => name);
 }
 
+/** What of a refusal is not as described: its body, the status of its code, and whether the operation may refuse so. */
+function faultsOf({ name, route }: CheckedOperation, { status, body: read }: Response): string[] {
+  const body: unknown = Buffer.isBuffer(read) ? JSON.parse(read.toString()) : read;
+  isRefusal ??= new Ajv2020().compile(ERROR_SCHEMA);
+  if (!isRefusal(body)) return [`${name}: ${status} is no refusal: ${JSON.stringify(body).slice(0, 200)}`];
+  const { code } = body as { code: ErrorCode };
+  const faults = [];
+  if (ERROR_STATUS[code] !== status) faults.push(`${name}: ${code} is answered with ${status}`);
+  if (!(status in refusals(route))) faults.push(`${name}: ${status} ${code} is not described`);
+  return faults;
+}
+
+let isRefusal: ValidateFunction | undefined;
+
 let made: CheckedOperation[] | undefined;
 
 function operations(): CheckedOperation[] {
   made ??= Object.entries<Route>(ROUTES).map(([name, route]) => ({
     name,
     method: route.method,
+    route,
     pattern: new RegExp(`^/api${route.path.replaceAll('.', '\\.').replaceAll(/:\w+/g, '[^/]+')}$`),
     fits: route.answer ? fits(route) : undefined,
   }));
@@ -90,9 +109,10 @@ function compiled(route: Route): ValidateFunction {
     ajv.addSchema({ $id: API, components: { schemas: components.schemas } });
     known = { ajv, paths };
   }
-  const path = `/api${route.path.replaceAll(/:(\w+)/g, '{$1}')}`;
   const schema =
-    known.paths[path]?.[route.method.toLowerCase()]?.responses['200']?.content['application/json'];
+    known.paths[describedPath(route)]?.[route.method.toLowerCase()]?.responses['200']?.content[
+      'application/json'
+    ];
   return known.ajv.compile(
     JSON.parse(JSON.stringify(schema?.schema).replaceAll('"#/', `"${API}#/`)) as object,
   );

@@ -16,6 +16,7 @@ import { PhotosModule } from '../photos/index.ts';
 import { PlansModule } from '../plans/index.ts';
 import { ReadingsModule } from '../readings/index.ts';
 import {
+  addressesOf,
   ContractPipe,
   ErrorFilter,
   RetryDeadlocks,
@@ -30,6 +31,7 @@ import { StudentModule } from '../student/index.ts';
 import { UploadsModule } from '../uploads/index.ts';
 import { AccessGuard } from './access.guard.ts';
 import { CallersService } from './callers.service.ts';
+import { DatabaseWatch } from './database-watch.ts';
 import { databaseOptions } from './database.ts';
 import { StorageGuard } from './storage.guard.ts';
 import { WORKER_FILE } from './worker-file.ts';
@@ -52,7 +54,7 @@ export class AppModule {
         SharedModule.with(settings, WORKER_FILE),
         TypeOrmModule.forRoot({
           ...databaseOptions(settings.databaseUrl, connections),
-          retryAttempts: 3,
+          retryAttempts: 3 + addressesOf(settings.databaseUrl).count,
           retryDelay: 500,
         }),
         AccountsModule,
@@ -77,6 +79,7 @@ export class AppModule {
       controllers: [HealthController, NetworkController],
       providers: [
         CallersService,
+        DatabaseWatch,
         StorageGuard,
         { provide: APP_GUARD, useExisting: StorageGuard },
         { provide: APP_GUARD, useClass: WriteQuota },

@@ -41,7 +41,7 @@ import {
 } from '../plans/index.ts';
 import { Reading, SetAside } from '../readings/index.ts';
 import { Share } from '../sharing/index.ts';
-import { UnderscoreNaming } from '../shared/index.ts';
+import { addressesOf, UnderscoreNaming } from '../shared/index.ts';
 import { SowingTick } from '../sowing/index.ts';
 import { PracticeReading } from '../student/index.ts';
 import { UploadPartRow } from '../uploads/index.ts';
@@ -92,8 +92,12 @@ const ENTITIES = [
   UploadPartRow,
 ];
 
-/** How the server talks to MariaDB. The schema changes by migrations only. */
-export function databaseOptions(url: string, connections = 4): DataSourceOptions {
+/**
+ * How the server talks to MariaDB. The schema changes by migrations only.
+ * @param databaseUrl see {@link DatabaseAddresses}
+ */
+export function databaseOptions(databaseUrl: string, connections = 4): DataSourceOptions {
+  const { url, connect } = addressesOf(databaseUrl);
   return {
     type: 'mariadb',
     url,
@@ -127,6 +131,6 @@ export function databaseOptions(url: string, connections = 4): DataSourceOptions
     charset: 'utf8mb4',
     connectorPackage: 'mysql2',
     connectTimeout: 5000,
-    extra: { connectionLimit: connections, maxIdle: connections },
+    extra: { connectionLimit: connections, maxIdle: connections, stream: connect },
   } as DataSourceOptions;
 }

@@ -2,8 +2,8 @@ import { say } from '@bright-sprout/words/refusals';
 import { healthRoutes } from '@bright-sprout/contract/routes';
 import type { HealthView } from '@bright-sprout/contract/shared';
 import { Controller, Inject, type OnModuleDestroy } from '@nestjs/common';
-import mysql from 'mysql2/promise';
 import { ApiError, isConnectionLoss, Operation, type Settings, SETTINGS } from '../shared/index.ts';
+import { DatabaseProbe } from './database-probe.ts';
 import { StorageGuard, storageFull } from './storage.guard.ts';
 
 /** How long an answer holds: however many ask, the database is asked once. */
@@ -14,17 +14,10 @@ const FIRST_PATIENCE_MS = 3000;
 /** A database that answered so lately and is slow now is busy, not gone: who is asked to leave for that makes it worse. */
 const WELL_FOR_MS = 5000;
 
-/**
- * A statement that a node of a cluster refuses when it must not write, and that changes nothing. Its own connection
- * waits for nobody else's work.
- */
-const PROBE = 'UPDATE sign_in_attempts SET points = 0 WHERE `key` = ?';
-const READ_ONLY = 'SELECT @@global.read_only AS isReadOnly';
-
 /** Tells whether the server can do its work: reach the database, and write to it. */
 @Controller()
 export class HealthController implements OnModuleDestroy {
-  #pool: mysql.Pool | undefined;
+  #probe: DatabaseProbe | undefined;
   #wellAt = Number.NEGATIVE_INFINITY;
   #asked: { readonly at: number; readonly isWell: Promise<boolean> } | undefined;
 
@@ -50,20 +43,13 @@ export class HealthController implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
-    await this.#pool?.end();
+    await this.#probe?.end();
   }
 
   async #ask(): Promise<boolean> {
-    this.#pool ??= mysql.createPool({
-      uri: this.settings.databaseUrl,
-      connectionLimit: 2,
-      connectTimeout: 2000,
-    });
+    this.#probe ??= new DatabaseProbe(this.settings.databaseUrl);
     try {
-      await this.#pool.execute(PROBE, ['health']);
-      const [rows] = await this.#pool.query(READ_ONLY);
-      const [row] = rows as { isReadOnly: number | string }[];
-      const isWell = row?.isReadOnly === 0 || row?.isReadOnly === 'OFF' || row?.isReadOnly === '0';
+      const isWell = await this.#probe.canWrite();
       if (isWell) this.#wellAt = performance.now();
       return isWell;
     } catch (thrown) {

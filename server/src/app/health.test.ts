@@ -1,39 +1,15 @@
-import { type AddressInfo, connect, createServer, type Server, type Socket } from 'node:net';
-import { setTimeout as wait } from 'node:timers/promises';
+import { type AddressInfo, createServer } from 'node:net';
 import { afterEach, expect, test } from '@jest/globals';
 import { type Settings } from '../shared/index.ts';
 import { HealthController } from './health.controller.ts';
 import { StorageGuard } from './storage.guard.ts';
 import { startTestServer } from './testing/server.ts';
+import { openWay } from './testing/way.ts';
 
 const opened: (() => unknown)[] = [];
 afterEach(async () => {
   for (const close of opened.splice(0).reverse()) await close();
 });
-
-/** A way to a database that lets each connection wait before anything passes. */
-async function slowWay(databaseUrl: string, delayMs: number): Promise<string> {
-  const target = new URL(databaseUrl);
-  const sockets = new Set<Socket>();
-  const way: Server = createServer((socket) => {
-    sockets.add(socket);
-    socket.on('error', () => undefined);
-    void wait(delayMs).then(() => {
-      const onward = connect(Number(target.port), target.hostname);
-      sockets.add(onward);
-      onward.on('error', () => undefined);
-      socket.pipe(onward).pipe(socket);
-    });
-  });
-  await new Promise<void>((resolve) => way.listen(0, '127.0.0.1', resolve));
-  opened.push(() => {
-    for (const socket of sockets) socket.destroy();
-    way.close();
-  });
-  const slow = new URL(databaseUrl);
-  slow.port = String((way.address() as AddressInfo).port);
-  return slow.href;
-}
 
 function healthBy(databaseUrl: string): HealthController {
   const health = new HealthController({ databaseUrl } as Settings, new StorageGuard());
@@ -44,7 +20,9 @@ function healthBy(databaseUrl: string): HealthController {
 test('a new server that was warmed is well at once, however slow its first connection was', async () => {
   const server = await startTestServer();
   opened.push(() => server.close());
-  const url = await slowWay(server.databaseUrl, 500);
+  const way = await openWay(server.databaseUrl, 500);
+  opened.push(() => way.cut());
+  const { url } = way;
   await expect(healthBy(url).health()).rejects.toMatchObject({ body: { code: 'database_unavailable' } });
   const health = healthBy(url);
   await health.warm();

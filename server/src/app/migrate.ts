@@ -3,7 +3,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import { STARTING_CROPS } from '@bright-sprout/core/design';
 import { DataSource } from 'typeorm';
 import { Crop } from '../inventory/index.ts';
-import { retried } from '../shared/index.ts';
+import { addressesOf, isConnectionLoss, retried } from '../shared/index.ts';
 import { databaseOptions } from './database.ts';
 import { MigrationLease } from './migration-lease.ts';
 
@@ -26,7 +26,7 @@ const ASK_MS = 500;
  * @throws NewerDatabase
  */
 export async function migrate(url: string): Promise<void> {
-  const source = await new DataSource(databaseOptions(url)).initialize();
+  const source = await connected(url);
   const lease = await takeLease(source);
   try {
     await refuseNewer(source);
@@ -46,6 +46,17 @@ export async function migrate(url: string): Promise<void> {
   } finally {
     await lease.giveBack();
     await source.destroy();
+  }
+}
+
+/** A connection to the first address of the database that answers. */
+async function connected(url: string): Promise<DataSource> {
+  for (let left = addressesOf(url).count; ; left -= 1) {
+    try {
+      return await new DataSource(databaseOptions(url)).initialize();
+    } catch (thrown) {
+      if (left <= 1 || !isConnectionLoss(thrown)) throw thrown;
+    }
   }
 }
 

@@ -1,5 +1,6 @@
 export { ApiError, invalidField, invalidFields, notFound } from './api-error.ts';
 export { Clock } from './clock.ts';
+export { addressesOf, DatabaseAddresses } from './database-addresses.ts';
 export { ContractPipe } from './contract-pipe.ts';
 export { ErrorFilter } from './error-filter.ts';
 export {

@@ -28,7 +28,7 @@ export type Client = ReturnType<typeof supertest.agent>;
 
 let teachers = 0;
 
-/** Starts a server on a new, migrated database. */
+/** Starts a server on a new, migrated database. @param wayTo the address by which the server reaches it */
 export async function startTestServer(
   settings: Partial<
     Pick<
@@ -36,6 +36,7 @@ export async function startTestServer(
       'signInTries' | 'writesAMinute' | 'beatMs' | 'registration' | 'invitation' | 'trustedProxies'
     >
   > = {},
+  wayTo: (databaseUrl: string) => Promise<string> = (databaseUrl) => Promise.resolve(databaseUrl),
 ): Promise<TestServer> {
   const rootUrl = process.env.BRIGHT_SPROUT_TEST_DB_URL;
   if (!rootUrl) throw new Error('run the tests with npm test or npm run unit: they start the database');
@@ -47,7 +48,7 @@ export async function startTestServer(
   const app = await createApp({
     host: '127.0.0.1',
     port: 0,
-    databaseUrl,
+    databaseUrl: await wayTo(databaseUrl),
     webFolder: '',
     logLevel: 'silent',
     signInTries: settings.signInTries ?? 1000,

@@ -1,7 +1,7 @@
 export { BROWSER_LAUNCH } from './browser.ts';
 export { buildIfChanged } from './build.ts';
 export { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
-export { freePort, runToEnd } from './processes.ts';
+export { endWithThisProcess, freePort, ownProcess, runToEnd, stopProcess } from './processes.ts';
 export {
   built,
   type RunningServer,
@@ -16,4 +16,13 @@ export {
   startTemporaryApplication,
   type TemporaryApplication,
 } from './temporary-application.ts';
-export { CHROMIUM, ensureTool, FAKETIME, findLibrary, findProgram, GALERA, Trouble } from './tools.ts';
+export {
+  CHROMIUM,
+  ensureTool,
+  FAKETIME,
+  findLibrary,
+  findProgram,
+  GALERA,
+  HAPROXY,
+  Trouble,
+} from './tools.ts';

@@ -54,6 +54,9 @@ export const GALERA: Tool = {
   packages: ['galera-4', 'rsync', 'lsof'],
 };
 
+/** What stands before several servers; for trials. */
+export const HAPROXY: Tool = { what: 'HAProxy', programs: ['haproxy'], packages: ['haproxy'] };
+
 /** What makes certificates. */
 export const OPENSSL: Tool = { what: 'OpenSSL', programs: ['openssl'], packages: ['openssl'] };
 

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { chmodSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { chmodSync, copyFileSync, mkdirSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { delimiter, join } from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
@@ -18,12 +18,19 @@ import mysql from 'mysql2/promise';
 /** Nodes of a MariaDB Galera cluster on loopback, each with a folder of its own. */
 export interface Cluster {
   readonly nodes: readonly PrivateDatabase[];
+  /** All nodes in one address, for the application. */
+  readonly appUrl: string;
+  /** All nodes in one address, for migrations. */
+  readonly migrationUrl: string;
   /** Kills a node as a power cut would. */
   kill(at: number): void;
   stop(): Promise<void>;
 }
 
 const READY_TRIES = 300;
+
+/** Nodes share their accounts, so each begins with the same passwords. */
+const SECRETS = 'database-secrets.json';
 
 /**
  * Sets up a cluster of Debian's packages, the first node alone, the others joining it.
@@ -55,18 +62,31 @@ export async function startCluster(count = 3): Promise<Cluster> {
   const place = (at: number): string => join(folder, `node-${at}`);
   for (let at = 0; at < count; at += 1) {
     const others = nodes.map((_, index) => `127.0.0.1:${ports[index * 3] ?? 0}`).join(',');
+    if (at > 0) {
+      mkdirSync(place(at), { recursive: true });
+      copyFileSync(join(place(0), SECRETS), join(place(at), SECRETS));
+    }
     await openForTransfer(folder, place(at));
     nodes.push(await startPrivateDatabase(place(at), options(at, others)));
     await waitForSize(nodes[at] as PrivateDatabase, at + 1);
   }
   return {
     nodes,
+    appUrl: together(nodes.map(({ appUrl }) => appUrl)),
+    migrationUrl: together(nodes.map(({ migrationUrl }) => migrationUrl)),
     kill: (at) => void process.kill(nodes[at]?.pid ?? 0, 'SIGKILL'),
     stop: async () => {
       for (const node of [...nodes].reverse()) await node.stop();
       rmSync(folder, { recursive: true, force: true });
     },
   };
+}
+
+/** Addresses that differ by their host alone, in one. */
+function together([first = '', ...others]: readonly string[]): string {
+  const hosts = others.map((one) => new URL(one).host);
+  const { host } = new URL(first);
+  return first.replace(host, [host, ...hosts].join(','));
 }
 
 /** Makes a node's folder that the program which takes over the state can write to: it gives up the rights of root. */

@@ -1,6 +1,7 @@
 import { once } from 'node:events';
 import mysql, { type Connection } from 'mysql2';
 import mysqlPromise from 'mysql2/promise';
+import { reachable } from './reachable.ts';
 
 /** A table in a copy: how it is made, and its columns in the order of its rows. */
 interface TableLine {
@@ -33,7 +34,7 @@ interface ColumnRow {
  */
 export async function* linesOf(url: string): AsyncGenerator<string> {
   const connection = mysql.createConnection({
-    uri: url,
+    uri: await reachable(url),
     dateStrings: true,
     supportBigNumbers: true,
     bigNumberStrings: true,
@@ -104,7 +105,7 @@ export async function putLines(
   url: string,
   lines: AsyncIterable<string>,
 ): Promise<ReadonlyMap<string, number>> {
-  const connection = await mysqlPromise.createConnection({ uri: url, charset: 'utf8mb4' });
+  const connection = await mysqlPromise.createConnection({ uri: await reachable(url), charset: 'utf8mb4' });
   const counts = new Map<string, number>();
   try {
     await connection.query("SET SESSION time_zone = '+00:00', foreign_key_checks = 0, unique_checks = 0");
@@ -146,7 +147,7 @@ export async function putLines(
 
 /** Names of the tables of a database. */
 export async function tableNames(url: string): Promise<string[]> {
-  const connection = mysql.createConnection(url);
+  const connection = mysql.createConnection(await reachable(url));
   try {
     await once(connection, 'connect');
     const [rows] = await connection.promise().query('SHOW TABLES');

@@ -11,6 +11,9 @@ export interface Sent {
   isAcknowledged: boolean;
   /** True of an acknowledged one that another connection did not see at once. */
   isUnseen: boolean;
+  /** How often it was sent, and how long it took until it was acknowledged. */
+  tries: number;
+  ms: number;
 }
 
 /** What else goes on while readings are saved. */
@@ -19,12 +22,15 @@ export interface Meanwhile {
   readonly wrongCodes: number;
   readonly comparisons: number;
   readonly streams: number;
+  /** True for tablets that send a reading again until it is acknowledged, as the application's do. */
+  readonly isPatient?: boolean;
 }
 
 /** A node of a cluster answers only once it has what the others committed before. */
 const IN_STEP = 'SET SESSION wsrep_sync_wait = 1';
 
-const BUSY: Meanwhile = { signIns: 12, wrongCodes: 12, comparisons: 2, streams: 10 };
+/** What goes on in a class that works hard. */
+export const BUSY: Meanwhile = { signIns: 12, wrongCodes: 12, comparisons: 2, streams: 10 };
 
 /**
  * Has every tablet save one reading after another, with sign-ins, wrong codes, comparisons and streams beside it, until
@@ -45,6 +51,7 @@ export async function workAtOnce(
   const tablet = async (client: Client): Promise<void> => {
     while (goOn()) {
       const { reading } = await saveNext(client, '/device/readings', school.experiment, sent);
+      if (meanwhile.isPatient) await sendUntilKept(client, '/device/readings', reading);
       if (!reading.isAcknowledged) continue;
       acknowledged += 1;
       const [rows] = await eyes
@@ -84,11 +91,28 @@ export async function saveNext(
   sent: Sent[],
 ): Promise<{ reading: Sent; answer: Answer }> {
   const body = readingOf(experiment, sent.length);
-  const reading: Sent = { id: uuid(), body, isAcknowledged: false, isUnseen: false };
+  const reading: Sent = { id: uuid(), body, isAcknowledged: false, isUnseen: false, tries: 1, ms: 0 };
   sent.push(reading);
   const answer = await client.send('PUT', `${path}/${reading.id}`, body);
   reading.isAcknowledged = answer.status === 200;
+  reading.ms = answer.ms;
   return { reading, answer };
+}
+
+/** Tablets wait so long before they send again. */
+const AGAIN_MS = 500;
+const MOST_TRIES = 120;
+
+/** Sends a reading again until it is acknowledged, or for a minute. */
+async function sendUntilKept(client: Client, path: string, reading: Sent): Promise<void> {
+  const begun = performance.now() - reading.ms;
+  while (!reading.isAcknowledged && reading.tries < MOST_TRIES) {
+    await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+    reading.tries += 1;
+    const { status } = await client.send('PUT', `${path}/${reading.id}`, reading.body);
+    reading.isAcknowledged = status === 200;
+    reading.ms = performance.now() - begun;
+  }
 }
 
 /** Looks every few milliseconds for a connection that does nothing inside a transaction. */

@@ -1,52 +1,69 @@
-import { type ServerSettings, freePort, ROOT, runMigrations, startServer } from '@bright-sprout/scripts';
+import {
+  freePort,
+  ROOT,
+  type RunningServer,
+  runMigrations,
+  type ServerSettings,
+  startServer,
+} from '@bright-sprout/scripts';
 import { startCluster } from '../cluster.ts';
+import { startProxy } from '../haproxy.ts';
 import { LIMITS } from '../hostile.ts';
 import type { Outcome } from '../report.ts';
 import { makeSchool } from '../school.ts';
-import { settle, workAtOnce } from './class-at-work.ts';
+import { BUSY, settle, workAtOnce } from './class-at-work.ts';
+
+const TABLETS = 60;
 
 /**
- * Three nodes and a server on each of two: both migrate at once, a class saves through both with sign-ins beside, a node
- * is killed, and a node that lost the others says so.
+ * Three nodes, two servers that know all of them, and a proxy before the servers: both servers migrate at once, sixty
+ * students save through the proxy with sign-ins and streams beside, the node that is used is killed, then a server, and
+ * the last node, which lost the others, says so.
  */
 export async function tryCluster(isShort: boolean): Promise<Outcome[]> {
   const cluster = await startCluster(3);
-  const settings = await Promise.all(
-    cluster.nodes.slice(0, 2).map(async (node): Promise<ServerSettings> => ({
-      root: ROOT,
-      host: '127.0.0.1',
-      port: await freePort(),
-      appUrl: node.appUrl,
-      migrationUrl: node.migrationUrl,
-      extra: LIMITS,
-    })),
-  );
-  const servers = [];
+  const ports: [number, number] = [await freePort(), await freePort()];
+  const settings = ports.map((port): ServerSettings => ({
+    root: ROOT,
+    host: '127.0.0.1',
+    port,
+    appUrl: cluster.appUrl,
+    migrationUrl: cluster.migrationUrl,
+    extra: { ...LIMITS, BRIGHT_SPROUT_TRUSTED_PROXIES: '1' },
+  }));
+  const servers: RunningServer[] = [];
   try {
     await Promise.all(settings.map((one) => runMigrations(one)));
     for (const one of settings) servers.push(await startServer(one));
-    const [first, second] = settings.map(({ port }) => `http://127.0.0.1:${port}`);
-    if (!first || !second) throw new Error('two servers are needed');
-    const school = await makeSchool(first, 20);
-    const tablets = school.tablets.map((tablet, index) =>
-      index % 2 === 0 ? tablet : tablet.through(second),
-    );
-    const both = { ...school, tablets };
-    let isKilled = false;
-    const half = isShort ? 100 : 500;
-    const most = half * 2;
-    const eyes = cluster.nodes[0]?.appUrl ?? '';
-    const sent = await workAtOnce(both, eyes, (acknowledged) => {
-      if (acknowledged >= half && !isKilled) {
-        isKilled = true;
-        cluster.kill(2);
-      }
-      return acknowledged >= most;
-    });
-    const outcomes = [await settle('cluster, a node killed', both, eyes, sent)];
-    cluster.kill(1);
-    outcomes.push(await tellsThatItCannotWrite(first));
-    return outcomes;
+    const proxy = await startProxy(ports);
+    try {
+      const school = await makeSchool(proxy.address, TABLETS);
+      const part = isShort ? 300 : 1500;
+      const eyes = cluster.nodes[1]?.appUrl ?? '';
+      const steps = [() => cluster.kill(0), () => servers[0]?.child.kill('SIGKILL')];
+      const sent = await workAtOnce(
+        school,
+        eyes,
+        (acknowledged) => {
+          if (acknowledged >= part * (3 - steps.length)) steps.shift()?.();
+          return acknowledged >= part * 3;
+        },
+        { ...BUSY, isPatient: true },
+      );
+      const slowest = sent.reduce((most, { ms }) => Math.max(most, ms), 0);
+      const waiting = sent.filter(({ isAcknowledged }) => !isAcknowledged).length;
+      const outcome = await settle('60 students, a node killed, then a server', school, eyes, sent, {
+        figures: {
+          'sent again': sent.filter(({ tries }) => tries > 1).length,
+          'longest wait (ms)': Math.round(slowest),
+        },
+        faults: waiting > 0 ? [`${waiting} readings were not taken within a minute`] : [],
+      });
+      cluster.kill(1);
+      return [outcome, await tellsThatItCannotWrite(`http://127.0.0.1:${ports[1]}`)];
+    } finally {
+      await proxy.stop();
+    }
   } finally {
     for (const server of servers) await server.stop();
     await cluster.stop();

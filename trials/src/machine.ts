@@ -1,4 +1,5 @@
 import { existsSync, readFileSync } from 'node:fs';
+import type { Connection } from 'mysql2/promise';
 
 /** Memory that a process holds, in MB; 0 where the system does not tell. */
 export function memoryMb(pid: number): number {
@@ -6,6 +7,24 @@ export function memoryMb(pid: number): number {
   if (!existsSync(path)) return 0;
   const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(path, 'utf8'))?.[1];
   return Number(kb ?? 0) / 1024;
+}
+
+/** Seconds of a core that a process has taken; 0 where the system does not tell. */
+export function cpuSeconds(pid: number): number {
+  const path = `/proc/${pid}/stat`;
+  if (!existsSync(path)) return 0;
+  // The name of the program stands in brackets and may hold anything; the 12th and 13th words behind them are its time.
+  const words = readFileSync(path, 'utf8')
+    .replace(/^.*\) /s, '')
+    .split(' ');
+  return (Number(words[11]) + Number(words[12])) / 100;
+}
+
+/** The process of a database on this machine. */
+export async function pidOfDatabase(database: Connection): Promise<number> {
+  const [rows] = await database.query('SELECT @@pid_file AS file, @@datadir AS folder');
+  const [{ file, folder }] = rows as [{ file: string; folder: string }];
+  return Number(readFileSync(file.startsWith('/') ? file : `${folder}${file}`, 'utf8'));
 }
 
 /** Runs `work` over a list, so many at a time, in order of the list. */

@@ -8,6 +8,7 @@ const TRIALS = {
     report('made-up requests', await (await import('./fuzz.ts')).tryRequests(args)),
   faults: async (args: readonly string[]) =>
     report('faults', await (await import('./faults.ts')).tryFaults(args)),
+  capacity: async () => report('capacity', await (await import('./capacity.ts')).measureCapacity()),
   calibrate: async (args: readonly string[]) => (await import('./calibrate.ts')).calibrate(args),
   dates: async (args: readonly string[]) => (await import('./dates.ts')).tryDates(args),
 } as const;

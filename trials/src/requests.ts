@@ -22,6 +22,7 @@ export interface Schema {
 export interface Parameter {
   readonly name: string;
   readonly in: 'path' | 'query';
+  readonly description?: string;
   readonly schema: Schema;
 }
 
@@ -110,6 +111,9 @@ const ODD: readonly unknown[] = [
   ['a', 1, null],
 ];
 
+/** What the description says of an id under which something new is kept. */
+const MADE_UP = 'Made on the device.';
+
 /** Ids that exist, by the ending of a name: `unitId` has those of units. */
 export type KnownIds = Readonly<Record<string, readonly string[]>>;
 
@@ -178,7 +182,7 @@ function wellFormed(text: string): string {
 }
 
 function parameterOf(parameter: Parameter, known: KnownIds): fc.Arbitrary<string | undefined> {
-  const ids = idsOf(parameter.name, known);
+  const ids = idsOf(parameter.name, parameter.description === MADE_UP ? {} : known);
   const odds = fc
     .constantFrom(...ODD)
     .map((value) => (typeof value === 'string' ? value.slice(0, 300) : JSON.stringify(value)));
@@ -207,7 +211,7 @@ function idsOf(name: string, known: KnownIds): fc.Arbitrary<string> {
   const fresh = name.endsWith('Key')
     ? fc.constantFrom('lesson', 'read-1', '0', '2026-01-05', '65536')
     : fc.uuid();
-  return own.length === 0 || name.startsWith('new')
+  return own.length === 0
     ? fresh
     : fc.oneof({ weight: 5, arbitrary: fc.constantFrom(...own) }, { weight: 1, arbitrary: fresh });
 }

@@ -8,9 +8,7 @@ import { SchoolClass } from '../classes/index.ts';
 import { adoptInventory } from '../inventory/index.ts';
 import { Experiment } from '../plans/index.ts';
 import { ApiError, Clock, inTransaction, invalidField } from '../shared/index.ts';
-import { Share } from '../sharing/index.ts';
-
-type Subject = { readonly classId: string } | { readonly experimentId: string };
+import { Share, type Subject } from '../sharing/index.ts';
 
 /** Hands classes and experiments over to a co-teacher, at the year's end or when a teacher leaves. */
 @Injectable()

@@ -33,7 +33,13 @@ export async function startTestServer(
   settings: Partial<
     Pick<
       Settings,
-      'signInTries' | 'writesAMinute' | 'beatMs' | 'registration' | 'invitation' | 'trustedProxies'
+      | 'logLevel'
+      | 'signInTries'
+      | 'writesAMinute'
+      | 'beatMs'
+      | 'registration'
+      | 'invitation'
+      | 'trustedProxies'
     >
   > = {},
   wayTo: (databaseUrl: string) => Promise<string> = (databaseUrl) => Promise.resolve(databaseUrl),
@@ -50,7 +56,7 @@ export async function startTestServer(
     port: 0,
     databaseUrl: await wayTo(databaseUrl),
     webFolder: '',
-    logLevel: 'silent',
+    logLevel: settings.logLevel ?? 'silent',
     signInTries: settings.signInTries ?? 1000,
     signInWindowMs: 60_000,
     writesAMinute: settings.writesAMinute ?? 1_000_000,

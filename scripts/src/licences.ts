@@ -14,8 +14,13 @@ export interface LicensedPackage {
 interface Manifest {
   readonly name?: string;
   readonly version?: string;
-  readonly license?: string | { readonly type?: string };
-  readonly licenses?: readonly { readonly type?: string }[];
+  readonly license?: string | LicenceObject | readonly LicenceObject[];
+  readonly licenses?: readonly LicenceObject[];
+}
+
+/** As old packages say it. */
+interface LicenceObject {
+  readonly type?: string;
 }
 
 interface Locked {
@@ -45,7 +50,8 @@ export function installedPackages(root: string): LicensedPackage[] {
 
 function licenceOf({ license, licenses }: Manifest): string {
   if (typeof license === 'string') return license;
-  return license?.type ?? licenses?.map(({ type }) => type ?? '').join(' OR ') ?? '';
+  const several = [license ?? licenses ?? []].flat();
+  return several.map(({ type }) => type ?? '').join(' OR ');
 }
 
 function read(path: string): unknown {

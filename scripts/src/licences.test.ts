@@ -3,7 +3,8 @@ import { installedPackages } from './licences.ts';
 import { ROOT } from './temporary-application.ts';
 
 /** Licences that let a school run, change and give on what is built with them; fonts have their own, OFL. */
-const FREE = /^(MIT|MIT-0|ISC|Apache-2\.0|BSD-[23]-Clause|0BSD|BlueOak-1\.0\.0|CC0-1\.0|PSF-2\.0|Zlib|Public Domain|OFL-1\.1|Unlicense)$/;
+const FREE =
+  /^(MIT|MIT-0|ISC|Apache-2\.0|BSD-[23]-Clause|0BSD|BlueOak-1\.0\.0|CC0-1\.0|PSF-2\.0|Zlib|Public Domain|OFL-1\.1|Unlicense)$/;
 
 /** Free as well, with duties for who changes the package itself, which nobody here does. */
 const FREE_AS_IT_IS = /^(LGPL-2\.1\+|LGPL-3\.0-or-later|MPL-2\.0|CC-BY-4\.0)$/;

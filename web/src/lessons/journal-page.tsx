@@ -10,7 +10,7 @@ import { Link, useSearchParams } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { useAct } from '../readings/index.ts';
 import { call, journalQuery } from '../shared/api/index.ts';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
 import { FailureNote, longDay } from '../shared/ui/index.ts';
 import { EntryFigure } from './entry-figure.tsx';
 import { sendable, useLessonDocument, useOpenLesson } from './use-lesson.ts';
@@ -132,6 +132,7 @@ function Entry({
   isFull: boolean;
   onChoose: () => void;
 }) {
+  const mayChange = useMayChange();
   const { experiment } = useExperiment();
   const params = { experimentId: experiment.id, entryId: entry.id };
   const remove = useAct(() => call(journalRoutes.removeEntry, { params }));
@@ -140,26 +141,28 @@ function Entry({
     <>
       <EntryFigure entry={entry} hasNames />
       {entry.isHidden && <b> {say('isHidden')}</b>}
-      <div className="journal-acts">
-        <Form.Check
-          type="switch"
-          id={`chosen-${entry.id}`}
-          label={say('onTheBoard')}
-          checked={isChosen}
-          disabled={(!isChosen && isFull) || entry.isHidden}
-          onChange={onChoose}
-        />
-        <Button size="sm" variant="light" onClick={() => hide.mutate()}>
-          {entry.isHidden ? say('showEntry') : say('hideEntry')}
-        </Button>
-        <Button
-          size="sm"
-          variant="light"
-          onClick={() => window.confirm(say('removeForGood')) && remove.mutate()}
-        >
-          {say('remove')}
-        </Button>
-      </div>
+      {mayChange && (
+        <div className="journal-acts">
+          <Form.Check
+            type="switch"
+            id={`chosen-${entry.id}`}
+            label={say('onTheBoard')}
+            checked={isChosen}
+            disabled={(!isChosen && isFull) || entry.isHidden}
+            onChange={onChoose}
+          />
+          <Button size="sm" variant="light" onClick={() => hide.mutate()}>
+            {entry.isHidden ? say('showEntry') : say('hideEntry')}
+          </Button>
+          <Button
+            size="sm"
+            variant="light"
+            onClick={() => window.confirm(say('removeForGood')) && remove.mutate()}
+          >
+            {say('remove')}
+          </Button>
+        </div>
+      )}
       <FailureNote error={remove.error ?? hide.error} />
     </>
   );

@@ -4,7 +4,7 @@ import { ChevronLeft, ChevronRight, Eye, EyeOff } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { IfMayChange, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { Asking } from './asking.tsx';
 import { LessonChoices } from './lesson-choices.tsx';
@@ -29,7 +29,9 @@ export default function RemotePage() {
       )}
       {lesson && (
         <LessonChoices level={lesson.showing.level}>
-          <Remote lesson={lesson} />
+          <IfMayChange>
+            <Remote lesson={lesson} />
+          </IfMayChange>
         </LessonChoices>
       )}
     </main>

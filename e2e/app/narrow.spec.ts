@@ -75,6 +75,13 @@ for (const [what, width, height] of [
       await page.waitForTimeout(CHUNK_MS);
       await expectFits(page, link);
     }
+    const origin = new URL(page.url()).origin;
+    for (const path of ['account', 'invited', 'classes']) {
+      await page.goto(`${origin}/${path}`);
+      await page.waitForTimeout(CHUNK_MS);
+      await expectFits(page, path);
+      await expectAccessible(page);
+    }
     await page.getByRole('link', { name: 'Shelf' }).click();
     await page.getByRole('link', { name: 'Does seaweed feed make zinnias taller?' }).click();
     for (const stage of STAGES) {

@@ -159,7 +159,7 @@ test('a made-up language shows on the pages of a teacher that are of no experime
 }) => {
   const origin = new URL(page.url()).origin;
   const data = await madeUp(page);
-  for (const path of ['', 'classes', 'inventory', 'nowhere']) {
+  for (const path of ['', 'classes', 'inventory', 'account', 'invited', 'nowhere']) {
     await page.goto(`${origin}/${path}`);
     await expectTranslated(page, data, path);
   }

@@ -21,7 +21,7 @@ const STAGES = ['Plan', 'Sow', 'Record', 'Compare', 'Teach'] as const;
 /** The page of a stage is fetched when it is opened; the one before stays until then. */
 const CHUNK_MS = 400;
 
-/** Elements that reach beyond the window to the right, and are in no box of their own that scrolls. */
+/** Elements that reach beyond the window or their panel to the right, and are in no box of their own that scrolls. */
 function beyond(): string[] {
   const wide = document.documentElement.clientWidth;
   const scrolls = (element: Element | null): boolean => {
@@ -35,7 +35,9 @@ function beyond(): string[] {
   return [...document.body.querySelectorAll('*')]
     .filter((element) => {
       const box = element.getBoundingClientRect();
-      return box.width > 0 && box.height > 0 && box.right > wide + 1 && !scrolls(element.parentElement);
+      const panel = element.parentElement?.closest('.panel')?.getBoundingClientRect().right ?? wide;
+      const isBeyond = box.right > Math.min(wide, panel) + 1;
+      return box.width > 0 && box.height > 0 && isBeyond && !scrolls(element.parentElement);
     })
     .map((element) => element.outerHTML.slice(0, 120))
     .slice(0, 3);

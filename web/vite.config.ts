@@ -67,5 +67,7 @@ export default defineConfig(({ mode }) => ({
     emptyOutDir: true,
     target: 'es2022',
     chunkSizeWarningLimit: 2000,
+    // How long plugins took is no news to who starts the application on a slow machine.
+    rolldownOptions: { checks: { pluginTimings: false } },
   },
 }));

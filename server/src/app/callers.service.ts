@@ -1,10 +1,10 @@
-import { type OwnedParam, type Right, RIGHTS } from '@bright-sprout/contract/shared';
+import type { OwnedParam, Right } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { hashOf, type KnownTeacher, SessionsService } from '../accounts/index.ts';
 import { Clock } from '../shared/index.ts';
-import { SHARED_RANK } from '../sharing/index.ts';
+import { RightsService } from '../sharing/index.ts';
 
 /** The row that a path names. */
 export interface OwnedRow {
@@ -32,7 +32,7 @@ interface CallerRow {
   displayName: string;
   timeZone: string;
   isDemo: number;
-  rank: number | string | null;
+  ownerId: string | null;
 }
 
 const TABLES = {
@@ -45,14 +45,11 @@ const TABLES = {
 
 type Table = (typeof TABLES)[OwnedParam];
 
-/** What a teacher was given to rows of a table; nothing where its rows are not shared. */
-const SHARED: Partial<Record<Table, string>> = SHARED_RANK;
-
 const callerOf = (table: Table): string => `
   SELECT s.id AS sessionId, s.expires_at AS expiresAt, s.revoked_at AS revokedAt, s.last_seen_at AS lastSeenAt,
          s.created_at AS createdAt, s.confirmed_at AS confirmedAt,
          t.id AS teacherId, t.email, t.display_name AS displayName, t.time_zone AS timeZone, t.is_demo AS isDemo,
-         IF(o.teacher_id = s.teacher_id, ${RIGHTS.length}, ${SHARED[table] ?? 0}) AS \`rank\`
+         o.teacher_id AS ownerId
   FROM session s
   JOIN teacher t ON t.id = s.teacher_id
   LEFT JOIN ${table} o ON o.id = ?
@@ -64,6 +61,7 @@ export class CallersService {
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly sessions: SessionsService,
+    private readonly rights: RightsService,
     private readonly clock: Clock,
   ) {}
 
@@ -74,11 +72,19 @@ export class CallersService {
     const [row] = await this.source.query<CallerRow[]>(query, [owned?.id ?? null, hashOf(token)]);
     if (row?.revokedAt !== null || row.expiresAt <= this.clock.now()) return undefined;
     await this.sessions.extend({ ...row, id: row.sessionId });
-    const { teacherId, email, displayName, timeZone, isDemo, rank } = row;
+    const { teacherId, email, displayName, timeZone, isDemo } = row;
     return {
       teacher: { id: teacherId, email, displayName, timeZone, isDemo: isDemo === 1 },
-      right: RIGHTS[Number(rank ?? 0) - 1] ?? null,
+      right: await this.#rightOf(row, owned),
       confirmedAt: row.confirmedAt,
     };
+  }
+
+  /** What a teacher may do with the row; one's own is known without asking again, as nearly every request is for one. */
+  async #rightOf({ teacherId, ownerId }: CallerRow, owned: OwnedRow | undefined): Promise<Right | null> {
+    if (!owned || ownerId === null) return null;
+    if (ownerId === teacherId) return 'own';
+    if (owned.param === 'experimentId') return this.rights.toExperiment(teacherId, owned.id);
+    return owned.param === 'classId' ? this.rights.toClass(teacherId, owned.id) : null;
   }
 }

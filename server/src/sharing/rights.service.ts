@@ -1,10 +1,14 @@
-import type { SharedView } from '@bright-sprout/contract/sharing';
+import type { SharedRight, SharedView } from '@bright-sprout/contract/sharing';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
 
 type SharedRow = SharedView & { id: string };
+
+interface MayRow {
+  may: SharedRight;
+}
 
 const CLASSES = `
   SELECT c.id, s.may, o.display_name AS \`by\`, 'class' AS through
@@ -20,17 +24,14 @@ const EXPERIMENTS = `
   FROM share s JOIN experiment e ON e.class_id = s.class_id JOIN teacher o ON o.id = e.teacher_id
   WHERE s.teacher_id = ?`;
 
-/** The higher of the rights that a teacher was given to a row `o` of a table, as SQL; 0 for none. */
-export const SHARED_RANK = {
-  experiment: `COALESCE((SELECT MAX(FIELD(h.may, 'see', 'change')) FROM share h
-    WHERE h.teacher_id = s.teacher_id AND (h.experiment_id = o.id OR h.class_id = o.class_id)), 0)`,
-  school_class: `COALESCE((SELECT MAX(FIELD(h.may, 'see', 'change')) FROM share h
-    WHERE h.teacher_id = s.teacher_id AND h.class_id = o.id), 0)`,
-} as const;
+const TO_CLASS = 'SELECT may FROM share WHERE teacher_id = ? AND class_id = ?';
 
-const SEEN = `
-  SELECT 1 FROM experiment e WHERE e.id = ? AND (e.teacher_id = ? OR EXISTS (
-    SELECT 1 FROM share s WHERE s.teacher_id = ? AND (s.experiment_id = e.id OR s.class_id = e.class_id)))`;
+const TO_EXPERIMENT = `
+  SELECT s.may FROM experiment e
+  JOIN share s ON s.teacher_id = ? AND (s.experiment_id = e.id OR s.class_id = e.class_id)
+  WHERE e.id = ?`;
+
+const OWNED = 'SELECT 1 FROM experiment WHERE id = ? AND teacher_id = ?';
 
 /** What other teachers shared with one. */
 @Injectable()
@@ -47,11 +48,26 @@ export class RightsService {
     return strongest(await this.source.query<SharedRow[]>(EXPERIMENTS, [id, id]));
   }
 
+  /** What a teacher was given to a class of another; `null` for nothing. */
+  async toClass(teacherId: string, classId: string): Promise<SharedRight | null> {
+    return highest(await this.source.query<MayRow[]>(TO_CLASS, [teacherId, classId]));
+  }
+
+  /** What a teacher was given to an experiment of another, alone or with its class; `null` for nothing. */
+  async toExperiment(teacherId: string, experimentId: string): Promise<SharedRight | null> {
+    return highest(await this.source.query<MayRow[]>(TO_EXPERIMENT, [teacherId, experimentId]));
+  }
+
   /** True for a teacher's own experiment and one that is shared. */
   async maySee({ id }: Pick<KnownTeacher, 'id'>, experimentId: string): Promise<boolean> {
-    const rows = await this.source.query<unknown[]>(SEEN, [experimentId, id, id]);
-    return rows.length > 0;
+    const own = await this.source.query<unknown[]>(OWNED, [experimentId, id]);
+    return own.length > 0 || (await this.toExperiment(id, experimentId)) !== null;
   }
+}
+
+function highest(rows: readonly MayRow[]): SharedRight | null {
+  const all = rows.map(({ may }) => may);
+  return all.find((may) => may === 'change') ?? all[0] ?? null;
 }
 
 /** One of each: with the higher right, and through its class where it comes with one. */

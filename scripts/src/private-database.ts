@@ -182,6 +182,7 @@ function install(folder: string, data: string): void {
   // The tool is a shell script that stumbles over spaces in a path: it is given a name without any.
   const place = mkdtempSync(join(tmpdir(), 'sprout-install-'));
   mkdirSync(fresh, { mode: 0o700 });
+  mkdirSync(join(place, 'tmp'));
   symlinkSync(fresh, join(place, 'data'));
   const run = spawnSync(
     findProgram('mariadb-install-db') as string,
@@ -192,7 +193,7 @@ function install(folder: string, data: string): void {
       '--skip-test-db',
       ...asUser(),
     ],
-    { stdio: 'pipe' },
+    { stdio: 'pipe', env: { ...process.env, TMPDIR: join(place, 'tmp') } },
   );
   rmSync(place, { recursive: true, force: true });
   if (run.status !== 0) {
@@ -218,13 +219,28 @@ interface Launch {
   readonly options: PrivateDatabaseOptions;
 }
 
+/**
+ * A folder for the server's temporary tables. A MariaDB that starts removes those that it finds, also those of another
+ * one that works in the same folder.
+ */
+function ownTemporaryFolder(folder: string): string {
+  // A colon ends a folder's name for MariaDB here.
+  if (folder.includes(':')) return mkdtempSync(join(tmpdir(), 'sprout-tables-'));
+  const tmp = join(folder, 'mariadb.tmp');
+  rmSync(tmp, { recursive: true, force: true });
+  mkdirSync(tmp, { mode: 0o700 });
+  return tmp;
+}
+
 function launch({ folder, data, socket, port, accounts, options }: Launch): ChildProcess {
   const log = openSync(join(folder, 'mariadb.log'), 'a');
+  const tmp = ownTemporaryFolder(folder);
   return spawn(
     findProgram('mariadbd') as string,
     [
       '--no-defaults',
       `--datadir=${data}`,
+      `--tmpdir=${tmp}`,
       `--socket=${socket}`,
       `--port=${port}`,
       '--bind-address=127.0.0.1',

@@ -1,8 +1,7 @@
-import type { TemporaryApplication } from '@bright-sprout/scripts';
+import { cpuSeconds, type TemporaryApplication } from '@bright-sprout/scripts';
 import type mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import type { ApiClient } from './client.ts';
-import { cpuSeconds } from './cpu.ts';
 import { type Heard, tabletStream } from './tablet-stream.ts';
 
 const STUDENTS = 60;

@@ -1,5 +1,6 @@
 export { BROWSER_LAUNCH } from './browser.ts';
 export { buildIfChanged } from './build.ts';
+export { cpuSeconds } from './cpu-seconds.ts';
 export { type PrivateDatabase, startPrivateDatabase } from './private-database.ts';
 export { endWithThisProcess, freePort, ownProcess, runToEnd, stopProcess } from './processes.ts';
 export {

@@ -1,9 +1,9 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
+import { cpuSeconds, startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import { LIMITS } from './hostile.ts';
-import { cpuSeconds, pidOfDatabase } from './machine.ts';
+import { pidOfDatabase } from './machine.ts';
 import type { Outcome } from './report.ts';
 import { makeSchool, readingOf, type School } from './school.ts';
 
@@ -45,8 +45,8 @@ async function classesAtWork(
   const mariadb = await pidOfDatabase(database);
   const before = {
     queries: await questions(database),
-    server: cpuSeconds(server),
-    database: cpuSeconds(mariadb),
+    server: secondsOf(server),
+    database: secondsOf(mariadb),
   };
   const times: number[] = [];
   let refused = 0;
@@ -77,7 +77,7 @@ async function classesAtWork(
   );
   const minutes = (SECONDS / 60) * schools.length;
   const queries = (await questions(database)) - before.queries;
-  const spent = (pid: number, was: number): number => (cpuSeconds(pid) - was) / minutes;
+  const spent = (pid: number, was: number): number => (secondsOf(pid) - was) / minutes;
   for (const stop of stops) stop();
   times.sort((a, b) => a - b);
   const share = (of: number): string => (times[Math.floor((times.length - 1) * of)] ?? 0).toFixed(1);
@@ -93,6 +93,12 @@ async function classesAtWork(
     },
     faults: refused > 0 ? [`${refused} requests were refused`] : [],
   };
+}
+
+function secondsOf(pid: number): number {
+  const seconds = cpuSeconds(pid);
+  if (seconds === undefined) throw new Error('this system does not tell how much time a process takes');
+  return seconds;
 }
 
 async function questions(database: mysql.Connection): Promise<number> {

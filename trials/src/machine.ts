@@ -9,17 +9,6 @@ export function memoryMb(pid: number): number {
   return Number(kb ?? 0) / 1024;
 }
 
-/** Seconds of a core that a process has taken; 0 where the system does not tell. */
-export function cpuSeconds(pid: number): number {
-  const path = `/proc/${pid}/stat`;
-  if (!existsSync(path)) return 0;
-  // The name of the program stands in brackets and may hold anything; the 12th and 13th words behind them are its time.
-  const words = readFileSync(path, 'utf8')
-    .replace(/^.*\) /s, '')
-    .split(' ');
-  return (Number(words[11]) + Number(words[12])) / 100;
-}
-
 /** The process of a database on this machine. */
 export async function pidOfDatabase(database: Connection): Promise<number> {
   const [rows] = await database.query('SELECT @@pid_file AS file, @@datadir AS folder');

@@ -42,8 +42,8 @@ export class ExperimentsService {
   ) {}
 
   /**
-   * Cards of a teacher's experiments and of those that others shared, in the order they want attention: due today, running, planned,
-   * finished.
+   * Cards of a teacher's experiments and of those that others shared, in the order they want attention: due today,
+   * running, planned, finished.
    */
   async cards(teacher: KnownTeacher): Promise<ExperimentCard[]> {
     const { manager } = this.source;

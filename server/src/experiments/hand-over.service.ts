@@ -42,7 +42,7 @@ export class HandOverService {
 
   /**
    * Hands an experiment over that no class runs, as {@link ofClass} does.
-   * @throws ApiError `owner_only` for one of a class, `invalid_fields` when the share is not a co-teacher's
+   * @throws ApiError `goes_with_class` for one of a class, `invalid_fields` when the share is not a co-teacher's
    */
   async ofExperiment(experimentId: string, shareId: string, teacher: KnownTeacher): Promise<void> {
     await inTransaction(this.source, async (manager) => {

@@ -10,7 +10,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, IsNull, LessThan } from 'typeorm';
 import { AuditService, type KnownTeacher } from '../accounts/index.ts';
-import { ApiError, Clock, inTransaction, notFound, withNewCode } from '../shared/index.ts';
+import { ApiError, Clock, inTransaction, isDuplicate, notFound, withNewCode } from '../shared/index.ts';
 import { Share } from './share.entity.ts';
 
 /** What is shared: a class, or an experiment. */
@@ -76,8 +76,13 @@ export class SharesService {
       if ((await shares.countBy(subject)) >= MOST_SHARES)
         throw new ApiError('too_large', say('manyCoTeachers'));
       const expiresAt = new Date(this.clock.now().getTime() + INVITATION_DAYS * DAY_MS);
-      await withNewCode(CODE_SIGNS, (code) => shares.insert({ id, ...subject, may, code, expiresAt }));
-      await this.audit.note('shared', teacher.id, id);
+      try {
+        await withNewCode(CODE_SIGNS, (code) => shares.insert({ id, ...subject, may, code, expiresAt }));
+        await this.audit.note('shared', teacher.id, id);
+      } catch (thrown) {
+        // The same was sent twice at once: what the other kept is given below.
+        if (!isDuplicate(thrown)) throw thrown;
+      }
     }
     const found = await shares.findOne({ where: { id, ...subject }, relations: { teacher: true } });
     if (!found) throw notFound();

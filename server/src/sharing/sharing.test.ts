@@ -74,6 +74,10 @@ describe('an invitation', () => {
     const first = (await owner.put(path).send({ may: 'see' }).expect(200)).body as ShareView;
     const second = (await owner.put(path).send({ may: 'change' }).expect(200)).body as ShareView;
     expect([second.code, second.may]).toEqual([first.code, 'change']);
+    const atOnce = `/api/classes/${classId}/shares/${uuid()}`;
+    const same = await Promise.all([0, 1, 2].map(() => owner.put(atOnce).send({ may: 'see' })));
+    expect(same.map(({ status }) => status)).toEqual([200, 200, 200]);
+    expect(new Set(same.map(({ body }) => (body as ShareView).code)).size).toBe(1);
     const other = await classWithExperiment();
     const foreign = await other.owner.put(`/api/classes/${other.classId}/shares/${id}`).send({ may: 'see' });
     expect([foreign.status, foreign.body.code]).toEqual([409, 'id_in_use']);

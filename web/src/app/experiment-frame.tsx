@@ -50,8 +50,7 @@ function Opened({ experimentId, onGone }: { experimentId: string; onGone: (error
   const isGone = isNotFound(error);
   useEffect(() => {
     if (isGone) onGone(error);
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- told once
-  }, [isGone]);
+  }, [isGone, error, onGone]);
   if (error && !(plan.data && readings.data)) return <CannotOpen error={error} />;
   if (!plan.data || !readings.data) return <p className="visually-hidden">{say('opening')}</p>;
   return <Frame experiment={plan.data} readings={readings.data} />;

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { Link } from 'react-router';
 import { classesQuery } from '../shared/api/index.ts';
-import { FailureNote, longDay } from '../shared/ui/index.ts';
+import { FailureNote, longDay, StandStill } from '../shared/ui/index.ts';
 import { CoTeachers, SharedNote } from '../sharing/index.ts';
 import { ClassForm } from './class-form.tsx';
 import { Roster } from './roster.tsx';
@@ -63,7 +63,7 @@ export default function ClassesPage() {
                 shared={chosen.shared}
               />
             )}
-            <fieldset className="may-see-only" disabled={maySeeOnly}>
+            <StandStill isOn={maySeeOnly}>
               <ClassForm
                 key={chosen?.id ?? 'new'}
                 schoolClass={chosen}
@@ -72,14 +72,14 @@ export default function ClassesPage() {
                   setIsNew(false);
                 }}
               />
-            </fieldset>
+            </StandStill>
           </section>
         )}
         {chosen && (
           <section className="panel" aria-label={say('rosterOf', { chosen: chosen.name })}>
-            <fieldset className="may-see-only" disabled={maySeeOnly}>
+            <StandStill isOn={maySeeOnly}>
               <Roster key={chosen.id} schoolClass={chosen} />
-            </fieldset>
+            </StandStill>
             {!chosen.shared && (
               <CoTeachers key={chosen.id} subject={{ kind: 'class', id: chosen.id, name: chosen.name }} />
             )}

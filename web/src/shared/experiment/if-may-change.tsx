@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { StandStill } from '../ui/index.ts';
 import { useExperiment } from './context.tsx';
 
 /** False for a co-teacher who may only see the experiment. */
@@ -8,10 +9,5 @@ export function useMayChange(): boolean {
 
 /** Controls that stand still for a co-teacher who may only see the experiment. */
 export function IfMayChange({ children }: { children: ReactNode }) {
-  if (useMayChange()) return children;
-  return (
-    <fieldset className="may-see-only" disabled>
-      {children}
-    </fieldset>
-  );
+  return <StandStill isOn={!useMayChange()}>{children}</StandStill>;
 }

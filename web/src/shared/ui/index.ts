@@ -14,3 +14,4 @@ export { useRemembered } from './remembered.ts';
 export { QrCode } from './qr-code.tsx';
 export { CHOICE, NUMBER } from './empty-values.ts';
 export { storedJson, storeJson } from './stored.ts';
+export { StandStill } from './stand-still.tsx';

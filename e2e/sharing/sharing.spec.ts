@@ -57,6 +57,11 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await expect(other.getByText('You may see this experiment, and not read in it.')).toBeVisible();
   await openStage(other, 'Teach');
   await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  await expect(other.getByRole('button', { name: 'one of your own' })).toBeDisabled();
+  await openStage(other, 'Sow');
+  await other.getByRole('link', { name: 'Go to Record' }).click();
+  await other.waitForURL(/record/);
+  await openStage(other, 'Teach');
   await expectAccessible(other);
 
   await page.reload();

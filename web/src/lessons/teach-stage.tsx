@@ -73,7 +73,7 @@ function Lesson({ lesson, begunAt }: { lesson: OpenLesson; begunAt: string }) {
           onChoose={setChosenId}
           onMove={(from, to) => change({ ...document, boards: arrayMove(boards, from, to) })}
         />
-        <Button variant="link" disabled={boards.length >= MOST_BOARDS} onClick={add}>
+        <Button variant="link" disabled={!mayChange || boards.length >= MOST_BOARDS} onClick={add}>
           <Plus size={18} aria-hidden="true" /> {say('oneOfYourOwn')}
         </Button>
       </div>

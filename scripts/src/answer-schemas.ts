@@ -1,34 +1,14 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { join } from 'node:path';
 import { createGenerator, type Definition } from 'ts-json-schema-generator';
 
 /** JSON Schemas of what the API answers, by operation; shared parts by name. */
-interface AnswerSchemas {
-  /** The sources that they were made from. */
-  readonly madeFrom: string;
+export interface AnswerSchemas {
   readonly answers: Readonly<Record<string, Definition>>;
   readonly schemas: Readonly<Record<string, Definition>>;
 }
 
-const OUTPUT = 'contract/dist/answers.schema.json';
-
-/** Makes the schemas of all answers from their types, unless they were made from these sources. */
-export function makeAnswerSchemas(root: string, madeFrom: string): void {
-  const file = join(root, OUTPUT);
-  if (madeFromOf(file) === madeFrom) return;
-  mkdirSync(dirname(file), { recursive: true });
-  writeFileSync(file, JSON.stringify({ madeFrom, ...generated(root) } satisfies AnswerSchemas));
-}
-
-function madeFromOf(file: string): string | undefined {
-  try {
-    return (JSON.parse(readFileSync(file, 'utf8')) as AnswerSchemas).madeFrom;
-  } catch {
-    return undefined;
-  }
-}
-
-function generated(root: string): Omit<AnswerSchemas, 'madeFrom'> {
+/** Makes the schemas of all answers from their types. */
+export function makeAnswerSchemas(root: string): AnswerSchemas {
   const { definitions = {} } = createGenerator({
     path: join(root, 'contract/src/routes/answers.ts'),
     tsconfig: join(root, 'contract/tsconfig.json'),

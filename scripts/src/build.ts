@@ -4,6 +4,9 @@ import { join } from 'node:path';
 import { runToEnd } from './processes.ts';
 import { Trouble } from './tools.ts';
 
+/** The compiler; tools that look into programs still need the one of before, which is written in JavaScript. */
+export const TSC = 'node_modules/typescript-7/bin/tsc';
+
 const SOURCES = [
   'words/src',
   'core/src',
@@ -21,8 +24,14 @@ const SOURCES = [
   'package-lock.json',
 ];
 
-/** What the schemas of answers are made from. */
-const ANSWER_SOURCES = ['core/src', 'contract/src', 'scripts/src/answer-schemas.ts', 'package-lock.json'];
+/** What the schemas of requests and answers are made from. */
+const API_SOURCES = [
+  'core/src',
+  'contract/src',
+  'scripts/src/answer-schemas.ts',
+  'scripts/src/request-schemas.ts',
+  'package-lock.json',
+];
 
 /** A short text that changes when any source changes (path, size or time of change). */
 export function sourceStamp(root: string, sources: readonly string[] = SOURCES): string {
@@ -31,12 +40,13 @@ export function sourceStamp(root: string, sources: readonly string[] = SOURCES):
   return hash.digest('hex').slice(0, 16);
 }
 
-/** Makes the schemas of answers in a process of their own, unless nothing changed since. */
-export async function describeAnswers(root: string): Promise<void> {
-  const stamp = sourceStamp(root, ANSWER_SOURCES);
+/** Makes the schemas of requests and answers in a process of their own, unless nothing changed since. */
+export async function describeApi(root: string): Promise<void> {
+  const stamp = sourceStamp(root, API_SOURCES);
   await step(root, 'the description of the API', [
+    '--conditions=brightsprout-src',
     'scripts/run.mjs',
-    'scripts/src/describe-answers.ts',
+    'scripts/src/describe-api.ts',
     stamp,
   ]);
 }
@@ -58,10 +68,10 @@ export async function buildIfChanged(root: string): Promise<string> {
   const isBuilt = existsSync(stampFile) && readFileSync(stampFile, 'utf8') === stamp;
   if (isBuilt && existsSync(join(root, 'web', 'dist', 'index.html'))) return stamp;
   console.log('building …');
-  await step(root, 'the server', ['node_modules/typescript/bin/tsc', '-b', 'server']);
+  await step(root, 'the server', [TSC, '-b', 'server']);
   await Promise.all([
     packServer(root),
-    describeAnswers(root),
+    describeApi(root),
     step(root, 'the interface', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']),
   ]);
   mkdirSync(join(root, '.build'), { recursive: true });

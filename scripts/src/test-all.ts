@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { availableParallelism, tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { buildIfChanged, describeAnswers, packServer } from './build.ts';
+import { buildIfChanged, describeApi, packServer, TSC } from './build.ts';
 import { startPrivateDatabase } from './private-database.ts';
 import { runAndCollect, runToEnd, stopCommands, watchParent } from './processes.ts';
 import { CHROMIUM, ensureTool, MARIADB, Trouble } from './tools.ts';
@@ -23,7 +23,7 @@ export async function testAll(root: string): Promise<number> {
     console.error(`\n${error.message}\n\n0 passed, 1 failed`);
     return 1;
   }
-  const looks = sourceChecks(root, ['lint', 'format']);
+  const looks = sourceChecks(root, ['lint', 'lint of types', 'format']);
   // The threads of the server's tests run what is built.
   const types = await sourceChecks(root, ['types']);
   await packServer(root);
@@ -78,7 +78,8 @@ async function trial(root: string, args: readonly string[]): Promise<Tally> {
 const BUILT_THREADS = { BRIGHT_SPROUT_THREADS: 'built' };
 
 const CHECKS = {
-  types: ['node_modules/typescript/bin/tsc', '-b'],
+  types: [TSC, '-b'],
+  'lint of types': ['node_modules/oxlint/bin/oxlint'],
   lint: ['node_modules/eslint/bin/eslint.js', '.', '--max-warnings', '0'],
   format: ['node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.'],
 } as const;
@@ -114,7 +115,7 @@ export async function jestTests(
   more: Readonly<Record<string, string>> = {},
 ): Promise<Tally> {
   console.log('\n== unit and server tests');
-  await describeAnswers(root);
+  await describeApi(root);
   const folder = mkdtempSync(join(tmpdir(), 'sprout-test-'));
   const database = await startPrivateDatabase(folder, { durable: false });
   try {

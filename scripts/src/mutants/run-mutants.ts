@@ -3,7 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { basename, dirname, join } from 'node:path';
 import { parseArgs } from 'node:util';
-import { describeAnswers } from '../build.ts';
+import { describeApi } from '../build.ts';
 import { startPrivateDatabase } from '../private-database.ts';
 import { type Mutation, mutationsOf } from './mutations.ts';
 
@@ -44,7 +44,7 @@ const { values } = parseArgs({
 const each = Number(values.each);
 const running = new Set<ChildProcess>();
 const folder = mkdtempSync(join(tmpdir(), 'sprout-mutants-'));
-await describeAnswers(root);
+await describeApi(root);
 const database = await startPrivateDatabase(folder, { durable: false });
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) {
   process.on(signal, () => {

@@ -1,7 +1,5 @@
-import type { ServerResponse } from 'node:http';
 import { type DynamicModule, Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR, APP_PIPE } from '@nestjs/core';
-import { ServeStaticModule } from '@nestjs/serve-static';
 import { TypeOrmModule } from '@nestjs/typeorm';
 import { CareModule } from '../care/index.ts';
 import { ClassesModule } from '../classes/index.ts';
@@ -41,8 +39,6 @@ import { HealthController } from './health.controller.ts';
 /** Connections of the server itself: many more than saves at once need. */
 const CONNECTIONS = 20;
 
-const YEAR_MS = 365 * 86_400_000;
-
 /** The whole server. */
 @Module({})
 export class AppModule {
@@ -74,7 +70,6 @@ export class AppModule {
         LessonsModule,
         ImportsModule,
         ExperimentsModule,
-        ...staticFiles(settings.webFolder),
       ],
       controllers: [HealthController, NetworkController],
       providers: [
@@ -90,24 +85,4 @@ export class AppModule {
       ],
     };
   }
-}
-
-/** The built interface: hashed assets for a year, the page itself always fresh, a missing asset is a 404. */
-function staticFiles(folder: string): DynamicModule[] {
-  if (folder === '') return [];
-  return [
-    ServeStaticModule.forRoot({
-      rootPath: `${folder}/assets`,
-      serveRoot: '/assets',
-      serveStaticOptions: { index: false, fallthrough: false, immutable: true, maxAge: YEAR_MS },
-    }),
-    ServeStaticModule.forRoot({
-      rootPath: folder,
-      exclude: ['/api/{*rest}', '/assets/{*rest}'],
-      serveStaticOptions: {
-        cacheControl: false,
-        setHeaders: (response: ServerResponse) => response.setHeader('Cache-Control', 'no-cache'),
-      },
-    }),
-  ];
 }

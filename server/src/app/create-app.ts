@@ -12,6 +12,7 @@ import helmet from 'helmet';
 import { readBodies, type Settings } from '../shared/index.ts';
 import { AppModule } from './app.module.ts';
 import { openApi } from './openapi.ts';
+import { serveStaticFiles } from './static-files.ts';
 
 const KEEP_ALIVE_MS = 75_000;
 
@@ -81,6 +82,7 @@ export async function createApp(settings: Settings): Promise<NestExpressApplicat
   app.use('/api/openapi.json', (_request: Request, response: Response) => {
     response.json(description);
   });
+  if (settings.webFolder !== '') serveStaticFiles(app, settings.webFolder);
   // Longer than browsers and proxies keep a connection: it is theirs to close, else a request meets a closed one.
   const server: Server = app.getHttpServer();
   server.keepAliveTimeout = KEEP_ALIVE_MS;

@@ -1,10 +1,7 @@
-import 'reflect-metadata';
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { ROUTES } from '@bright-sprout/contract/routes';
 import type { Access, Route } from '@bright-sprout/contract/shared';
-import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
-import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import { SESSION_COOKIE } from '../accounts/index.ts';
 import { DEVICE_COOKIE } from '../student/index.ts';
 import { ERROR_SCHEMA, REFUSALS, refusals } from './openapi-refusals.ts';
@@ -23,8 +20,8 @@ const SECURITY: Readonly<Record<Access, readonly Json[]>> = {
   own: [{ session: [] }],
 };
 
-/** Schemas of what is answered, made from the types when the application is built. */
-interface AnswerSchemas {
+/** Schemas of what is asked and answered, made when the application is built. */
+interface ApiSchemas {
   readonly answers: Readonly<Record<string, Json>>;
   readonly schemas: Json;
 }
@@ -34,8 +31,7 @@ interface AnswerSchemas {
  * types.
  */
 export function openApi(): Json {
-  const { answers, schemas: views } = answerSchemas();
-  const schemas = { ...requestSchemas(), ...views };
+  const { answers, schemas } = apiSchemas();
   const paths: Record<string, Json> = {};
   for (const [name, route] of Object.entries(ROUTES) as [string, Route][]) {
     const path = describedPath(route);
@@ -64,61 +60,9 @@ export function openApi(): Json {
   };
 }
 
-function answerSchemas(): AnswerSchemas {
-  const file = createRequire(import.meta.url).resolve('@bright-sprout/contract/answers.schema.json');
-  return JSON.parse(readFileSync(file, 'utf8')) as AnswerSchemas;
-}
-
-/** A property of a request with what JSON Schema says elsewhere: that it may be `null`, and which state it goes with. */
-interface NotedProperty extends Json {
-  mayBeNull?: true;
-  onlyWith?: readonly [field: string, value: string];
-}
-
-function requestSchemas(): Record<string, Json> {
-  const made = validationMetadatasToSchemas({
-    classTransformerMetadataStorage: defaultMetadataStorage as never,
-    refPointerPrefix: '#/components/schemas/',
-    additionalConverters: {
-      conditionalValidation: { mayBeNull: true } as never,
-      isCalendarDay: { type: 'string', format: 'date' },
-      isId: { type: 'string', format: 'uuid' },
-      isInstant: { type: 'string', format: 'date-time' },
-      isZone: { type: 'string', description: 'IANA time zone' },
-      isOnlyWith: ({ constraints }) => ({ onlyWith: constraints }) as never,
-    },
-  }) as unknown as Record<string, { properties: Record<string, NotedProperty> }>;
-  return Object.fromEntries(Object.entries(made).map(([name, schema]) => [name, requestSchema(schema)]));
-}
-
-function requestSchema({ properties, ...schema }: { properties: Record<string, NotedProperty> }): Json {
-  const exclusions = Object.entries(properties).flatMap(([name, { onlyWith }]) =>
-    onlyWith ? [exclusion(name, onlyWith)] : [],
-  );
-  return {
-    ...schema,
-    properties: Object.fromEntries(
-      Object.entries(properties).map(([name, noted]) => [name, plainProperty(noted)]),
-    ),
-    additionalProperties: false,
-    ...(exclusions.length > 0 ? { allOf: exclusions } : {}),
-  };
-}
-
-function plainProperty(noted: NotedProperty): Json {
-  const property = { ...noted };
-  delete property.mayBeNull;
-  delete property.onlyWith;
-  return noted.mayBeNull ? { anyOf: [property, { type: 'null' }] } : property;
-}
-
-function exclusion(name: string, [field, value]: readonly [string, string]): Json {
-  return {
-    oneOf: [
-      { properties: { [field]: { const: value } } },
-      { properties: { [field]: { not: { const: value } }, [name]: { type: 'null' } } },
-    ],
-  };
+function apiSchemas(): ApiSchemas {
+  const file = createRequire(import.meta.url).resolve('@bright-sprout/contract/api.schema.json');
+  return JSON.parse(readFileSync(file, 'utf8')) as ApiSchemas;
 }
 
 function operation(name: string, route: Route, schemas: Json, answer: Json | undefined): Json {

@@ -7,7 +7,14 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, type EntityManager, In } from 'typeorm';
 import type { KnownTeacher } from '../accounts/index.ts';
-import { ApiError, inTransaction, invalidFields, notFound, withNewCode } from '../shared/index.ts';
+import {
+  ApiError,
+  inTransaction,
+  invalidFields,
+  isDuplicate,
+  notFound,
+  withNewCode,
+} from '../shared/index.ts';
 import { RightsService } from '../sharing/index.ts';
 import { SchoolClass, Student, StudentDevice, Team } from './class.entities.ts';
 import { keptOfClass } from './kept-of-class.ts';
@@ -85,10 +92,17 @@ export class ClassesService {
       if (may === 'see') throw new ApiError('see_only', say('seeOnly'));
     }
     if (before) await classes.save({ ...before, ...request });
-    else
-      await withNewCode(CODE_SIGNS, (code) =>
-        classes.insert({ id, teacherId: teacher.id, code, ...request }),
-      );
+    else {
+      try {
+        await withNewCode(CODE_SIGNS, (code) =>
+          classes.insert({ id, teacherId: teacher.id, code, ...request }),
+        );
+      } catch (thrown) {
+        if (!isDuplicate(thrown) || !(await classes.existsBy({ id }))) throw thrown;
+        // The same was sent twice at once, and the other was first.
+        return this.save(id, request, teacher);
+      }
+    }
     return this.view(id, teacher);
   }
 

@@ -46,6 +46,13 @@ describe('a class', () => {
     expect((await teacher.get('/api/classes')).body.map(({ id }: ClassView) => id)).not.toContain(own.id);
   });
 
+  test('that is sent three times at once is kept once', async () => {
+    const id = uuid();
+    const answers = await Promise.all([1, 2, 3].map(() => teacher.put(`/api/classes/${id}`).send(CLASS)));
+    expect(answers.map(({ status }) => status)).toEqual([200, 200, 200]);
+    expect(new Set(answers.map(({ body }) => body.code)).size).toBe(1);
+  });
+
   test('is quiet since its last lesson that was not put away, and no sooner than it was made', async () => {
     await server.query("UPDATE school_class SET created_at = '2024-09-01' WHERE id = ?", [own.id]);
     const quiet = async () =>

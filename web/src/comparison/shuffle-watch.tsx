@@ -109,7 +109,7 @@ function useShuffles(key: string) {
         const found = await worker.current.ask.draw(first, second, draws, SEED + made.length);
         made = [...made, ...found].slice(0, MOST);
         // React keeps what was true when the effect began; only a stop may end it.
-        // eslint-disable-next-line @typescript-eslint/no-unnecessary-condition
+        // oxlint-disable-next-line typescript/no-unnecessary-condition
         if (!isWanted) return;
         setDifferences(made);
         await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));

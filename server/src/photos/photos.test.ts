@@ -332,6 +332,9 @@ test('the same file is kept once of a place and day, and again of another day', 
   expect(await count()).toBe(before + 2);
 });
 
+/** The longest that photos may hold the others up, in yardsticks. */
+const MOST_HELD = 6;
+
 test('thirty photos that arrive at once are all kept, and hold nobody up', async () => {
   const noisy = await sharp(randomBytes(1600 * 1200 * 3), { raw: { width: 1600, height: 1200, channels: 3 } })
     .jpeg({ quality: 70 })
@@ -350,14 +353,12 @@ test('thirty photos that arrive at once are all kept, and hold nobody up', async
       statuses.push(...(await Promise.all(answers)).map(({ status }) => status));
     });
   };
+  let held = await round(dayFromToday(-1));
   // What holds others up does so each time; a memory clean-up of the test's own does not.
-  const rounds = [
-    await round(dayFromToday(-1)),
-    await round(dayFromToday(-2)),
-    await round(dayFromToday(-3)),
-  ];
-  const held = Math.min(...rounds);
-  expect(statuses).toEqual(Array(90).fill(200));
-  expect(((await teacher.get(path())).body as unknown[]).length).toBeGreaterThanOrEqual(90);
-  expect(held).toBeLessThan(6);
+  for (let again = 2; again <= 3 && held >= MOST_HELD; again += 1)
+    held = Math.min(held, await round(dayFromToday(-again)));
+  expect(new Set(statuses)).toEqual(new Set([200]));
+  const kept = (await teacher.get(path())).body as unknown[];
+  expect(kept.length).toBeGreaterThanOrEqual(statuses.length);
+  expect(held).toBeLessThan(MOST_HELD);
 }, 120_000);

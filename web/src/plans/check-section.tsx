@@ -2,9 +2,8 @@ import { say } from '@bright-sprout/words/plans';
 import type { Finding, Severity } from '@bright-sprout/core/review';
 import { costWords, findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
-import { useFindingStyle } from './finding-style.ts';
 import { usePlanEditor } from './plan-editor.tsx';
-import { useReview } from './use-review.ts';
+import { useFindingStyle, useReview } from './use-edited-plan.ts';
 
 /** The design check: worst first, each with what mending costs and a mend where there is one. */
 export function CheckSection() {

@@ -2,8 +2,7 @@ import { say } from '@bright-sprout/words/plans';
 import type { Finding } from '@bright-sprout/core/review';
 import { findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import { Link, useSearchParams } from 'react-router';
-import { useFindingStyle } from './finding-style.ts';
-import { useReview } from './use-review.ts';
+import { useFindingStyle, useReview } from './use-edited-plan.ts';
 
 /** The worst thing that the design check says, always in sight. */
 export function CheckStrip() {

@@ -7,7 +7,7 @@ import { Suspense, useEffect } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Charts, loadCharts } from '../shared/charts/index.ts';
-import { useFindingStyle } from './finding-style.ts';
+import { useFindingStyle } from './use-edited-plan.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { ResultDots } from './result-dots.tsx';
 import type { RehearsalResult } from './planning.worker.ts';

@@ -3,7 +3,7 @@ import { chanceText, undefinedWords } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
 import { Said, shortDay } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
-import { useAdvice } from './use-review.ts';
+import { useAdvice } from './use-edited-plan.ts';
 
 const MOST_BARS = 30;
 

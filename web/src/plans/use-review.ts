@@ -8,18 +8,10 @@ import {
   unitsProblem,
 } from '@bright-sprout/core/design';
 import type { Finding, ReviewedUnit } from '@bright-sprout/core/review';
-import type { SowingAdvice } from '@bright-sprout/core/calendar';
-import { calendarDay, type Outcome } from '@bright-sprout/core/shared';
+import { calendarDay } from '@bright-sprout/core/shared';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useExperiment, useSurroundings } from '../shared/experiment/index.ts';
-import { usePlanEditor } from './plan-editor.tsx';
 import { planning } from './planning.ts';
-
-/** The design check of the plan as it stands; undefined until it was made. */
-export function useReview(): readonly Finding[] | undefined {
-  const { plan, state } = usePlanEditor();
-  return useReviewOf(plan, state !== 'not-valid');
-}
 
 /** The design check of a plan with the pots as they stand; undefined until it was made, or while it is not wanted. */
 export function useReviewOf(plan: Plan | null, isWanted = true): readonly Finding[] | undefined {
@@ -38,23 +30,6 @@ export function useReviewOf(plan: Plan | null, isWanted = true): readonly Findin
         lots: surroundings?.lots ?? [],
       }),
     enabled: plan !== null && surroundings !== undefined && isWanted,
-    placeholderData: keepPreviousData,
-    gcTime: 10_000,
-    staleTime: Infinity,
-  });
-  return data;
-}
-
-/** Sowing days worked out backwards from the lesson; undefined until they are. */
-export function useAdvice(): Outcome<SowingAdvice> | undefined {
-  const { experiment } = useExperiment();
-  const { plan, state } = usePlanEditor();
-  const surroundings = useSurroundings();
-  const { data } = useQuery({
-    queryKey: keys.advice(plan, surroundings, experiment.today),
-    queryFn: async (): Promise<Outcome<SowingAdvice>> =>
-      await planning().advice(plan, surroundings ?? { crops: [], lots: [] }, calendarDay(experiment.today)),
-    enabled: surroundings !== undefined && state !== 'not-valid',
     placeholderData: keepPreviousData,
     gcTime: 10_000,
     staleTime: Infinity,

@@ -1,4 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
+import sharp from 'sharp';
 import { makeSchool } from '../support/school.ts';
 import { expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
 
@@ -15,9 +16,22 @@ async function colleague(browser: Browser, address: string, name: string): Promi
 }
 
 /** A class of two children that runs one sown experiment, and the page where it is shared. */
-async function openClass(page: Page): Promise<void> {
-  await makeSchool(page, { names: ['Ada', 'Ben'] });
-  await page.getByRole('link', { name: 'Classes' }).click();
+async function openClass(page: Page, photographed = false): Promise<void> {
+  const { experimentId } = await makeSchool(page, { names: ['Ada', 'Ben'] });
+  if (photographed) await addPhoto(page, experimentId);
+  await page.goto(`${new URL(page.url()).origin}/classes`);
+}
+
+/** Adds a photo of a grey pan, taken from above, through the interface. */
+async function addPhoto(page: Page, experimentId: string): Promise<void> {
+  const grey = { width: 400, height: 300, channels: 3, background: '#777' } as const;
+  const buffer = await sharp({ create: grey }).png().toBuffer();
+  await page.goto(`${new URL(page.url()).origin}/experiments/${experimentId}/pictures`);
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Add photos' }).click();
+  await (await chooser).setFiles([{ name: 'pan.png', mimeType: 'image/png', buffer }]);
+  await page.getByRole('button', { name: 'Keep this photo' }).click();
+  await expect(page.getByRole('button', { name: 'Keep these corners' })).toBeVisible();
 }
 
 async function invitationFrom(page: Page, may: string): Promise<string> {
@@ -32,7 +46,7 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   browser,
 }) => {
   const origin = new URL(page.url()).origin;
-  await openClass(page);
+  await openClass(page, true);
   const address = await invitationFrom(page, 'see');
   await expectAccessible(page);
 
@@ -55,6 +69,11 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await expect(other.getByRole('button', { name: 'Copy this plan' })).toBeEnabled();
   await openStage(other, 'Record');
   await expect(other.getByText('You may see this experiment, and not read in it.')).toBeVisible();
+  await other.goto(other.url().replace(/record.*/, 'pictures'));
+  await expect(other.getByText('Nobody has marked the corners')).toBeVisible();
+  await expect(other.getByRole('img', { name: /^Photo of/ })).toBeVisible();
+  await expect(other.getByRole('button', { name: /Add photos|Keep|Delete|Start over/ })).toHaveCount(0);
+  await expectAccessible(other);
   await openStage(other, 'Teach');
   await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled();
   await expect(other.getByRole('button', { name: 'one of your own' })).toBeDisabled();

@@ -7,7 +7,7 @@ import Button from 'react-bootstrap/Button';
 import { v7 as uuid } from 'uuid';
 import { useAct } from '../readings/index.ts';
 import { call } from '../shared/api/index.ts';
-import { styleOf, useExperiment } from '../shared/experiment/index.ts';
+import { ForWhoMayChange, styleOf, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 
 /** A value that was measured on a photo. */
@@ -62,9 +62,11 @@ export function KeepMeasured({
   );
   return (
     <>
-      <Button disabled={keeping.isPending || before?.value === rounded} onClick={() => keeping.mutate()}>
-        {say('keepMeasured', { pot: unit.number })}
-      </Button>
+      <ForWhoMayChange>
+        <Button disabled={keeping.isPending || before?.value === rounded} onClick={() => keeping.mutate()}>
+          {say('keepMeasured', { pot: unit.number })}
+        </Button>
+      </ForWhoMayChange>
       {before?.value != null && (
         <p role="status">{say('heightKept', { height: computedText(before.value, styleOf(variable)) })}</p>
       )}

@@ -14,7 +14,7 @@ import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import Table from 'react-bootstrap/Table';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { ForWhoMayChange, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import type { Look } from './imaging.worker.ts';
 import {
@@ -98,7 +98,9 @@ export function MeasurePanel({
         )}
         <LookNotes look={look} />
         {today && <Covers photo={photo} pots={today.pots} seen={seen} size={frame.size} />}
-        <KeepCovers today={today} all={measured} />
+        <ForWhoMayChange>
+          <KeepCovers today={today} all={measured} />
+        </ForWhoMayChange>
       </div>
     </div>
   );

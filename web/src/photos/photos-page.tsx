@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { photosQuery } from '../shared/api/index.ts';
-import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
+import { ForWhoMayChange, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { AddPhotos } from './add-photos.tsx';
 import { ChoiceSelect } from './choice-select.tsx';
@@ -37,7 +37,6 @@ export default function PhotosPage() {
   const photos = useQuery(photosQuery(experiment.id));
   const [containerId, setContainerId] = useState(experiment.containers[0]?.id ?? '');
   const container = experiment.containers.find(({ id }) => id === containerId);
-  const mayChange = useMayChange();
   const [shown, setShown] = useState<Shown>('above');
   const pots = experiment.units.filter((unit) => unit.containerId === containerId);
   const [chosenPot, setPot] = useState('');
@@ -69,14 +68,14 @@ export default function PhotosPage() {
           onChoose={(id) => setShown(id as Shown)}
         />
         {shown === 'pot' && <PotSelect pots={pots} chosenId={potId} onChoose={setPot} />}
-        {mayChange && (
+        <ForWhoMayChange>
           <AddPhotos
             key={`${shown} ${seen.id}`}
             container={container}
             view={shown === 'side' ? 'side' : 'above'}
             onePotId={shown === 'pot' ? potId : null}
           />
-        )}
+        </ForWhoMayChange>
         <Link to={{ pathname: `/experiments/${experiment.id}/record`, search: rest.toString() }}>
           {say('backToRecord')}
         </Link>

@@ -1,8 +1,10 @@
 import { say } from '@bright-sprout/words/photos';
-import type { PhotoSummary } from '@bright-sprout/contract/photos';
+import { photoRoutes, type PhotoSummary } from '@bright-sprout/contract/photos';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { addressOf } from '../shared/api/index.ts';
+import { useExperiment, useMayChange } from '../shared/experiment/index.ts';
+import { shortDay } from '../shared/ui/index.ts';
 import { CompareDays } from './compare-days.tsx';
 import { CornersPanel } from './corners-panel.tsx';
 import { Film } from './film.tsx';
@@ -23,6 +25,9 @@ const VIEWS = [
 ] as const;
 type View = (typeof VIEWS)[number]['view'];
 
+/** Ways to look at a photo that change what is kept of it. */
+const CHANGES: readonly View[] = ['corners', 'leave_out'];
+
 /** Photos from above as a row of days, and the ways to look at them. */
 export function SeriesViews({
   seen,
@@ -40,13 +45,31 @@ export function SeriesViews({
   const photo = series.find(({ id }) => id === chosenId) ?? series.at(-1);
   const frame = photo && frameOf(photo, series);
   const [wished, setView] = useState<View>('measure');
-  const view: View = frame ? wished : 'corners';
+  const mayChange = useMayChange();
   if (!photo) return null;
+  if (!frame && !mayChange) {
+    return (
+      <>
+        <PhotoStrip series={series} chosen={photo} choose={choose} />
+        <figure className="panel">
+          {photo.hasPicture && (
+            <img
+              className="whole-photo"
+              src={addressOf(photoRoutes.photoPicture, { experimentId: experiment.id, photoId: photo.id })}
+              alt={say('photoOfDay', { day: shortDay(photo.takenOn) })}
+            />
+          )}
+          <figcaption>{say('noCornersYet')}</figcaption>
+        </figure>
+      </>
+    );
+  }
+  const view: View = frame ? wished : 'corners';
   return (
     <>
       <PhotoStrip series={series} chosen={photo} choose={choose} />
       <div className="view-links" role="group" aria-label={say('waysToLook')}>
-        {VIEWS.map((one) => (
+        {VIEWS.filter((one) => mayChange || !CHANGES.includes(one.view)).map((one) => (
           <Button
             key={one.view}
             size="sm"

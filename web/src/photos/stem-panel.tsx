@@ -2,7 +2,7 @@ import { say } from '@bright-sprout/words/photos';
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { useState } from 'react';
-import { useExperiment } from '../shared/experiment/index.ts';
+import { ForWhoMayChange, useExperiment } from '../shared/experiment/index.ts';
 import { ChoiceSelect } from './choice-select.tsx';
 import { DeletePicture } from './delete-picture.tsx';
 import { PotSelect } from './pot-select.tsx';
@@ -44,7 +44,11 @@ export function StemPanel({ photo, pots }: { photo: PhotoSummary; pots: readonly
           <p className="quiet">{say('severalInOne')}</p>
         </>
       }
-      foot={<DeletePicture photo={photo} />}
+      foot={
+        <ForWhoMayChange>
+          <DeletePicture photo={photo} />
+        </ForWhoMayChange>
+      }
     />
   );
 }

@@ -8,6 +8,8 @@ export default {
     'Straight down on the whole container, by day. Only plants, no faces: names, places and devices are taken out of each photo.',
   noPhotosYet:
     'No photo of this container yet. Take one from straight above each class day, from the same height, in daylight without flash.',
+  noCornersYet:
+    'Nobody has marked the corners of the container in this photo, so nothing is measured in it yet.',
   photosByDay: 'Photos by day',
   photoOfDay: 'Photo of {day}',
   isMeasured: 'measured',

@@ -9,7 +9,7 @@ export {
   styleOf,
   unreadUnits,
 } from './findings.ts';
-export { IfMayChange, useMayChange } from './if-may-change.tsx';
+export { ForWhoMayChange, IfMayChange, useMayChange } from './if-may-change.tsx';
 export { useGrowthFacts } from './growth-facts.ts';
 export { usePotSowing } from './pot-sowing.ts';
 export { useCalendar, useInventory, useSurroundings, wholeLot } from './surroundings.ts';

@@ -8,7 +8,7 @@ export default defineConfig({
   outputDir: '../test-results',
   globalSetup: './support/global-setup.ts',
   // Browsers wait for pages more than pages wait for them.
-  workers: availableParallelism() * 2,
+  workers: availableParallelism() + 1,
   fullyParallel: true,
   forbidOnly: true,
   // Generous: a slow machine makes a test late, not wrong.

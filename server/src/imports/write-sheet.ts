@@ -1,6 +1,5 @@
 import type { TidyRowParts } from '@bright-sprout/core/imports';
-import { Zip, ZipDeflate } from 'fflate';
-import { joined } from './joined.ts';
+import { zipped } from './zip-stream.ts';
 
 const PART_CHARACTERS = 262_144;
 const LEVEL = 1;
@@ -32,37 +31,17 @@ const NOT_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]|\p{Surroga
  * can be added up. Rows are taken one after the other, as a class of a year has five million cells; each text is
  * written once, and the cells of a unit are made once for all its rows.
  */
-export function writeSheet(rows: Iterable<TidyRowParts>): Uint8Array {
-  const zip = new ZipWriter();
-  for (const [name, xml] of Object.entries(PARTS)) zip.file(name, [XML + xml]);
+export function writeSheet(rows: Iterable<TidyRowParts>): Promise<Uint8Array> {
   const strings = new Map<string, number>();
-  zip.file('xl/worksheets/sheet1.xml', sheetXml(rows, strings));
-  zip.file('xl/sharedStrings.xml', stringsXml(strings));
-  return zip.end();
-}
-
-/** A zip to which files are added in pieces of text. */
-class ZipWriter {
-  readonly #parts: Uint8Array[] = [];
-  readonly #encoder = new TextEncoder();
-  #failure: Error | undefined;
-  readonly #zip = new Zip((error, part) => {
-    this.#failure ??= error ?? undefined;
-    this.#parts.push(part);
-  });
-
-  file(name: string, pieces: Iterable<string>): void {
-    const file = new ZipDeflate(name, { level: LEVEL });
-    this.#zip.add(file);
-    for (const piece of pieces) file.push(this.#encoder.encode(piece));
-    file.push(new Uint8Array(), true);
-  }
-
-  end(): Uint8Array {
-    this.#zip.end();
-    if (this.#failure) throw this.#failure;
-    return joined(this.#parts);
-  }
+  return zipped(
+    [
+      ...Object.entries(PARTS).map(([name, xml]): [string, string[]] => [name, [XML + xml]]),
+      ['xl/worksheets/sheet1.xml', sheetXml(rows, strings)],
+      // Last, as the cells before find what stands in it.
+      ['xl/sharedStrings.xml', stringsXml(strings)],
+    ],
+    LEVEL,
+  );
 }
 
 function* sheetXml(rows: Iterable<TidyRowParts>, strings: Map<string, number>): Generator<string> {

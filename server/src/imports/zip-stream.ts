@@ -1,4 +1,5 @@
 import { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { ZipFile } from 'yazl';
 
@@ -28,6 +29,31 @@ export function zipStream(
   zip.on('error', (error: Error) => sent.destroy(error));
   zip.end();
   return sent;
+}
+
+/**
+ * A zip of texts, packed by the system's own library.
+ * @param files names, and texts in pieces; each is asked for when those before it are packed
+ * @param compressionLevel 1 (quick) to 9 (small)
+ */
+export async function zipped(
+  files: readonly (readonly [name: string, pieces: Iterable<string>])[],
+  compressionLevel: number,
+): Promise<Uint8Array> {
+  const zip = new ZipFile();
+  for (const [name, pieces] of files) {
+    zip.addReadStreamLazy(name, { compressionLevel }, (done) =>
+      done(null, Readable.from(bytesOf(pieces), { objectMode: false })),
+    );
+  }
+  const whole = zip.outputStream as Readable;
+  zip.on('error', (error: Error) => whole.destroy(error));
+  zip.end();
+  return buffer(whole);
+}
+
+function* bytesOf(pieces: Iterable<string>): Generator<Buffer> {
+  for (const piece of pieces) yield Buffer.from(piece);
 }
 
 const SLICE_BYTES = 65_536;

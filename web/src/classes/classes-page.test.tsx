@@ -37,8 +37,7 @@ function show(changes: Partial<ClassView>): void {
   );
 }
 
-const daysAgo = (days: number): string =>
-  new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
+const daysAgo = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 
 const offered = (): boolean => screen.queryByText(/Nothing was planned in this class since/) !== null;
 

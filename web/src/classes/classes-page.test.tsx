@@ -6,23 +6,9 @@ import { MemoryRouter } from 'react-router';
 import { answering } from '../app/testing/answering.ts';
 import { classesQuery } from '../shared/api/index.ts';
 import ClassesPage from './classes-page.tsx';
+import { CLASS } from './testing/class-view.ts';
 
 afterEach(cleanup);
-
-const CLASS: ClassView = {
-  id: 'c',
-  name: '5b',
-  code: 'ACDEFG',
-  shared: null,
-  quietSince: '2027-01-01',
-  readingLevel: '8-10',
-  timeZone: 'UTC',
-  asksPin: false,
-  meetingDays: [1, 2, 3, 4, 5],
-  holidays: [],
-  teams: [],
-  students: [],
-};
 
 function show(changes: Partial<ClassView>): void {
   answering({ 'GET /api/network': { origins: [] } });

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globa
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { classesQuery } from '../shared/api/index.ts';
 import { Roster } from './roster.tsx';
+import { CLASS } from './testing/class-view.ts';
 
 let isSure = true;
 const asked = jest.fn<(words?: string) => boolean>();
@@ -21,23 +22,14 @@ const student = (displayName: string, teamId: string | null = null, avatar = 'sn
   teamId,
 });
 
-const CLASS: ClassView = {
-  id: 'c',
-  name: '5b',
-  code: 'ACDEFG',
-  shared: null,
-  quietSince: '2027-01-01',
-  readingLevel: '8-10',
-  timeZone: 'UTC',
-  asksPin: false,
-  meetingDays: [1, 2, 3, 4, 5],
-  holidays: [],
+const WITH_STUDENTS: ClassView = {
+  ...CLASS,
   teams: [{ id: 't1', name: 'Otters' }],
   students: [student('Ada', 't1'), student('Ben', null, 'bird')],
 };
 
 function show(changes: Partial<ClassView> = {}, problem?: string) {
-  const schoolClass = { ...CLASS, ...changes };
+  const schoolClass = { ...WITH_STUDENTS, ...changes };
   const sent: RosterRequest[] = [];
   globalThis.fetch = ((_: string, init: RequestInit) => {
     const body = JSON.parse(init.body as string) as RosterRequest;

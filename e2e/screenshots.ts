@@ -104,7 +104,7 @@ async function pictures(page: Page, shoot: (name: string) => Promise<void>): Pro
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.getByRole('link', { name: /^Record/ }).click();
   await page.getByRole('link', { name: 'Pictures' }).click();
-  await page.getByText('13 photos measured together').waitFor();
+  await page.getByText('13 photos looked at together').waitFor();
   await page
     .getByRole('button', { name: /^Photo of/ })
     .nth(5)

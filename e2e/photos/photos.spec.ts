@@ -10,7 +10,7 @@ async function openPan(page: Page): Promise<void> {
   await page.getByRole('link', { name: /clear lid/ }).click();
   await openStage(page, 'Record');
   await page.getByRole('link', { name: 'Pictures' }).click();
-  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('13 photos looked at together')).toBeVisible({ timeout: 60_000 });
 }
 
 /** One of the demo's photos as a file. */
@@ -130,7 +130,7 @@ test('a container of known size has a scale, and green an area', async ({ demo: 
     .last()
     .click();
   await page.getByRole('button', { name: 'Measure' }).click();
-  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('13 photos looked at together')).toBeVisible({ timeout: 60_000 });
   await expect(page.locator('.scale-bar')).toHaveText('10 cm');
   const [bar, whole] = await Promise.all(
     ['.scale-bar', '.straightened'].map((what) => page.locator(what).boundingBox()),
@@ -263,7 +263,7 @@ test('a brush leaves out what is no plant, two days lie over each other, and the
   await page.getByRole('button', { name: 'Keep what is left out' }).click();
   await expect(page.getByText('Kept. Photos are measured again')).toBeVisible();
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
-  await expect(page.getByText('13 photos measured together')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('13 photos looked at together')).toBeVisible({ timeout: 60_000 });
   await expect(cell(page, 5, 0)).not.toHaveText(before);
   await page.request.put(`${origin}/api/experiments/${experimentId}/photos/${last?.id}/frame`, {
     data: { corners: last?.corners ?? null, greyPatch: null, leftOut: [] },

@@ -5,6 +5,7 @@ import { useFormContext } from 'react-hook-form';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { CHOICE, NUMBER } from '../shared/ui/index.ts';
 import type { SettingProps } from './level-setting.ts';
+import { withChosen } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 
 /** A level's own crop, with the packet it comes from and its own number of seeds. */
@@ -12,7 +13,8 @@ export function CropSetting({ path, label, disabled }: SettingProps) {
   const { register, setValue, watch } = useFormContext<PlanRequest>();
   const { plan, apply } = usePlanEditor();
   const { crops = [], lots = [] } = useSurroundings() ?? {};
-  const cropId = watch(`${path}.cropId`) ?? plan.cropId;
+  const ownCropId = watch(`${path}.cropId`);
+  const cropId = ownCropId ?? plan.cropId;
   const packets = lots.filter((lot) => lot.cropId === cropId);
   const crop = register(`${path}.cropId`, CHOICE);
   return (
@@ -27,9 +29,12 @@ export function CropSetting({ path, label, disabled }: SettingProps) {
         }}
       >
         <option value="">{say('thePlansCrop')}</option>
-        {crops.map(({ id, commonName }) => (
+        {withChosen(
+          crops.map(({ id, commonName }) => [id, commonName] as const),
+          ownCropId ?? '',
+        ).map(([id, name]) => (
           <option key={id} value={id}>
-            {commonName}
+            {name}
           </option>
         ))}
       </Form.Select>

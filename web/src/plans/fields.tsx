@@ -67,6 +67,17 @@ export function NumberInput({
   );
 }
 
+/**
+ * Choices with the one that was made, also while there is nothing to choose from yet: a browser would show another in its
+ * place.
+ */
+export function withChosen(
+  options: readonly (readonly [value: string, label: string])[],
+  chosen: string,
+): readonly (readonly [value: string, label: string])[] {
+  return chosen === '' || options.some(([value]) => value === chosen) ? options : [...options, [chosen, '']];
+}
+
 /** A choice of the plan. */
 export function ChoiceInput({
   name,
@@ -79,13 +90,14 @@ export function ChoiceInput({
   options: readonly (readonly [value: string, label: string])[];
   isNumber?: boolean;
 }) {
-  const { register } = useFormContext<PlanRequest>();
+  const { register, watch } = useFormContext<PlanRequest>();
   const { problem } = usePlanEditor();
+  const chosen = watch(name);
   const asChosen = (value: unknown): unknown => (value === '' ? null : isNumber ? Number(value) : value);
   return (
     <PlanField id={name} label={label} error={problem(name)} isWide={isWide}>
       <Form.Select {...register(name, { setValueAs: asChosen })} disabled={disabled}>
-        {options.map(([value, words]) => (
+        {withChosen(options, typeof chosen === 'object' ? '' : String(chosen ?? '')).map(([value, words]) => (
           <option key={value} value={value}>
             {words}
           </option>

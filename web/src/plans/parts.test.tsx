@@ -5,6 +5,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import { FactorsEditor } from './factors-editor.tsx';
 import { PotsSection } from './pots-section.tsx';
 import { PredictionEditor } from './prediction-editor.tsx';
+import { QuestionSection } from './question-section.tsx';
 import { SowingSection } from './sowing-section.tsx';
 import { StepsSection } from './steps-section.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
@@ -66,6 +67,26 @@ describe('what we change', () => {
       expect((await lastPlan(sent, 2)).factors[0]!.levels[1]![field]).toBeNull();
     },
   );
+});
+
+describe('crops that come after the plan', () => {
+  test('leave the plan’s crop chosen', async () => {
+    renderPart(<QuestionSection />, draftOf('one_factor', {}, 'radish'), false);
+    const crop = screen.getByRole<HTMLSelectElement>('combobox', { name: 'Crop' });
+    expect(crop.value).toBe('radish');
+    await within(crop).findByRole('option', { name: 'Lettuce' });
+    expect([crop.value, crop.selectedOptions[0]!.textContent]).toEqual(['radish', 'Radish']);
+    expect(within(crop).getAllByRole('option', { name: 'Radish' })).toHaveLength(1);
+  });
+
+  test('leave the crop of a level chosen', async () => {
+    const levels = [null, 'lettuce'].map((cropId) => ({ ...PLAIN_LEVEL, name: cropId ?? 'oat', cropId }));
+    const draft = draftOf('one_factor', { factors: [{ name: 'F', aspect: 'crop', levels }] });
+    renderPart(<FactorsEditor />, draft, false);
+    const crop = screen.getByRole<HTMLSelectElement>('combobox', { name: 'Level 2: crop' });
+    await within(crop).findByRole('option', { name: 'Radish' });
+    expect([crop.value, crop.selectedOptions[0]!.textContent]).toEqual(['lettuce', 'Lettuce']);
+  });
 });
 
 describe('pots', () => {

@@ -116,7 +116,7 @@ export default {
   cornersKept: 'Kept. Later photos of this container take them over.',
   startOver: 'Start over',
   measuringPhotos: 'Looking at photo {done} of {of} …',
-  lookedAt: '{count, plural, one {One photo measured} other {# photos measured together}}',
+  lookedAt: '{count, plural, one {One photo looked at} other {# photos looked at together}}',
   threshold: 'How green is a plant?',
   thresholdSeries:
     'Found from all photos of this container together (Otsu 1979), so that days compare: excess green above {at}.',

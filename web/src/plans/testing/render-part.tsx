@@ -94,10 +94,15 @@ export function draftOf(
   };
 }
 
-/** Shows a part of a plan with a server that keeps what it is sent; gives the requests made. */
-export function renderPart(part: ReactNode, experiment: ExperimentView): SentRequest[] {
+/**
+ * Shows a part of a plan with a server that keeps what it is sent; gives the requests made.
+ * @param hasCrops false where crops are still on their way when the part is shown
+ */
+export function renderPart(part: ReactNode, experiment: ExperimentView, hasCrops = true): SentRequest[] {
+  const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false, measuredSpread: null }));
   const sent: SentRequest[] = [];
   globalThis.fetch = ((path: string, init: RequestInit) => {
+    if (path.endsWith('/crops')) return Promise.resolve(Response.json(crops));
     const body = JSON.parse((init.body as string | undefined) ?? '{}') as Record<string, unknown>;
     sent.push({ method: init.method ?? 'GET', path, body });
     const plan = path.endsWith('/plan') ? { plan: body } : {};
@@ -105,8 +110,7 @@ export function renderPart(part: ReactNode, experiment: ExperimentView): SentReq
     return Promise.resolve(new Response(JSON.stringify(answer), { status: 200 }));
   }) as unknown as typeof fetch;
   const client = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Infinity } } });
-  const crops = STARTING_CROPS.map((crop) => ({ ...crop, isOwn: false, measuredSpread: null }));
-  client.setQueryData(cropsQuery.queryKey, crops);
+  if (hasCrops) client.setQueryData(cropsQuery.queryKey, crops);
   client.setQueryData(seedLotsQuery.queryKey, []);
   client.setQueryData(classesQuery.queryKey, []);
   client.setQueryData(containerSizesQuery.queryKey, []);

@@ -1,9 +1,9 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { cpuSeconds, startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
+import { startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import { LIMITS } from './hostile.ts';
-import { pidOfDatabase } from './machine.ts';
+import { pidOfDatabase, secondsOf } from './machine.ts';
 import type { Outcome } from './report.ts';
 import { makeSchool, readingOf, type School } from './school.ts';
 
@@ -93,12 +93,6 @@ async function classesAtWork(
     },
     faults: refused > 0 ? [`${refused} requests were refused`] : [],
   };
-}
-
-function secondsOf(pid: number): number {
-  const seconds = cpuSeconds(pid);
-  if (seconds === undefined) throw new Error('this system does not tell how much time a process takes');
-  return seconds;
 }
 
 async function questions(database: mysql.Connection): Promise<number> {

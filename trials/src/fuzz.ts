@@ -1,10 +1,10 @@
-import { cpuSeconds, startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
+import { startTemporaryApplication, type TemporaryApplication } from '@bright-sprout/scripts';
 import fc from 'fast-check';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
 import { type Answer, Client } from './client.ts';
 import { LIMITS } from './hostile.ts';
-import { atOnce, memoryMb, pidOfDatabase } from './machine.ts';
+import { atOnce, memoryMb, pidOfDatabase, secondsOf } from './machine.ts';
 import type { Outcome } from './report.ts';
 import {
   type ApiOperation,
@@ -137,7 +137,7 @@ async function tryAlone(application: TemporaryApplication, school: School, tally
   const root = await mysql.createConnection(application.rootUrl);
   const pids = [application.serverPid(), await pidOfDatabase(root)];
   await root.end();
-  const cpuMs = (): number => pids.reduce((sum, pid) => sum + (cpuSeconds(pid) ?? 0) * 1000, 0);
+  const cpuMs = (): number => pids.reduce((sum, pid) => sum + secondsOf(pid) * 1000, 0);
   for (const request of tally.slow.values()) {
     let least = { cpuMs: Infinity, ms: Infinity };
     for (let attempt = 0; attempt < ATTEMPTS; attempt += 1) {

@@ -1,4 +1,5 @@
 import { existsSync, readFileSync } from 'node:fs';
+import { cpuSeconds } from '@bright-sprout/scripts';
 import type { Connection } from 'mysql2/promise';
 
 /** Memory that a process holds, in MB; 0 where the system does not tell. */
@@ -7,6 +8,13 @@ export function memoryMb(pid: number): number {
   if (!existsSync(path)) return 0;
   const kb = /VmRSS:\s+(\d+)/.exec(readFileSync(path, 'utf8'))?.[1];
   return Number(kb ?? 0) / 1024;
+}
+
+/** Seconds of a core that a process has taken. @throws Error where the system does not tell */
+export function secondsOf(pid: number): number {
+  const seconds = cpuSeconds(pid);
+  if (seconds === undefined) throw new Error('this system does not tell how much time a process takes');
+  return seconds;
 }
 
 /** The process of a database on this machine. */

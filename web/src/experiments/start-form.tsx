@@ -11,7 +11,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, cropsQuery, experimentQuery, experimentsQuery } from '../shared/api/index.ts';
-import { Said, FailureNote, fieldMessage } from '../shared/ui/index.ts';
+import { Said, FailureNote, fieldMessage, withChosen } from '../shared/ui/index.ts';
 import { TemplateList } from './template-list.tsx';
 
 /** A question, a crop, a lesson date and a kind start a plan; or a template does. */
@@ -72,9 +72,12 @@ export function StartForm() {
         />
         <Form.Select {...register('cropId')} aria-label={say('crop')} size="lg" isInvalid={!!errors.cropId}>
           <option value="">{say('chooseACrop')}</option>
-          {crops.data?.map(({ id, commonName }) => (
+          {withChosen(
+            (crops.data ?? []).map(({ id, commonName }) => [id, commonName] as const),
+            watch('cropId'),
+          ).map(([id, name]) => (
             <option key={id} value={id}>
-              {commonName}
+              {name}
             </option>
           ))}
         </Form.Select>

@@ -3,9 +3,8 @@ import type { PlanRequest } from '@bright-sprout/contract/plans';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { useSurroundings } from '../shared/experiment/index.ts';
-import { CHOICE, NUMBER } from '../shared/ui/index.ts';
+import { CHOICE, NUMBER, withChosen } from '../shared/ui/index.ts';
 import type { SettingProps } from './level-setting.ts';
-import { withChosen } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 
 /** A level's own crop, with the packet it comes from and its own number of seeds. */

@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import { type FieldPath, useFormContext } from 'react-hook-form';
 import { usePlanEditor } from './plan-editor.tsx';
+import { withChosen } from '../shared/ui/index.ts';
 import { PlanField } from './plan-field.tsx';
 
 type Name = FieldPath<PlanRequest>;
@@ -65,17 +66,6 @@ export function NumberInput({
       </span>
     </PlanField>
   );
-}
-
-/**
- * Choices with the one that was made, also while there is nothing to choose from yet: a browser would show another in its
- * place.
- */
-export function withChosen(
-  options: readonly (readonly [value: string, label: string])[],
-  chosen: string,
-): readonly (readonly [value: string, label: string])[] {
-  return chosen === '' || options.some(([value]) => value === chosen) ? options : [...options, [chosen, '']];
 }
 
 /** A choice of the plan. */

@@ -1,5 +1,5 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import type { NextFunction, Request, Response } from 'express';
+import express, { type NextFunction, type Request, type Response } from 'express';
 
 const YEAR_MS = 365 * 86_400_000;
 const ALWAYS_FRESH = 'no-cache';
@@ -16,9 +16,14 @@ export function serveStaticFiles(app: NestExpressApplication, folder: string): v
     immutable: true,
     maxAge: YEAR_MS,
   });
-  app.useStaticAssets(folder, {
+  const files = express.static(folder, {
     redirect: false,
-    setHeaders: (response: Response) => response.setHeader('Cache-Control', ALWAYS_FRESH),
+    setHeaders: (response) => response.setHeader('Cache-Control', ALWAYS_FRESH),
+  });
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    // The disk is not asked for what only the API has.
+    if (NO_PAGE.test(request.path)) next();
+    else files(request, response, next);
   });
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (!['GET', 'HEAD'].includes(request.method) || NO_PAGE.test(request.path)) {

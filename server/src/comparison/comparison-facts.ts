@@ -5,7 +5,7 @@ import { type CalendarDay, calendarDay, type NoShowReason } from '@bright-sprout
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
-import { designOf, type LevelRow, type TreatmentLevelRow, type UnitRow } from './design-of.ts';
+import { designOf, type DesignRows, type LevelRow, type UnitRow } from './design-of.ts';
 
 /** A variable as a comparison needs it. */
 export interface ComparedVariable {
@@ -58,6 +58,20 @@ export interface AnyReading extends ReadingFact {
   readonly observer: string;
 }
 
+/** What was made of a reading since. */
+interface Since {
+  readonly id: string;
+  readonly supersedesId: string | null;
+  readonly isSetAside: number;
+}
+
+interface TreatmentRow {
+  readonly id: string;
+  readonly name: string;
+  readonly isControl: number;
+  readonly levelId: string | null;
+}
+
 const VARIABLE = `
   SELECT v.id, v.name, v.kind, v.unit, v.step, e.sow_on AS sowOn, e.crop_name AS cropName, e.plan_document AS plan,
          l.figures AS lot
@@ -65,8 +79,10 @@ const VARIABLE = `
   LEFT JOIN seed_lot l ON l.id = JSON_VALUE(e.plan_document, '$.lotId') AND l.teacher_id = e.teacher_id
   WHERE e.id = ? AND (v.id = ? OR (? IS NULL AND v.position = 0))`;
 
+/** A row for each level that a treatment has; one for a treatment without any. */
 const TREATMENTS = `
-  SELECT id, name, is_control AS isControl FROM treatment WHERE experiment_id = ? ORDER BY position`;
+  SELECT t.id, t.name, t.is_control AS isControl, k.level_id AS levelId
+  FROM treatment t LEFT JOIN treatment_level k ON k.treatment_id = t.id WHERE t.experiment_id = ? ORDER BY t.position`;
 
 const UNITS = `
   SELECT u.id, u.number, u.treatment_id AS groupId, u.sown_on AS sownOn, u.block, u.team, u.seeds_sown AS seedsSown,
@@ -83,36 +99,21 @@ const LEVELS = `
   SELECT f.id AS factorId, f.name AS factor, l.id, l.name
   FROM factor f JOIN level l ON l.factor_id = f.id WHERE f.experiment_id = ? ORDER BY f.position, l.position`;
 
-const TREATMENT_LEVELS = `
-  SELECT k.treatment_id AS treatmentId, k.level_id AS levelId
-  FROM treatment t JOIN treatment_level k ON k.treatment_id = t.id WHERE t.experiment_id = ?`;
-
 const CROPS = 'SELECT id, common_name AS name FROM crop WHERE id IN (?)';
 
-const COUNTS = 'AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)';
-const NOT_SET_ASIDE =
-  'AND NOT EXISTS (SELECT 1 FROM set_aside s WHERE s.reading_id = r.id AND s.lifted_at IS NULL)';
-
 // The index is named, as the database misjudges a class that has just grown: it then read all for each pot.
-const readingsSql = (setAside: SetAsideRule): string => `
-  SELECT r.unit_id AS unitId, r.observed_on AS day, r.state, r.value
+const readingsSql = (moreColumns: string, ofVariable: string): string => `
+  SELECT r.id, r.unit_id AS unitId, r.observed_on AS day, r.state, r.value, r.supersedes_id AS supersedesId,
+         s.id IS NOT NULL AS isSetAside ${moreColumns}
   FROM unit u
-  JOIN variable v ON v.experiment_id = u.experiment_id AND (v.id = ? OR (? IS NULL AND v.position = 0))
+  JOIN variable v ON v.experiment_id = u.experiment_id ${ofVariable}
   JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = u.id AND r.variable_id = v.id
-  WHERE u.experiment_id = ? ${COUNTS} ${setAside === 'included' ? '' : NOT_SET_ASIDE}
+  LEFT JOIN set_aside s ON s.reading_id = r.id AND s.lifted_at IS NULL
+  WHERE u.experiment_id = ?
   ORDER BY r.recorded_at, r.id`;
 
-const allReadingsSql = (setAside: SetAsideRule): string => `
-  SELECT r.unit_id AS unitId, r.variable_id AS variableId, v.name AS variable, r.observed_on AS day, r.state, r.value, r.observer
-  FROM unit u JOIN reading r FORCE INDEX (ix_reading_unit) ON r.unit_id = u.id JOIN variable v ON v.id = r.variable_id
-  WHERE u.experiment_id = ? ${COUNTS} ${setAside === 'included' ? '' : NOT_SET_ASIDE}
-  ORDER BY r.recorded_at, r.id`;
-
-const SET_ASIDE = `
-  SELECT r.observed_on AS day
-  FROM set_aside s STRAIGHT_JOIN reading r ON r.id = s.reading_id STRAIGHT_JOIN unit u ON u.id = r.unit_id
-  JOIN variable v ON v.id = r.variable_id
-  WHERE u.experiment_id = ? AND (v.id = ? OR (? IS NULL AND v.position = 0)) AND s.lifted_at IS NULL ${COUNTS}`;
+const READINGS = readingsSql('', 'AND (v.id = ? OR (? IS NULL AND v.position = 0))');
+const ALL_READINGS = readingsSql(', r.variable_id AS variableId, v.name AS variable, r.observer', '');
 
 /** Whether readings that were set aside count. */
 export type SetAsideRule = 'left_out' | 'included';
@@ -133,24 +134,29 @@ export class ComparisonFactsService {
     withAll: boolean,
   ): Promise<ComparisonFacts> {
     const wanted = variableId ?? null;
-    const [variables, treatments, rawUnits, levels, links, aside, causes, found] = await Promise.all([
-      this.source.query<VariableRow[]>(VARIABLE, [experimentId, wanted, wanted]),
-      this.source.query<{ id: string; name: string; isControl: number }[]>(TREATMENTS, [experimentId]),
-      this.source.query<UnitRow[]>(UNITS, [experimentId]),
-      this.source.query<LevelRow[]>(LEVELS, [experimentId]),
-      this.source.query<TreatmentLevelRow[]>(TREATMENT_LEVELS, [experimentId]),
-      this.source.query<{ day: string }[]>(SET_ASIDE, [experimentId, wanted, wanted]),
-      this.source.query<CauseRow[]>(CAUSES, [experimentId]),
+    const [found, rawUnits, treatments, variables, levels, causes] = await Promise.all([
       withAll
-        ? this.source.query<AnyReading[]>(allReadingsSql(setAside), [experimentId])
-        : this.source.query<ReadingFact[]>(readingsSql(setAside), [wanted, wanted, experimentId]),
+        ? this.source.query<(AnyReading & Since)[]>(ALL_READINGS, [experimentId])
+        : this.source.query<(ReadingFact & Since)[]>(READINGS, [wanted, wanted, experimentId]),
+      this.source.query<UnitRow[]>(UNITS, [experimentId]),
+      this.source.query<TreatmentRow[]>(TREATMENTS, [experimentId]),
+      this.source.query<VariableRow[]>(VARIABLE, [experimentId, wanted, wanted]),
+      this.source.query<LevelRow[]>(LEVELS, [experimentId]),
+      this.source.query<CauseRow[]>(CAUSES, [experimentId]),
     ]);
     const [variable] = variables;
     const units = withCauses(rawUnits, causes);
-    const all = withAll ? (found as AnyReading[]) : [];
+    const standing = standingOf(found);
+    const counted = setAside === 'included' ? standing : standing.filter((row) => row.isSetAside === 0);
+    const isCompared = (row: ReadingFact): boolean => !isOfAny(row) || row.variableId === variable?.id;
     const plan = variable?.plan ? (JSON.parse(variable.plan) as Plan) : null;
-    const groups = treatments.map((treatment) => ({ ...treatment, isControl: treatment.isControl === 1 }));
-    const rows = { plan, cropName: variable?.cropName ?? '', treatments: groups, units, levels, links };
+    const rows = {
+      plan,
+      cropName: variable?.cropName ?? '',
+      ...treatmentsAndLinks(treatments),
+      units,
+      levels,
+    };
     const cropNames = await this.#cropNames(plan);
     return {
       variable,
@@ -160,9 +166,9 @@ export class ComparisonFactsService {
       plantRule: plan?.plantRule ?? null,
       // One packet tells nothing of the other crops' seed.
       packetRate: cropNames.size > 0 ? null : packetRate(variable?.lot),
-      readings: withAll ? all.filter((reading) => reading.variableId === variable?.id) : found,
-      all,
-      setAsideDays: aside.map(({ day }) => day),
+      readings: counted.filter(isCompared),
+      all: counted.flatMap((row) => (isOfAny(row) ? [row] : [])),
+      setAsideDays: standing.filter((row) => row.isSetAside === 1 && isCompared(row)).map(({ day }) => day),
     };
   }
 
@@ -173,6 +179,28 @@ export class ComparisonFactsService {
     const crops = await this.source.query<{ id: string; name: string }[]>(CROPS, [ids]);
     return new Map(crops.map(({ id, name }) => [id, name]));
   }
+}
+
+/** True of a reading that was fetched with those of every variable. */
+function isOfAny(row: ReadingFact): row is AnyReading {
+  return 'variableId' in row;
+}
+
+/** Those of some readings that no other corrects. */
+function standingOf<Row extends Since>(rows: readonly Row[]): Row[] {
+  const superseded = new Set(rows.map((row) => row.supersedesId));
+  return rows.filter((row) => !superseded.has(row.id));
+}
+
+/** Treatments in their order, and the levels that each has. */
+function treatmentsAndLinks(rows: readonly TreatmentRow[]): Pick<DesignRows, 'treatments' | 'links'> {
+  const treatments = new Map(
+    rows.map(({ id, name, isControl }) => [id, { id, name, isControl: isControl === 1 }]),
+  );
+  const links = rows.flatMap(({ id: treatmentId, levelId }) =>
+    levelId === null ? [] : [{ treatmentId, levelId }],
+  );
+  return { treatments: [...treatments.values()], links };
 }
 
 /** Units with the reason that was noted last for each. */

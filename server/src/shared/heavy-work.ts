@@ -156,5 +156,5 @@ export class HeavyWork implements OnModuleDestroy {
 
 /** JSON that a thread made, as an answer. */
 export function jsonFile(json: Uint8Array): StreamableFile {
-  return new StreamableFile(json, { type: 'application/json; charset=utf-8' });
+  return new StreamableFile(json, { type: 'application/json; charset=utf-8', length: json.byteLength });
 }

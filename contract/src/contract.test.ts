@@ -70,7 +70,7 @@ describe('a request is checked once for both sides', () => {
 
   test('an emptied number is asked for as a whole number', () => {
     const checked = check(PlanRequest, { ...PLAN, replicates: Number.NaN });
-    expect(checked).toMatchObject({ fields: [{ message: 'Give a whole number of pots.' }] });
+    expect(checked).toMatchObject({ fields: [{ message: 'Give a whole number of pots from 1 to 200.' }] });
   });
 
   test.each([null, undefined, 'text', 5, []])('%p is no request', (plain) => {

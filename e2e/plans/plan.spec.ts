@@ -90,7 +90,9 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await expect(page.getByLabel('Pots of each treatment')).toHaveValue('9');
   await expect(full).toBeVisible();
   await page.getByLabel('Pots of each treatment').fill('');
-  await expect(page.locator('.field-problem', { hasText: 'Give a whole number of pots.' })).toBeVisible();
+  await expect(
+    page.locator('.field-problem', { hasText: 'Give a whole number of pots from 1 to 200.' }),
+  ).toBeVisible();
   await expect(page.getByText('Not saved yet')).toBeVisible();
   await page.getByLabel('Pots of each treatment').fill('3');
   await openPart(page, 'Question');

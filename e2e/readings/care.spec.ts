@@ -15,7 +15,7 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
   await page.getByRole('button', { name: /^Pot 2,/ }).click();
   await page.getByLabel('mL for each pot').fill('a lot');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
-  await expect(page.getByText('Give an amount of 0 or more.')).toBeVisible();
+  await expect(page.getByText('Give an amount from 0 to 10 000.')).toBeVisible();
   await page.getByLabel('mL for each pot').fill('20');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Watered, 20 mL a pot')).toBeVisible();

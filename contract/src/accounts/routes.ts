@@ -7,96 +7,33 @@ import type {
   SignInRequest,
   TeacherView,
 } from './teacher.ts';
-import { json, request, route } from '../shared/index.ts';
+import { anyone, teacher } from '../shared/index.ts';
 
 /** Accounts and sessions. */
 export const accountRoutes = {
-  register: route({
-    method: 'POST',
-    path: '/teachers',
-    summary: 'Open an account and sign in',
-    access: 'anyone',
-    body: request<RegisterRequest>('RegisterRequest'),
-    answer: json<TeacherView>(),
-    maxBytes: 4_096,
-  }),
-  registration: route({
-    method: 'GET',
-    path: '/registration',
-    summary: 'How an account is opened here',
-    access: 'anyone',
-    answer: json<RegistrationView>(),
-  }),
-  signIn: route({
-    method: 'POST',
-    path: '/session',
-    summary: 'Sign in',
-    access: 'anyone',
-    body: request<SignInRequest>('SignInRequest'),
-    answer: json<TeacherView>(),
-    maxBytes: 4_096,
-  }),
-  whoAmI: route({
-    method: 'GET',
-    path: '/session',
-    summary: 'The teacher who is signed in',
-    access: 'teacher',
-    answer: json<TeacherView>(),
-  }),
-  changePassword: route({
-    method: 'PUT',
-    path: '/teacher/password',
-    summary: 'Set another password; every other sign-in ends',
-    access: 'teacher',
-    body: request<PasswordRequest>('PasswordRequest'),
-    maxBytes: 4_096,
-  }),
-  confirmPassword: route({
-    method: 'PUT',
-    path: '/session/confirmed',
-    summary: 'Give the password once more, before something that cannot be taken back',
-    access: 'teacher',
-    body: request<ConfirmRequest>('ConfirmRequest'),
-    maxBytes: 4_096,
-  }),
-  sessions: route({
-    method: 'GET',
-    path: '/sessions',
-    summary: 'The sign-ins of the teacher that go on',
-    access: 'teacher',
-    answer: json<SessionView[]>(),
-  }),
-  endSession: route({
-    method: 'DELETE',
-    path: '/sessions/:sessionId',
-    summary: 'Sign out on another device',
-    access: 'teacher',
-  }),
-  endOtherSessions: route({
-    method: 'DELETE',
-    path: '/sessions',
-    summary: 'Sign out everywhere but here',
-    access: 'teacher',
-  }),
-  keptOfTeacher: route({
-    method: 'GET',
-    path: '/teacher/kept.json',
-    summary: 'Everything that is kept of the teacher, with all classes and experiments',
-    access: 'teacher',
-    file: 'application/json',
-    isGrave: true,
-  }),
-  removeAccount: route({
-    method: 'DELETE',
-    path: '/teacher',
-    summary: 'Remove the account with everything in it, for good',
-    access: 'teacher',
-    isGrave: true,
-  }),
-  signOut: route({
-    method: 'DELETE',
-    path: '/session',
-    summary: 'Sign out on this device',
-    access: 'teacher',
-  }),
+  register: anyone
+    .post('/teachers', 'Open an account and sign in')
+    .takes<RegisterRequest>('RegisterRequest', 4_096)
+    .answers<TeacherView>(),
+  registration: anyone.get('/registration', 'How an account is opened here').answers<RegistrationView>(),
+  signIn: anyone
+    .post('/session', 'Sign in')
+    .takes<SignInRequest>('SignInRequest', 4_096)
+    .answers<TeacherView>(),
+  whoAmI: teacher.get('/session', 'The teacher who is signed in').answers<TeacherView>(),
+  changePassword: teacher
+    .put('/teacher/password', 'Set another password; every other sign-in ends')
+    .takes<PasswordRequest>('PasswordRequest', 4_096),
+  confirmPassword: teacher
+    .put('/session/confirmed', 'Give the password once more, before something that cannot be taken back')
+    .takes<ConfirmRequest>('ConfirmRequest', 4_096),
+  sessions: teacher.get('/sessions', 'The sign-ins of the teacher that go on').answers<SessionView[]>(),
+  endSession: teacher.remove('/sessions/:sessionId', 'Sign out on another device'),
+  endOtherSessions: teacher.remove('/sessions', 'Sign out everywhere but here'),
+  keptOfTeacher: teacher
+    .get('/teacher/kept.json', 'Everything that is kept of the teacher, with all classes and experiments')
+    .grave()
+    .sends('application/json'),
+  removeAccount: teacher.remove('/teacher', 'Remove the account with everything in it, for good').grave(),
+  signOut: teacher.remove('/session', 'Sign out on this device'),
 } as const;

@@ -1,16 +1,18 @@
 import { IsEmail, IsOptional, IsString, Length, MaxLength } from 'class-validator';
-import { IsZone, LEAST_PASSWORD, MOST_PASSWORD, Trimmed, type Id, type Instant } from '../shared/index.ts';
+import {
+  type Id,
+  type Instant,
+  IsZone,
+  LEAST_PASSWORD,
+  MOST_PASSWORD,
+  Note,
+  ShortText,
+} from '../shared/index.ts';
 
 /** Opens an account for a teacher. */
 export class RegisterRequest {
-  @Trimmed()
-  @MaxLength(254)
-  @IsEmail({}, { message: 'Give an e-mail address such as name@example.org.' })
-  email: string;
-
-  @Trimmed()
-  @Length(1, 60, { message: 'Give the name students know you by, up to 60 characters.' })
-  displayName: string;
+  @Note(254) @IsEmail({}, { message: 'Give an e-mail address such as name@example.org.' }) email: string;
+  @ShortText(60, 'Give the name students know you by,') displayName: string;
 
   @IsString()
   @Length(LEAST_PASSWORD, MOST_PASSWORD, {
@@ -18,14 +20,10 @@ export class RegisterRequest {
   })
   password: string;
 
-  @IsZone()
-  timeZone: string;
+  @IsZone() timeZone: string;
 
   /** Asked for where accounts are opened by invitation. */
-  @IsOptional()
-  @IsString()
-  @MaxLength(200)
-  invitation?: string;
+  @IsOptional() @IsString() @MaxLength(200) invitation?: string;
 }
 
 /** Who may open an account: whoever reaches the server, whoever has its invitation, or nobody. */
@@ -39,21 +37,13 @@ export interface RegistrationView {
 
 /** Signs a teacher in. */
 export class SignInRequest {
-  @Trimmed()
-  @IsEmail({}, { message: 'Give the e-mail address of your account.' })
-  @MaxLength(254)
-  email: string;
-
-  @IsString()
-  @Length(1, 200, { message: 'Give your password.' })
-  password: string;
+  @Note(254) @IsEmail({}, { message: 'Give the e-mail address of your account.' }) email: string;
+  @IsString() @Length(1, 200, { message: 'Give your password.' }) password: string;
 }
 
 /** Sets another password. */
 export class PasswordRequest {
-  @IsString()
-  @Length(1, MOST_PASSWORD, { message: 'Give your password.' })
-  current: string;
+  @IsString() @Length(1, MOST_PASSWORD, { message: 'Give your password.' }) current: string;
 
   @IsString()
   @Length(LEAST_PASSWORD, MOST_PASSWORD, {
@@ -64,9 +54,7 @@ export class PasswordRequest {
 
 /** Gives the password once more, before something that cannot be taken back. */
 export class ConfirmRequest {
-  @IsString()
-  @Length(1, MOST_PASSWORD, { message: 'Give your password.' })
-  password: string;
+  @IsString() @Length(1, MOST_PASSWORD, { message: 'Give your password.' }) password: string;
 }
 
 /** A sign-in that goes on. */

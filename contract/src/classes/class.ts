@@ -1,73 +1,48 @@
 import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { ArrayMaxSize, IsBoolean, IsIn, IsOptional, Length, Matches } from 'class-validator';
-import { IsId, IsZone, NestedList, Trimmed, type Day, type Id } from '../shared/index.ts';
+import { IsBoolean, IsOptional, Matches } from 'class-validator';
+import { type Day, type Id, IsId, IsZone, OneOf, Parts, ShortText } from '../shared/index.ts';
 import type { SharedView } from '../sharing/index.ts';
 import { ClassDaysPart } from './class-days.ts';
 
 /** A class and when it meets. */
 export class ClassRequest extends ClassDaysPart {
-  @Trimmed()
-  @Length(1, 60, { message: 'Name the class in up to 60 characters.' })
-  name: string;
-
-  @IsIn(READING_LEVELS, { message: 'Choose an age.' })
-  readingLevel: ReadingLevel;
-
-  @IsZone({ message: 'Give a time zone such as Europe/Lisbon.' })
-  timeZone: string;
+  @ShortText(60, 'Name the class') name: string;
+  @OneOf(READING_LEVELS, 'an age') readingLevel: ReadingLevel;
+  @IsZone({ message: 'Give a time zone such as Europe/Lisbon.' }) timeZone: string;
 
   /** True when each student types a PIN of four digits before reading. */
-  @IsBoolean()
-  asksPin = false;
+  @IsBoolean() asksPin = false;
 }
 
 /** A team of a class. */
 export class TeamPart {
-  @IsId()
-  id: string;
-
-  @Trimmed()
-  @Length(1, 40, { message: 'Name the team in up to 40 characters.' })
-  name: string;
+  @IsId() id: string;
+  @ShortText(40, 'Name the team') name: string;
 }
 
 /** A student: a display name and a picture, nothing else. */
 export class StudentPart {
-  @IsId()
-  id: string;
-
-  @Trimmed()
-  @Length(1, MOST_NAME_CHARACTERS, { message: 'Give a display name of up to 40 characters.' })
-  displayName: string;
+  @IsId() id: string;
+  @ShortText(MOST_NAME_CHARACTERS, 'Write a display name') displayName: string;
 
   /** Name of the picture. */
-  @Matches(/^[a-z-]{1,20}$/, { message: 'Choose a picture.' })
-  avatar: string;
+  @Matches(/^[a-z-]{1,20}$/, { message: 'Choose a picture.' }) avatar: string;
 
-  @IsOptional()
-  @IsId()
-  teamId: string | null;
+  @IsOptional() @IsId() teamId: string | null;
 }
 
 /** A student as the teacher sees one. */
 export class RosterStudentPart extends StudentPart {
   /** Four digits; only asked when the class asks for PINs. */
-  @IsOptional()
-  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
-  pin?: string | null;
+  @IsOptional() @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' }) pin?: string | null;
 }
 
 /** The whole roster; who is not in it is removed for good. */
 export class RosterRequest {
-  @ArrayMaxSize(20, { message: 'At most 20 teams.' })
-  @NestedList(() => TeamPart)
-  teams: TeamPart[];
-
-  @ArrayMaxSize(MOST_STUDENTS, { message: `At most ${MOST_STUDENTS} students.` })
-  @NestedList(() => RosterStudentPart)
-  students: RosterStudentPart[];
+  @Parts(() => TeamPart, 0, 20, 'teams') teams: TeamPart[];
+  @Parts(() => RosterStudentPart, 0, MOST_STUDENTS, 'students') students: RosterStudentPart[];
 }
 
 /** A class with its roster. */

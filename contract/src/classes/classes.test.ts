@@ -30,7 +30,7 @@ describe('a class on the wire', () => {
     [{ name: '' }, 'name: Name the class in up to 60 characters.'],
     [{ name: 'x'.repeat(61) }, 'name: Name the class in up to 60 characters.'],
     [{ timeZone: 'Nowhere/At all' }, 'timeZone: Give a time zone such as Europe/Lisbon.'],
-    [{ meetingDays: [] }, 'meetingDays: Choose at least one meeting day.'],
+    [{ meetingDays: [] }, 'meetingDays: Choose 1 to 7 meeting days.'],
     [
       { holidays: [{ name: 'x', from: '2027-02-29', to: '2027-03-01' }] },
       'holidays.0.from: Give a first day that exists.',
@@ -45,8 +45,8 @@ describe('a roster on the wire', () => {
   const roster = (changes: object) => ({ teams: [], students: [{ ...STUDENT, ...changes }] });
 
   test.each([
-    [{ displayName: '  ' }, 'students.0.displayName: Give a display name of up to 40 characters.'],
-    [{ displayName: 'x'.repeat(41) }, 'students.0.displayName: Give a display name of up to 40 characters.'],
+    [{ displayName: '  ' }, 'students.0.displayName: Write a display name in up to 40 characters.'],
+    [{ displayName: 'x'.repeat(41) }, 'students.0.displayName: Write a display name in up to 40 characters.'],
     [{ avatar: '../../etc' }, 'students.0.avatar: Choose a picture.'],
     [{ avatar: 'x'.repeat(21) }, 'students.0.avatar: Choose a picture.'],
   ])('%j is refused in words', (changes, problem) => {
@@ -87,12 +87,12 @@ test('a packet may say nothing, but not nonsense', () => {
   };
   expect(problemsOf(SeedLotRequest, silent)).toEqual([]);
   expect(problemsOf(SeedLotRequest, { ...silent, germinationPercent: 101 })).toEqual([
-    'germinationPercent: Up to 100 %.',
+    'germinationPercent: Give a percentage from 0 to 100.',
   ]);
   expect(problemsOf(SeedLotRequest, { ...silent, daysToEmergence: { min: 0, max: 9 } })).toEqual([
-    'daysToEmergence.min: At least one day.',
+    'daysToEmergence.min: Give a whole number of days from 1 to 400.',
   ]);
   expect(problemsOf(GerminationTestPart, { on: '2027-01-01', sown: 2.5, up: 1 })).toEqual([
-    'sown: Give a whole number of seeds.',
+    'sown: Give a whole number of seeds from 1 to 10 000.',
   ]);
 });

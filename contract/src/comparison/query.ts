@@ -7,9 +7,9 @@ import {
 } from '@bright-sprout/core/comparison';
 import { SUM_OF_SQUARES_TYPES, type SumOfSquaresType } from '@bright-sprout/core/statistics';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { IsIn, IsInt, IsOptional, Matches, Max, Min } from 'class-validator';
+import { IsOptional, Matches } from 'class-validator';
 import { Type } from 'class-transformer';
-import { IsCalendarDay, IsId } from '../shared/index.ts';
+import { IsCalendarDay, IsId, OneOf, Whole } from '../shared/index.ts';
 
 /** Parts of a comparison that take more work than its answer. */
 export const COMPARISON_PARTS = ['treatments', 'growth', 'emergence', 'teams'] as const;
@@ -24,24 +24,16 @@ export const PER_RULES = ['as_read', 'per_pot'] as const;
 /** Which comparison is wanted. */
 export class ComparisonQuery {
   /** What is compared; the plan's first variable when left out. */
-  @IsOptional()
-  @IsId()
-  variableId?: string;
+  @IsOptional() @IsId() variableId?: string;
 
   /** The day compared; when left out, the last day that any unit was read. */
-  @IsOptional()
-  @IsCalendarDay()
-  day?: string;
+  @IsOptional() @IsCalendarDay() day?: string;
 
   /** How a unit with nothing up yet enters; `only_up` when left out. */
-  @IsOptional()
-  @IsIn(NOT_UP_RULES)
-  rule?: NotUpRule;
+  @IsOptional() @OneOf(NOT_UP_RULES) rule?: NotUpRule;
 
   /** The one value a unit is reduced to; that of the day when left out. */
-  @IsOptional()
-  @IsIn(SUMMARIES)
-  summary?: Summary;
+  @IsOptional() @OneOf(SUMMARIES) summary?: Summary;
 
   /** How units are sorted: `treatment`, `team`, `block`, `crop`, or `factor-0`, `factor-1`, `factor-2`. */
   @IsOptional()
@@ -50,23 +42,15 @@ export class ComparisonQuery {
   })
   groupBy?: GroupBy;
 
-  @IsOptional()
-  @IsIn(PER_RULES)
-  per?: (typeof PER_RULES)[number];
+  @IsOptional() @OneOf(PER_RULES) per?: (typeof PER_RULES)[number];
 
   /** Type of the sums of squares of crossed factors; II when left out. */
-  @IsOptional()
-  @IsIn(SUM_OF_SQUARES_TYPES)
-  squares?: SumOfSquaresType;
+  @IsOptional() @OneOf(SUM_OF_SQUARES_TYPES) squares?: SumOfSquaresType;
 
-  @IsOptional()
-  @IsIn(SET_ASIDE_RULES)
-  setAside?: (typeof SET_ASIDE_RULES)[number];
+  @IsOptional() @OneOf(SET_ASIDE_RULES) setAside?: (typeof SET_ASIDE_RULES)[number];
 
   /** Reading level of the words; `11-13` when left out. */
-  @IsOptional()
-  @IsIn(READING_LEVELS)
-  level?: ReadingLevel;
+  @IsOptional() @OneOf(READING_LEVELS) level?: ReadingLevel;
 
   /** Parts wanted, joined by commas; all when left out, `answer` for none of them. */
   @IsOptional()
@@ -79,16 +63,9 @@ export class ComparisonQuery {
 /** Which classes are pooled, and when. */
 export class StudyQuery {
   /** Days since sowing; when left out, the last age that all classes reached. */
-  @IsOptional()
-  @Type(() => Number)
-  @IsInt()
-  @Min(0)
-  @Max(366)
-  age?: number;
+  @IsOptional() @Whole(0, 366) @Type(() => Number) age?: number;
 
-  @IsOptional()
-  @IsIn(NOT_UP_RULES)
-  rule?: NotUpRule;
+  @IsOptional() @OneOf(NOT_UP_RULES) rule?: NotUpRule;
 
   /** Runs left out, by id, joined by commas. */
   @IsOptional()

@@ -1,4 +1,4 @@
-import { json, request, route } from '../shared/index.ts';
+import { own, teacher } from '../shared/index.ts';
 import type { ExperimentCard } from './experiment-card.ts';
 import type { HandOverRequest } from './hand-over.ts';
 
@@ -7,27 +7,15 @@ export type { CardTreatmentView, ExperimentCard, JobView } from './experiment-ca
 
 /** The experiments, and who owns them. */
 export const experimentRoutes = {
-  experiments: route({
-    method: 'GET',
-    path: '/experiments',
-    summary: 'All experiments of the teacher, what is due today first',
-    access: 'teacher',
-    answer: json<ExperimentCard[]>(),
-  }),
-  handOverClass: route({
-    method: 'PUT',
-    path: '/classes/:classId/owner',
-    summary: 'Hand a class with its experiments over to a co-teacher',
-    access: 'own',
-    body: request<HandOverRequest>('HandOverRequest'),
-    isGrave: true,
-  }),
-  handOverExperiment: route({
-    method: 'PUT',
-    path: '/experiments/:experimentId/owner',
-    summary: 'Hand an experiment of no class over to a co-teacher',
-    access: 'own',
-    body: request<HandOverRequest>('HandOverRequest'),
-    isGrave: true,
-  }),
+  experiments: teacher
+    .get('/experiments', 'All experiments of the teacher, what is due today first')
+    .answers<ExperimentCard[]>(),
+  handOverClass: own
+    .put('/classes/:classId/owner', 'Hand a class with its experiments over to a co-teacher')
+    .grave()
+    .takes<HandOverRequest>('HandOverRequest'),
+  handOverExperiment: own
+    .put('/experiments/:experimentId/owner', 'Hand an experiment of no class over to a co-teacher')
+    .grave()
+    .takes<HandOverRequest>('HandOverRequest'),
 } as const;

@@ -1,46 +1,35 @@
 import { ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
-import { IsBoolean, IsIn, IsOptional, MaxLength } from 'class-validator';
+import { IsBoolean, IsOptional } from 'class-validator';
 import {
-  IsCalendarDay,
-  IsId,
-  NestedOrNull,
-  Trimmed,
   type Day,
   type Id,
   type Instant,
+  IsCalendarDay,
+  IsId,
+  NestedOrNull,
+  Note,
+  OneOf,
 } from '../shared/index.ts';
 import { DrawingPart } from './drawing.ts';
 import { UploadPart } from '../uploads/index.ts';
 
 /** A photo, a drawing or a sentence about a unit, or about all pots. */
 export class EntryRequest {
-  @IsOptional()
-  @IsId()
-  unitId: string | null;
-
-  @IsCalendarDay({ message: 'Give the day of the entry.' })
-  happenedOn: string;
-
-  @IsIn(ENTRY_KINDS)
-  kind: EntryKind;
-
-  @Trimmed()
-  @MaxLength(1000, { message: 'Keep it under 1000 characters.' })
-  note: string;
+  @IsOptional() @IsId() unitId: string | null;
+  @IsCalendarDay('the day of the entry') happenedOn: string;
+  @OneOf(ENTRY_KINDS) kind: EntryKind;
+  @Note(1000) note: string;
 
   /** The picture of a photo or drawing, sent before. */
-  @NestedOrNull(() => UploadPart)
-  picture: UploadPart | null;
+  @NestedOrNull(() => UploadPart) picture: UploadPart | null;
 
   /** How a drawing was drawn. */
-  @NestedOrNull(() => DrawingPart)
-  drawing?: DrawingPart | null;
+  @NestedOrNull(() => DrawingPart) drawing?: DrawingPart | null;
 }
 
 /** Whether an entry is hidden from everybody but who made it. */
 export class HideEntryRequest {
-  @IsBoolean()
-  isHidden: boolean;
+  @IsBoolean() isHidden: boolean;
 }
 
 /** An entry without its picture, which has an address of its own. */

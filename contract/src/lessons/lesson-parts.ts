@@ -10,99 +10,57 @@ import {
   MOST_WATCHED,
 } from '@bright-sprout/core/lessons';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, Length, Max, MaxLength, Min } from 'class-validator';
-import { IsCalendarDay, IsId, NestedList, Trimmed, type Instant } from '../shared/index.ts';
+import { ArrayMaxSize, IsArray, IsBoolean, IsInt, Length, Min } from 'class-validator';
+import { Ids, type Instant, IsCalendarDay, IsId, Note, OneOf, Parts, Whole } from '../shared/index.ts';
 
 /** One board of a lesson. */
 export class BoardPart {
-  @IsId()
-  id: string;
-
-  @IsIn(BOARD_KINDS)
-  kind: BoardKind;
-
-  @Min(1, { message: 'A board takes a minute at least.' })
-  @Max(MOST_BOARD_MINUTES, { message: 'A board takes an hour at most.' })
-  @IsInt({ message: 'Give whole minutes.' })
-  minutes: number;
-
-  @IsBoolean()
-  isHidden: boolean;
+  @IsId() id: string;
+  @OneOf(BOARD_KINDS) kind: BoardKind;
+  @Whole(1, MOST_BOARD_MINUTES, 'minutes') minutes: number;
+  @IsBoolean() isHidden: boolean;
 
   /** For the teacher alone. */
-  @Trimmed()
-  @MaxLength(2000, { message: 'Keep the note under 2000 characters.' })
-  note: string;
+  @Note(2000) note: string;
 
-  @Trimmed()
-  @MaxLength(120, { message: 'Keep the heading under 120 characters.' })
-  title: string;
+  @Note(120) title: string;
+  @Note(2000) text: string;
+  @OneOf(LINE_UP_ORDERS) order: LineUpOrder;
 
-  @Trimmed()
-  @MaxLength(2000, { message: 'Keep the text under 2000 characters.' })
-  text: string;
+  @Ids(0, MOST_WATCHED, 'pots') unitIds: string[];
 
-  @IsIn(LINE_UP_ORDERS)
-  order: LineUpOrder;
+  @Ids(0, MOST_BOARD_PICTURES, 'pictures') entryIds: string[];
 
-  @IsArray()
-  @ArrayMaxSize(MOST_WATCHED, { message: 'Watch two pots at most.' })
-  @IsId({ each: true })
-  unitIds: string[];
-
-  @IsArray()
-  @ArrayMaxSize(MOST_BOARD_PICTURES, { message: 'Choose 12 pictures at most.' })
-  @IsId({ each: true })
-  entryIds: string[];
-
-  @IsArray()
-  @ArrayMaxSize(40)
-  @Length(1, 40, { each: true })
-  talkCodes: string[];
+  @IsArray() @ArrayMaxSize(40) @Length(1, 40, { each: true }) talkCodes: string[];
 }
 
 /** The boards of a lesson in order, and the age that they are worded for. */
 export class LessonDocument {
-  @IsIn(READING_LEVELS, { message: 'Choose an age.' })
-  level: ReadingLevel;
-
-  @ArrayMaxSize(MOST_BOARDS, { message: 'At most 40 boards.' })
-  @NestedList(() => BoardPart)
-  boards: BoardPart[];
+  @OneOf(READING_LEVELS, 'an age') level: ReadingLevel;
+  @Parts(() => BoardPart, 0, MOST_BOARDS, 'boards') boards: BoardPart[];
 }
 
 /** A lesson to keep, with the version that the change was made on; 0 before the first. */
 export class LessonRequest extends LessonDocument {
-  @Min(0)
-  @IsInt()
-  version: number;
+  @Min(0) @IsInt() version: number;
 }
 
 /** What the projector shows now. The device that changed it last decides. */
 export class ShowingRequest {
-  @IsId()
-  boardId: string;
+  @IsId() boardId: string;
 
   /** Nothing is to be seen. */
-  @IsBoolean()
-  isBlank: boolean;
+  @IsBoolean() isBlank: boolean;
 
   /** The answer after a guess is shown. */
-  @IsBoolean()
-  isRevealed: boolean;
+  @IsBoolean() isRevealed: boolean;
 
   /** Treatments are hidden, so that the class can guess which is which. */
-  @IsBoolean()
-  hidesTreatments: boolean;
+  @IsBoolean() hidesTreatments: boolean;
 
-  @IsIn(LINE_UP_ORDERS)
-  order: LineUpOrder;
-
-  @IsIn(READING_LEVELS, { message: 'Choose an age.' })
-  level: ReadingLevel;
-
-  @IsCalendarDay({ message: 'Give the day that is shown.' })
-  day: string;
+  @OneOf(LINE_UP_ORDERS) order: LineUpOrder;
+  @OneOf(READING_LEVELS, 'an age') level: ReadingLevel;
+  @IsCalendarDay('the day that is shown') day: string;
 }
 
 /** What the projector shows, and since when the lesson goes on. */

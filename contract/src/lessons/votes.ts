@@ -1,7 +1,16 @@
 import 'reflect-metadata';
 import { MOST_TREATMENTS } from '@bright-sprout/core/design';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsInt, Length, Max, Min } from 'class-validator';
-import { IsId, NestedOrNull, Trimmed, type Id, type Instant } from '../shared/index.ts';
+import { IsBoolean } from 'class-validator';
+import {
+  type Id,
+  type Instant,
+  IsId,
+  NestedOrNull,
+  ShortText,
+  Texts,
+  Whole,
+  Wholes,
+} from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
 
 /** Every treatment, and that they do not differ. */
@@ -9,27 +18,14 @@ const MOST_CHOICES = MOST_TREATMENTS + 1;
 
 /** A question asked of the whole class at once. Kept again it is changed: closed, or hands counted. */
 export class PollRequest {
-  @Trimmed()
-  @Length(1, 200, { message: 'Write the question in up to 200 characters.' })
-  prompt: string;
+  @ShortText(200, 'Write the question') prompt: string;
 
-  @IsArray()
-  @ArrayMinSize(2, { message: 'Give two answers at least.' })
-  @ArrayMaxSize(MOST_CHOICES, { message: 'That is more answers than a plan has treatments.' })
-  @Trimmed()
-  @Length(1, 120, { each: true, message: 'Write each answer in up to 120 characters.' })
-  choices: string[];
+  @Texts(2, MOST_CHOICES, 'answers', 120) choices: string[];
 
-  @IsBoolean()
-  isOpen: boolean;
+  @IsBoolean() isOpen: boolean;
 
   /** Hands counted in the room for each choice, beside the votes of tablets. */
-  @IsArray()
-  @ArrayMaxSize(MOST_CHOICES)
-  @Min(0, { each: true, message: 'Count hands from 0.' })
-  @Max(400, { each: true, message: 'That is more hands than a year group has.' })
-  @IsInt({ each: true, message: 'Count whole hands.' })
-  hands: number[];
+  @Wholes(0, MOST_CHOICES, 'hands', 0, 400) hands: number[];
 }
 
 /** A poll with how many chose what. Nobody is named. */
@@ -46,16 +42,9 @@ export interface PollView {
 
 /** A vote: the place of the choice in the list, from 0. */
 export class VoteRequest {
-  @IsId()
-  pollId: string;
-
-  @Min(0)
-  @Max(MOST_CHOICES - 1)
-  @IsInt()
-  choice: number;
-
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @IsId() pollId: string;
+  @Whole(0, MOST_CHOICES - 1) choice: number;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** The poll that the class is asked now, as a student sees it. */

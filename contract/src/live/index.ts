@@ -1,6 +1,6 @@
 import type { ChangedThing } from '@bright-sprout/core/shared';
 import type { ReadingView } from '../readings/index.ts';
-import { route } from '../shared/index.ts';
+import { see, student } from '../shared/index.ts';
 
 /** How often a stream says `beat`, so that a reader notices one that is dead, in milliseconds. */
 export const BEAT_MS = 15_000;
@@ -25,18 +25,13 @@ export interface ChangeEvent {
 
 /** News from the server as it happens. */
 export const liveRoutes = {
-  changes: route({
-    method: 'GET',
-    path: '/experiments/:experimentId/changes',
-    summary: 'Server-sent events: `change` for each kind of thing that was saved, `beat` now and then',
-    access: 'see',
-    file: 'text/event-stream',
-  }),
-  classChanges: route({
-    method: 'GET',
-    path: '/device/changes',
-    summary: 'The same for the experiments of the class that this device joined',
-    access: 'student',
-    file: 'text/event-stream',
-  }),
+  changes: see
+    .get(
+      '/experiments/:experimentId/changes',
+      'Server-sent events: `change` for each kind of thing that was saved, `beat` now and then',
+    )
+    .sends('text/event-stream'),
+  classChanges: student
+    .get('/device/changes', 'The same for the experiments of the class that this device joined')
+    .sends('text/event-stream'),
 } as const;

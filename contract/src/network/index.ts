@@ -1,4 +1,4 @@
-import { json, route } from '../shared/index.ts';
+import { teacher } from '../shared/index.ts';
 
 /** Where other devices open the application. */
 export interface NetworkView {
@@ -8,11 +8,5 @@ export interface NetworkView {
 
 /** The network that the server is in. */
 export const networkRoutes = {
-  network: route({
-    method: 'GET',
-    path: '/network',
-    summary: 'Where tablets open the application',
-    access: 'teacher',
-    answer: json<NetworkView>(),
-  }),
+  network: teacher.get('/network', 'Where tablets open the application').answers<NetworkView>(),
 } as const;

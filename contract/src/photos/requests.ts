@@ -1,25 +1,19 @@
 import { MEASURE_KINDS, type MeasureKind, PHOTO_VIEWS, type PhotoView } from '@bright-sprout/core/shared';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsIn,
-  IsInt,
-  IsNumber,
-  IsOptional,
-  Max,
-  Min,
-} from 'class-validator';
+import { ArrayMaxSize, IsArray, IsInt, IsNumber, IsOptional, Min } from 'class-validator';
 import { Type } from 'class-transformer';
 import {
-  IsCalendarDay,
-  IsId,
   type Day,
   type Id,
   type Instant,
+  IsCalendarDay,
+  IsId,
   Nested,
-  NestedList,
   NestedOrNull,
+  OneOf,
+  Parts,
+  Quantities,
+  Quantity,
+  Whole,
 } from '../shared/index.ts';
 import { ReadingRequest } from '../readings/index.ts';
 import { UploadPart } from '../uploads/index.ts';
@@ -29,36 +23,22 @@ const MOST_MARKS = 400;
 
 /** A photo of a container from above or from the side, or of one pot. */
 export class PhotoRequest {
-  @IsIn(PHOTO_VIEWS)
-  view: PhotoView;
+  @OneOf(PHOTO_VIEWS) view: PhotoView;
 
   /** The container that is seen; `null` for one pot alone. */
-  @IsOptional()
-  @IsId()
-  containerId: string | null;
+  @IsOptional() @IsId() containerId: string | null;
 
-  @IsOptional()
-  @IsId()
-  unitId: string | null;
-
-  @IsCalendarDay({ message: 'Give the day the photo was taken.' })
-  takenOn: string;
+  @IsOptional() @IsId() unitId: string | null;
+  @IsCalendarDay('the day the photo was taken') takenOn: string;
 
   /** The picture, sent before. */
-  @NestedOrNull(() => UploadPart)
-  picture: UploadPart | null;
+  @NestedOrNull(() => UploadPart) picture: UploadPart | null;
 }
 
 /** What a camera says of a photo that it sends: the day, and which container, counted from 1. */
 export class DevicePhotoQuery {
-  @IsCalendarDay({ message: 'Give the day the photo was taken.' })
-  takenOn: string;
-
-  @Type(() => Number)
-  @IsInt()
-  @Min(1)
-  @Max(40)
-  container: number;
+  @IsCalendarDay('the day the photo was taken') takenOn: string;
+  @Whole(1, 40) @Type(() => Number) container: number;
 }
 
 /** Points of a stroke, at most. */
@@ -67,109 +47,59 @@ const MOST_STROKES = 60;
 
 /** A stroke over the straightened container: what is under it is no plant. All are shares of its width and height. */
 export class StrokePart {
-  @IsNumber()
-  @Min(0.002)
-  @Max(0.5)
-  thickness: number;
+  @Quantity(0.002, 0.5) thickness: number;
 
   /** x and y of each point. */
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(2 * MOST_POINTS)
-  @IsNumber({}, { each: true })
-  @Min(0, { each: true })
-  @Max(1, { each: true })
-  points: number[];
+  @Quantities(2, 2 * MOST_POINTS, 'coordinates', 0, 1) points: number[];
 }
 
 /** Inner size of what is seen, between its marked corners. */
 export class RealSizePart {
-  @IsNumber()
-  @Min(10)
-  @Max(5000)
-  acrossMm: number;
-
-  @IsNumber()
-  @Min(10)
-  @Max(5000)
-  downMm: number;
+  @Quantity(10, 5000) acrossMm: number;
+  @Quantity(10, 5000) downMm: number;
 }
 
 /** Where the container is in a photo, and what in it is grey. Coordinates are shares of width and height. */
 export class FrameRequest {
   /** x and y of the four corners: top left, top right, bottom right, bottom left. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMinSize(8)
-  @ArrayMaxSize(8)
-  @IsNumber({}, { each: true })
-  @Min(-0.5, { each: true })
-  @Max(1.5, { each: true })
-  corners: number[] | null;
+  @IsOptional() @Quantities(8, 8, 'coordinates', -0.5, 1.5) corners: number[] | null;
 
   /** Left, top, width and height of a patch that is grey or white. */
-  @IsOptional()
-  @IsArray()
-  @ArrayMinSize(4)
-  @ArrayMaxSize(4)
-  @IsNumber({}, { each: true })
-  @Min(0, { each: true })
-  @Max(1, { each: true })
-  greyPatch: number[] | null;
+  @IsOptional() @Quantities(4, 4, 'coordinates', 0, 1) greyPatch: number[] | null;
 
   /** What is left out, such as labels; photos that take the corners over take it over too. */
-  @IsOptional()
-  @NestedList(() => StrokePart)
-  @ArrayMaxSize(MOST_STROKES)
-  leftOut?: StrokePart[];
+  @IsOptional() @Parts(() => StrokePart, 0, MOST_STROKES, 'entries') leftOut?: StrokePart[];
 
   /** How large the container is, where it is known. */
-  @IsOptional()
-  @Nested(() => RealSizePart)
-  size?: RealSizePart | null;
+  @IsOptional() @Nested(() => RealSizePart) size?: RealSizePart | null;
 }
 
 /** How a reading came from a photo, with its numbers. */
 export class MeasureMethodPart {
-  @IsIn(MEASURE_KINDS)
-  kind: MeasureKind;
+  @OneOf(MEASURE_KINDS) kind: MeasureKind;
 
   /** Excess green above which a pixel is plant; of a green cover. */
-  @IsOptional()
-  @IsNumber()
-  threshold?: number | null;
+  @IsOptional() @IsNumber() threshold?: number | null;
 
   /** What the value would be with the threshold a step higher and lower, or the length less and more its error. */
-  @IsNumber()
-  low: number;
+  @IsNumber() low: number;
 
-  @IsNumber()
-  high: number;
+  @IsNumber() high: number;
 
   /** Pixels that were counted, or of the scale's two marks. */
-  @IsInt()
-  @Min(0)
-  pixels: number;
+  @IsInt() @Min(0) pixels: number;
 
   /** Real distance of the scale's two marks in mm; of a length. */
-  @IsOptional()
-  @IsNumber()
-  apartMm?: number | null;
+  @IsOptional() @IsNumber() apartMm?: number | null;
 
   /** x and y of each mark as shares of width and height: the two of the scale, then along the stem. */
-  @IsArray()
-  @ArrayMaxSize(MOST_MARKS)
-  @IsNumber({}, { each: true })
-  marks: number[];
+  @IsArray() @ArrayMaxSize(MOST_MARKS) @IsNumber({}, { each: true }) marks: number[];
 }
 
 /** A reading that was measured on a photo. */
 export class MeasureRequest {
-  @Nested(() => ReadingRequest)
-  reading: ReadingRequest;
-
-  @Nested(() => MeasureMethodPart)
-  method: MeasureMethodPart;
+  @Nested(() => ReadingRequest) reading: ReadingRequest;
+  @Nested(() => MeasureMethodPart) method: MeasureMethodPart;
 }
 
 /** A reading that came from a photo, and how. */

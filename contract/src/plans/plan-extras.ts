@@ -1,27 +1,18 @@
 import 'reflect-metadata';
 import type { InvestigationKind } from '@bright-sprout/core/design';
-import { IsOptional, MaxLength } from 'class-validator';
-import { IsCalendarDay, Trimmed } from '../shared/index.ts';
+import { IsOptional } from 'class-validator';
+import { IsCalendarDay, Note } from '../shared/index.ts';
 
 /** What changed of one task of the calendar, or one added by hand. */
 export class TaskRequest {
   /** Another day than the plan's; `null` to leave it there. */
-  @IsOptional()
-  @IsCalendarDay({ message: 'Give a day that exists.' })
-  movedTo: string | null;
+  @IsOptional() @IsCalendarDay('a day that exists') movedTo: string | null;
 
-  @IsOptional()
-  @IsCalendarDay({ message: 'Give a day that exists.' })
-  doneOn: string | null;
-
-  @Trimmed()
-  @MaxLength(60, { message: 'Keep the name under 60 characters.' })
-  who: string;
+  @IsOptional() @IsCalendarDay('a day that exists') doneOn: string | null;
+  @Note(60) who: string;
 
   /** Words of a task added by hand; empty for one of the plan's own. */
-  @Trimmed()
-  @MaxLength(120, { message: 'Keep it under 120 characters.' })
-  title: string;
+  @Note(120) title: string;
 }
 
 /** A task as it was changed. */
@@ -31,9 +22,7 @@ export interface TaskView extends TaskRequest {
 
 /** Keeps a plan as a template. */
 export class TemplateRequest {
-  @Trimmed()
-  @MaxLength(200, { message: 'Keep it under 200 characters.' })
-  about: string;
+  @Note(200) about: string;
 }
 
 /** A plan to start from. */

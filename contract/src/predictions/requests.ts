@@ -1,22 +1,17 @@
 import { MOST_CLAIM_CHARACTERS } from '@bright-sprout/core/shared';
-import { Length, MaxLength } from 'class-validator';
-import { IsId, NestedOrNull, Trimmed, type Id, type Instant } from '../shared/index.ts';
+import { Length } from 'class-validator';
+import { type Id, type Instant, IsId, NestedOrNull, Note, ShortText, Trimmed } from '../shared/index.ts';
 import { MadeOnDevicePart } from '../student/index.ts';
 
 /** A guess, as one of the plan's choices. */
 export class PredictionRequest {
-  @Trimmed()
-  @Length(1, 80, { message: 'Choose one of the answers.' })
-  choice: string;
+  @Trimmed() @Length(1, 80, { message: 'Choose one of the answers.' }) choice: string;
 }
 
 /** A student's guess. */
 export class StudentPredictionRequest extends PredictionRequest {
-  @IsId()
-  experimentId: string;
-
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @IsId() experimentId: string;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** A guess as it is kept. */
@@ -31,26 +26,15 @@ export interface PredictionView {
 
 /** What somebody concludes. */
 export class ConclusionRequest {
-  @Trimmed()
-  @Length(1, MOST_CLAIM_CHARACTERS, { message: 'Write your claim in up to 600 characters.' })
-  claim: string;
-
-  @Trimmed()
-  @MaxLength(4000)
-  evidence: string;
-
-  @Trimmed()
-  @MaxLength(MOST_CLAIM_CHARACTERS, { message: 'Write why in up to 600 characters.' })
-  reasoning: string;
+  @ShortText(MOST_CLAIM_CHARACTERS, 'Write your claim') claim: string;
+  @Note(4000) evidence: string;
+  @Note(MOST_CLAIM_CHARACTERS) reasoning: string;
 }
 
 /** What a student concludes. */
 export class StudentConclusionRequest extends ConclusionRequest {
-  @IsId()
-  experimentId: string;
-
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @IsId() experimentId: string;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** A conclusion as it is kept. */

@@ -12,7 +12,7 @@ import { photoRoutes } from '../photos/index.ts';
 import { predictionRoutes } from '../predictions/index.ts';
 import { planRoutes } from '../plans/index.ts';
 import { readingRoutes } from '../readings/index.ts';
-import { type HealthView, type Route, json, route } from '../shared/index.ts';
+import { anyone, type HealthView, type Route } from '../shared/index.ts';
 import { experimentRoutes } from '../experiments/index.ts';
 import { sharingRoutes } from '../sharing/index.ts';
 import { sowingRoutes } from '../sowing/index.ts';
@@ -21,13 +21,7 @@ import { uploadRoutes } from '../uploads/index.ts';
 
 /** The health check. */
 export const healthRoutes = {
-  health: route({
-    method: 'GET',
-    path: '/health',
-    summary: 'Answers once the database does',
-    access: 'anyone',
-    answer: json<HealthView>(),
-  }),
+  health: anyone.get('/health', 'Answers once the database does').answers<HealthView>(),
 } as const;
 
 /** Every operation of the API under its name. */

@@ -3,8 +3,8 @@ import { isCalendarDay, isInstant } from '@bright-sprout/core/shared';
 import { Transform } from 'class-transformer';
 import { ValidateBy, type ValidationOptions } from 'class-validator';
 
-/** A date that exists, as YYYY-MM-DD. */
-export function IsCalendarDay(options?: ValidationOptions): PropertyDecorator {
+/** A date that exists, as YYYY-MM-DD; such as `'the day it was sown'`. */
+export function IsCalendarDay(what?: string): PropertyDecorator {
   return ValidateBy(
     {
       name: 'isCalendarDay',
@@ -13,7 +13,7 @@ export function IsCalendarDay(options?: ValidationOptions): PropertyDecorator {
         defaultMessage: () => '$property: give a date that exists, as YYYY-MM-DD',
       },
     },
-    options,
+    what === undefined ? {} : { message: `Give ${what}.` },
   );
 }
 
@@ -38,11 +38,11 @@ export function isId(value: unknown): value is string {
   return typeof value === 'string' && ID.test(value);
 }
 
-/** An id made on a device. */
-export function IsId(options?: ValidationOptions): PropertyDecorator {
+/** An id made on a device; such as `'a class'`. */
+export function IsId(what?: string, options: ValidationOptions = {}): PropertyDecorator {
   return ValidateBy(
     { name: 'isId', validator: { validate: isId, defaultMessage: () => '$property: give an id (a UUID)' } },
-    options,
+    what === undefined ? options : { ...options, message: `Choose ${what}.` },
   );
 }
 

@@ -1,33 +1,30 @@
 export { IsCalendarDay, IsId, isId, IsInstant, IsZone, OnlyWith, Spelled, Trimmed } from './checks.ts';
-export {
-  ERROR_STATUS,
-  type ErrorBody,
-  type ErrorCode,
-  type FieldProblem,
-  type FileRowProblem,
-} from './errors.ts';
+export * from './errors.ts';
 export type { Day, Id, Instant } from './formats.ts';
 export type { HealthView } from './health.ts';
 export {
   type Access,
+  anyone,
+  change,
   fillPath,
   includesRight,
-  json,
-  type JsonAnswer,
   MOST_BODY_BYTES,
   type Method,
   OWNED_PARAMS,
   type OwnedParam,
+  own,
   type ParamsOf,
-  request,
-  type JsonRequest,
   type Right,
   rightFor,
   RIGHTS,
-  route,
   type Route,
+  type SaidRoute,
+  see,
+  student,
+  teacher,
   type WireClass,
 } from './route.ts';
+export * from './fields.ts';
 export { MOST_PROBLEMS, shapeProblems } from './shape.ts';
 export { Nested, NestedList, NestedOrNull } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';

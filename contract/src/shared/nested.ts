@@ -42,7 +42,8 @@ function noted(shape: NestedShape): PropertyDecorator {
   };
 }
 
-function together(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
+/** Several decorators as one. */
+export function together(...decorators: readonly PropertyDecorator[]): PropertyDecorator {
   return (target, name) => {
     for (const decorate of decorators) decorate(target, name);
   };

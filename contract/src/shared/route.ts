@@ -79,28 +79,62 @@ export type ParamsOf<Path extends string> = Path extends `${string}:${infer Name
     ? Name
     : never;
 
-/** Keeps the literal types of a route. */
-export function route<
-  const Path extends string,
+/** A route to which more is said, step by step; each step gives a new one. */
+export interface SaidRoute<
+  Path extends string,
   Body extends object = never,
   Query extends object = never,
   Answer extends object = never,
->(definition: Route<Path, Body, Query, Answer>): Route<Path, Body, Query, Answer> {
-  return definition;
+> extends Route<Path, Body, Query, Answer> {
+  /**
+   * Takes a body of a class, by its name: who only calls an operation needs neither the class nor its checks. A test
+   * holds each name to the class that the operation is checked by.
+   */
+  takes: <B extends object>(name: string, maxBytes?: number) => SaidRoute<Path, B, Query, Answer>;
+  /** Takes bytes as they are. */
+  takesFile: (maxBytes?: number) => SaidRoute<Path, Body, Query, Answer>;
+  /** Takes a query of a class, by its name. */
+  asks: <Q extends object>(name: string) => SaidRoute<Path, Body, Q, Answer>;
+  /** Answers JSON of a type; its schema is made from that type when the application is built. */
+  answers: <A extends object>() => SaidRoute<Path, Body, Query, A>;
+  /** Answers a file of a media type. */
+  sends: (type: string) => SaidRoute<Path, Body, Query, Answer>;
+  /** Cannot be taken back. */
+  grave: () => SaidRoute<Path, Body, Query, Answer>;
 }
 
-/**
- * A body or a query of a class, by its name: who only calls an operation needs neither the class nor its checks. A test
- * holds each name to the class that the operation is checked by.
- */
-export function request<Body extends object>(name: string): JsonRequest<Body> {
-  return { name };
+function said<Path extends string, Body extends object, Query extends object, Answer extends object>(
+  route: Route<Path, Body, Query, Answer>,
+): SaidRoute<Path, Body, Query, Answer> {
+  return {
+    ...route,
+    takes: (name, maxBytes) => said({ ...route, body: { name }, ...(maxBytes && { maxBytes }) }),
+    takesFile: (maxBytes) => said({ ...route, takesBytes: true, ...(maxBytes && { maxBytes }) }),
+    asks: (name) => said({ ...route, query: { name } }),
+    answers: () => said({ ...route, answer: {} }),
+    sends: (file) => said({ ...route, file }),
+    grave: () => said({ ...route, isGrave: true }),
+  };
 }
 
-/** An answer that is JSON of a type; its schema is made from that type when the application is built. */
-export function json<Answer extends object>(): JsonAnswer<Answer> {
-  return {};
+type Begin = <const Path extends string>(path: Path, summary: string) => SaidRoute<Path>;
+
+function routesFor(access: Access): Record<'get' | 'post' | 'put' | 'remove', Begin> {
+  return {
+    get: (path, summary) => said({ method: 'GET', path, summary, access }),
+    post: (path, summary) => said({ method: 'POST', path, summary, access }),
+    put: (path, summary) => said({ method: 'PUT', path, summary, access }),
+    remove: (path, summary) => said({ method: 'DELETE', path, summary, access }),
+  };
 }
+
+/** Routes by who may call them, as in {@link Access}. */
+export const anyone = routesFor('anyone');
+export const student = routesFor('student');
+export const teacher = routesFor('teacher');
+export const see = routesFor('see');
+export const change = routesFor('change');
+export const own = routesFor('own');
 
 /** Fills the names of a path: `/experiments/:id` with `{ id: 'x' }` gives `/experiments/x`. */
 export function fillPath(path: string, params: Readonly<Record<string, string>>): string {

@@ -1,5 +1,5 @@
-import { IsIn } from 'class-validator';
 import type { Id, Instant, Right } from '../shared/index.ts';
+import { OneOf } from '../shared/index.ts';
 
 /** Rights that can be shared. */
 export const SHARED_RIGHTS = ['see', 'change'] as const satisfies readonly Right[];
@@ -10,8 +10,7 @@ export const INVITATION_DAYS = 7;
 
 /** What a co-teacher may do. */
 export class ShareRequest {
-  @IsIn(SHARED_RIGHTS, { message: 'Choose whether to see or to change.' })
-  may: SharedRight;
+  @OneOf(SHARED_RIGHTS, 'whether to see or to change') may: SharedRight;
 }
 
 /** A class or an experiment that is offered to a co-teacher, or that one has. */

@@ -9,68 +9,51 @@ import { CareRequest } from '../care/index.ts';
 import { EntryRequest } from '../journal/index.ts';
 import type { VariableView } from '../plans/index.ts';
 import { ReadingRequest, type ReadingView } from '../readings/index.ts';
-import { IsId, IsInstant, NestedOrNull, Trimmed, type Day, type Id } from '../shared/index.ts';
+import { type Day, type Id, IsId, IsInstant, NestedOrNull, Trimmed } from '../shared/index.ts';
 import { TickRequest } from '../sowing/index.ts';
 
 /** The code on the board. */
 export class JoinRequest {
-  @Trimmed()
-  @Length(4, 12, { message: 'Type the code on the board.' })
-  code: string;
+  @Trimmed() @Length(4, 12, { message: 'Type the code on the board.' }) code: string;
 }
 
 /** A picture was chosen. */
 export class ChosenStudentRequest {
-  @IsId()
-  studentId: string;
+  @IsId() studentId: string;
 
   /** Four digits, where the class asks for them. */
-  @IsOptional()
-  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
-  pin?: string | null;
+  @IsOptional() @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' }) pin?: string | null;
 }
 
 /** Who made something on a shared device, and when by the clock of that device, which may be wrong. */
 export class MadeOnDevicePart {
   /** Who chose a picture on this device; not always the one who is at it when the network is back. */
-  @IsId()
-  studentId: string;
+  @IsId() studentId: string;
 
-  @IsInstant()
-  madeAt: string;
-
-  @IsInstant()
-  sentAt: string;
+  @IsInstant() madeAt: string;
+  @IsInstant() sentAt: string;
 }
 
 /** A student's reading. Its day is the one on which it was made. */
 export class StudentReadingRequest extends ReadingRequest {
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** A student's photo, drawing or sentence. */
 export class StudentEntryRequest extends EntryRequest {
-  @IsId()
-  experimentId: string;
-
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @IsId() experimentId: string;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** Care that a student gave. */
 export class StudentCareRequest extends CareRequest {
-  @IsId()
-  experimentId: string;
-
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @IsId() experimentId: string;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** A student's tick of sowing. */
 export class StudentTickRequest extends TickRequest {
-  @NestedOrNull(() => MadeOnDevicePart)
-  made?: MadeOnDevicePart;
+  @NestedOrNull(() => MadeOnDevicePart) made?: MadeOnDevicePart;
 }
 
 /** A class as a device that joined it sees it. */

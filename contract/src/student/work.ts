@@ -2,33 +2,21 @@ import { LENGTH_UNITS, type LengthUnit, type SowingItem } from '@bright-sprout/c
 import type { Id } from '../shared/index.ts';
 import 'reflect-metadata';
 import { PRACTICE_KINDS, type PracticeKind } from '@bright-sprout/core/simulate';
-import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
+import { IsOptional, Max, Min } from 'class-validator';
+import { OneOf, Quantity, Whole } from '../shared/index.ts';
 
 /** A reading on a drawn ruler: which one, and what was read. */
 export class PracticeRequest {
-  @IsIn(PRACTICE_KINDS)
-  kind: PracticeKind;
+  @OneOf(PRACTICE_KINDS) kind: PracticeKind;
 
   /** Seed that the ruler was drawn from. */
-  @IsInt()
-  @Min(0)
-  @Max(4_294_967_295)
-  seed: number;
+  @Whole(0, 4_294_967_295) seed: number;
 
   /** The class's own ruler that it was drawn on; half centimetres when left out. */
-  @IsOptional()
-  @IsIn(LENGTH_UNITS)
-  unit?: LengthUnit;
+  @IsOptional() @OneOf(LENGTH_UNITS) unit?: LengthUnit;
 
-  @IsOptional()
-  @Min(0.05)
-  @Max(100)
-  step?: number;
-
-  @Min(0, { message: 'Give a length of 0 or more.' })
-  @Max(2000, { message: 'No ruler here is longer than 2 m.' })
-  @IsNumber({}, { message: 'Give a length.' })
-  readMm: number;
+  @IsOptional() @Min(0.05) @Max(100) step?: number;
+  @Quantity(0, 2000, 'a length') readMm: number;
 }
 
 /** How well a class reads rulers; figures in mm, `null` before the first reading. */

@@ -1,16 +1,11 @@
 import { MOST_BUNDLE_BYTES } from '@bright-sprout/core/shared';
-import { IsInt, Max, Min } from 'class-validator';
-import { IsId } from '../shared/index.ts';
+import { IsId, Whole } from '../shared/index.ts';
 
 /** A file that was sent in parts before, to be used now. */
 export class UploadPart {
   /** Id made on the device, under which its parts were kept. */
-  @IsId()
-  uploadId: string;
+  @IsId() uploadId: string;
 
   /** Bytes of the whole file: a part that is missing is noticed. What is no bundle is refused above 30 MB. */
-  @IsInt()
-  @Min(1, { message: 'This file is empty.' })
-  @Max(MOST_BUNDLE_BYTES, { message: 'Bundles of up to 600 MB can be opened.' })
-  size: number;
+  @Whole(1, MOST_BUNDLE_BYTES) size: number;
 }

@@ -1,5 +1,5 @@
 const swc = {
-  '^.+\\.tsx?$': [
+  '(\\.tsx?|/pure-rand/.+\\.js)$': [
     '<rootDir>/scripts/jest-transform.mjs',
     {
       jsc: {
@@ -20,6 +20,7 @@ const swc = {
 const shared = {
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   transform: swc,
+  transformIgnorePatterns: ['/node_modules/(?!pure-rand/)'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', '/.build/'],
   modulePathIgnorePatterns: ['/dist/', '/.build/'],

@@ -16,15 +16,17 @@ const GLOBALS = [
   'Infinity',
   'NaN',
   'Date',
+  'Uint32Array',
 ];
 
-/** The transformer of TypeScript, with the globals that figures use as constants of the module. */
+/** The transformer of TypeScript, and of the package that draws by chance, with those globals as constants. */
 export default {
   createTransformer(options) {
     const swc = swcJest.createTransformer(options);
     return {
       ...swc,
       process(original, path, jest) {
+        if (path.endsWith('.js')) return { code: `${constants(original)}${original}` };
         const source = mutated(original, path);
         const result = swc.process(source, path, jest);
         return path.includes('/core/src/')
@@ -32,7 +34,7 @@ export default {
           : result;
       },
       getCacheKey: (source, path, jest) =>
-        `${swc.getCacheKey(mutated(source, path), path, jest)}-constants-2`,
+        `${swc.getCacheKey(mutated(source, path), path, jest)}-constants-3`,
     };
   },
 };

@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { buildIfChanged, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
+import { INSERT, insertValues, startBareServer } from './bare-insert.ts';
 import { charts } from './charts.ts';
 import { classroom } from './classroom.ts';
 import { ApiClient } from './client.ts';
@@ -14,7 +15,7 @@ import { firstLoad } from './page.ts';
 import { rehearsal } from './rehearsal.ts';
 import { reportText, type Row } from './report.ts';
 import { study } from './study.ts';
-import { sideBySide } from './timing.ts';
+import { inTurns, sideBySide } from './timing.ts';
 
 const SIZES = [1_000, 10_000, 100_000, 1_000_000];
 const SAVES = 300;
@@ -29,15 +30,16 @@ interface Experiment {
   readonly variables: readonly { readonly id: string }[];
 }
 
-const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-  VALUES (?, ?, ?, ?, 'emerged', 12.5, '1.25', 'cm', 0.1, 'bench')`;
-
 const FETCH = `SELECT r.unit_id, r.observed_on, r.state, r.value FROM unit u
   JOIN reading r ON r.unit_id = u.id AND r.variable_id = ?
   WHERE u.experiment_id = ? AND NOT EXISTS (SELECT 1 FROM reading c WHERE c.supersedes_id = r.id)
   ORDER BY r.recorded_at, r.id`;
 
-async function saving(client: ApiClient, connection: mysql.Connection): Promise<Row['save']> {
+async function saving(
+  client: ApiClient,
+  bare: ApiClient,
+  connection: mysql.Connection,
+): Promise<Row['save']> {
   const path = `/experiments/${uuid()}`;
   const experiment = (await client.put(path, { question: 'written to', cropId: 'oat' })) as Experiment;
   await client.put(`${path}/sowing`, { sownOn: experiment.today });
@@ -53,13 +55,13 @@ async function saving(client: ApiClient, connection: mysql.Connection): Promise<
     unitOfMeasure: 'cm',
     precision: 0.1,
   };
-  const times = await sideBySide(
-    SAVES,
+  const [first = [], second = [], least = []] = await inTurns(SAVES, [
     () => client.put(`${path}/readings/${uuid()}`, { ...reading, unitId: nextUnit() }),
-    () => connection.execute(INSERT, [uuid(), nextUnit() ?? null, variableId ?? null, experiment.today]),
-  );
+    () => connection.execute(INSERT, insertValues(nextUnit(), variableId, experiment.today)),
+    () => bare.put(path, { ...reading, unitId: nextUnit() }),
+  ]);
   await connection.query('DELETE FROM experiment WHERE id = ?', [experiment.id]);
-  return times;
+  return { first, second, least };
 }
 
 async function comparing(client: ApiClient, connection: mysql.Connection): Promise<Row['compare']> {
@@ -77,9 +79,12 @@ await buildIfChanged(ROOT);
 const computed = computation();
 const photo = measurePhoto();
 const application = await startTemporaryApplication({ BRIGHT_SPROUT_SIGN_IN_TRIES: '1000' }, true);
-const connection = await mysql.createConnection(application.rootUrl.replace(/\/mysql$/, '/bright_sprout'));
+const databaseUrl = application.rootUrl.replace(/\/mysql$/, '/bright_sprout');
+const connection = await mysql.createConnection(databaseUrl);
+const bareServer = await startBareServer(databaseUrl);
 try {
   const client = await ApiClient.signIn(application);
+  const bare = ApiClient.at(bareServer.address);
   const load = await firstLoad(application);
   const rehearsed = await rehearsal(application, client);
   const read = await classroom(application, client, connection);
@@ -91,7 +96,7 @@ try {
     const readings = await fillTo(connection, size);
     rows.push({
       readings,
-      save: await saving(client, connection),
+      save: await saving(client, bare, connection),
       compare: await comparing(client, connection),
     });
     console.log(`measured with ${readings} readings in the database`);
@@ -100,7 +105,9 @@ try {
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();
+  bare.close();
 } finally {
+  bareServer.stop();
   await connection.end();
   await application.stop();
 }

@@ -28,13 +28,22 @@ export async function sideBySide(
   first: () => Promise<unknown>,
   second: () => Promise<unknown>,
 ): Promise<Pair> {
-  const times: Pair = { first: [], second: [] };
+  const [a = [], b = []] = await inTurns(rounds, [first, second]);
+  return { first: a, second: b };
+}
+
+/** The same of any number of pieces of work; gives the times of each. */
+export async function inTurns(
+  rounds: number,
+  works: readonly (() => Promise<unknown>)[],
+): Promise<number[][]> {
+  const times = works.map((): number[] => []);
   const warmUp = Math.ceil(rounds / 10);
   for (let round = -warmUp; round < rounds; round += 1) {
-    const [a, b] = [await timed(first), await timed(second)];
-    if (round < 0) continue;
-    times.first.push(a);
-    times.second.push(b);
+    for (const [at, work] of works.entries()) {
+      const ms = await timed(work);
+      if (round >= 0) times[at]?.push(ms);
+    }
   }
   return times;
 }

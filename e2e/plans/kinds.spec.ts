@@ -79,7 +79,7 @@ test('a packet test counts seeds, and what came up goes back into the packet', a
   await page.getByLabel('Packet called').fill('Old onions');
   await page.getByLabel('Says it germinates').fill('120');
   await page.getByRole('button', { name: 'Keep this packet' }).click();
-  await expect(page.getByText('Up to 100 %.')).toBeVisible();
+  await expect(page.getByText('Give a percentage from 0 to 100.')).toBeVisible();
   await page.getByLabel('Says it germinates').fill('80');
   await page.getByRole('button', { name: 'Keep this packet' }).click();
   await expect(page.getByText('Expect 80 of 100 to come up')).toBeVisible();

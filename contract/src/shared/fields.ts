@@ -89,7 +89,7 @@ export function Quantities(
 
 function listSize(least: number, most: number, what: string): PropertyDecorator[] {
   const message =
-    least === 0 ? `At most ${figure(most)} ${what}.` : `Choose ${least} to ${figure(most)} ${what}.`;
+    least === 0 ? `At most ${figure(most)} ${what}.` : `Give ${least} to ${figure(most)} ${what}.`;
   return [...(least === 0 ? [] : [ArrayMinSize(least, { message })]), ArrayMaxSize(most, { message })];
 }
 

@@ -26,6 +26,6 @@ export {
 } from './route.ts';
 export * from './fields.ts';
 export { MOST_PROBLEMS, shapeProblems } from './shape.ts';
-export { Nested, NestedList, NestedOrNull } from './nested.ts';
+export { Nested, NestedOrNull } from './nested.ts';
 export { check, type Checked, fieldProblems } from './validate.ts';
 export { LEAST_PASSWORD, MOST_PASSWORD } from './password-sizes.ts';

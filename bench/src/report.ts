@@ -12,7 +12,7 @@ import { median, type Pair, quantile } from './timing.ts';
 export interface Row {
   readonly readings: number;
   /** With `least`: the same bare SQL behind HTTP. */
-  readonly save: Pair & { readonly least: readonly number[] };
+  readonly save: Pair & { readonly least: number[] };
   readonly compare: Pair;
 }
 

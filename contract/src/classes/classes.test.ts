@@ -30,7 +30,7 @@ describe('a class on the wire', () => {
     [{ name: '' }, 'name: Name the class in up to 60 characters.'],
     [{ name: 'x'.repeat(61) }, 'name: Name the class in up to 60 characters.'],
     [{ timeZone: 'Nowhere/At all' }, 'timeZone: Give a time zone such as Europe/Lisbon.'],
-    [{ meetingDays: [] }, 'meetingDays: Give 1 to 7 meeting days.'],
+    [{ meetingDays: [] }, 'meetingDays: Choose at least one of the meeting days.'],
     [
       { holidays: [{ name: 'x', from: '2027-02-29', to: '2027-03-01' }] },
       'holidays.0.from: Give a first day that exists.',

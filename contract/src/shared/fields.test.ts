@@ -76,12 +76,12 @@ describe('fields of requests', () => {
     ['text', 'abcdef', 'Name it in up to 5 characters.'],
     ['note', 'abcdef', 'Keep it to 5 characters.'],
     ['unit', 'mm', 'Choose a unit.'],
-    ['parts', [], 'Give 1 to 2 digits.'],
-    ['parts', [{ digit: 1 }, { digit: 1 }, { digit: 1 }], 'Give 1 to 2 digits.'],
+    ['parts', [], 'Choose at least one of the digits.'],
+    ['parts', [{ digit: 1 }, { digit: 1 }, { digit: 1 }], 'At most 2 digits.'],
     ['ids', Array(3).fill('01890a5d-ac96-774b-bcce-b302099a8057'), 'At most 2 pots.'],
     ['texts', ['abcd'], 'Write each of the answers in up to 3 characters.'],
     ['wholes', [8], 'Give days from 1 to 7.'],
-    ['quantities', [1], 'Give 2 to 4 coordinates.'],
+    ['quantities', [1], 'At least 2 coordinates.'],
   ])('%s %j is refused in words', (field, value, words) => {
     expect(said(field, value)).toEqual([`${field}: ${words}`]);
   });

@@ -88,9 +88,9 @@ export function Quantities(
 }
 
 function listSize(least: number, most: number, what: string): PropertyDecorator[] {
-  const message =
-    least === 0 ? `At most ${figure(most)} ${what}.` : `Give ${least} to ${figure(most)} ${what}.`;
-  return [...(least === 0 ? [] : [ArrayMinSize(least, { message })]), ArrayMaxSize(most, { message })];
+  const tooFew = least === 1 ? `Choose at least one of the ${what}.` : `At least ${least} ${what}.`;
+  const tooMany = ArrayMaxSize(most, { message: `At most ${figure(most)} ${what}.` });
+  return least === 0 ? [tooMany] : [ArrayMinSize(least, { message: tooFew }), tooMany];
 }
 
 function range(from: number, to: number, what: string): PropertyDecorator[] {

@@ -128,7 +128,7 @@ describe('bodies', () => {
     const answer = await teacher
       .post('/api/logger-samples')
       .send({ key: 'k'.repeat(24), samples: Array(5000).fill({}) });
-    expect(answer.body.fields).toEqual([{ field: 'samples', message: 'Give 1 to 250 values.' }]);
+    expect(answer.body.fields).toEqual([{ field: 'samples', message: 'At most 250 values.' }]);
   });
 
   test('without parts that must be there are refused by name', async () => {

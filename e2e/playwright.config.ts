@@ -19,8 +19,7 @@ export default defineConfig({
     ['json', { outputFile: process.env.PLAYWRIGHT_JSON_OUTPUT_NAME ?? '../.build/playwright.json' }],
   ],
   use: {
-    // A page lives for seconds here: what its code would gain by being optimized is less than that costs.
-    launchOptions: { ...BROWSER_LAUNCH, args: [...BROWSER_LAUNCH.args, '--js-flags=--no-opt'] },
+    launchOptions: BROWSER_LAUNCH,
     viewport: { width: 1280, height: 800 },
     reducedMotion: 'reduce',
     acceptDownloads: true,

@@ -37,8 +37,8 @@ export function Note(most: number): PropertyDecorator {
   return together(Trimmed(), MaxLength(most, { message: `Keep it to ${figure(most)} characters.` }));
 }
 
-/** One of a list, such as `'a unit'`. */
-export function OneOf(list: readonly unknown[], what = 'one of the list'): PropertyDecorator {
+/** One of a list, such as `'a unit'`; where nothing is said of it the list is. */
+export function OneOf(list: readonly unknown[], what = `one of ${list.join(', ')}`): PropertyDecorator {
   return IsIn(list, { message: `Choose ${what}.` });
 }
 

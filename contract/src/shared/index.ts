@@ -18,7 +18,7 @@ export {
   rightFor,
   RIGHTS,
   type Route,
-  type SaidRoute,
+  type RouteBuilder,
   see,
   student,
   teacher,

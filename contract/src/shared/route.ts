@@ -80,7 +80,7 @@ export type ParamsOf<Path extends string> = Path extends `${string}:${infer Name
     : never;
 
 /** A route to which more is said, step by step; each step gives a new one. */
-export interface SaidRoute<
+export interface RouteBuilder<
   Path extends string,
   Body extends object = never,
   Query extends object = never,
@@ -90,41 +90,41 @@ export interface SaidRoute<
    * Takes a body of a class, by its name: who only calls an operation needs neither the class nor its checks. A test
    * holds each name to the class that the operation is checked by.
    */
-  takes: <B extends object>(name: string, maxBytes?: number) => SaidRoute<Path, B, Query, Answer>;
+  takes: <B extends object>(name: string, maxBytes?: number) => RouteBuilder<Path, B, Query, Answer>;
   /** Takes bytes as they are. */
-  takesFile: (maxBytes?: number) => SaidRoute<Path, Body, Query, Answer>;
+  takesFile: (maxBytes?: number) => RouteBuilder<Path, Body, Query, Answer>;
   /** Takes a query of a class, by its name. */
-  asks: <Q extends object>(name: string) => SaidRoute<Path, Body, Q, Answer>;
+  asks: <Q extends object>(name: string) => RouteBuilder<Path, Body, Q, Answer>;
   /** Answers JSON of a type; its schema is made from that type when the application is built. */
-  answers: <A extends object>() => SaidRoute<Path, Body, Query, A>;
+  answers: <A extends object>() => RouteBuilder<Path, Body, Query, A>;
   /** Answers a file of a media type. */
-  sends: (type: string) => SaidRoute<Path, Body, Query, Answer>;
+  sends: (type: string) => RouteBuilder<Path, Body, Query, Answer>;
   /** Cannot be taken back. */
-  grave: () => SaidRoute<Path, Body, Query, Answer>;
+  grave: () => RouteBuilder<Path, Body, Query, Answer>;
 }
 
-function said<Path extends string, Body extends object, Query extends object, Answer extends object>(
+function builderOf<Path extends string, Body extends object, Query extends object, Answer extends object>(
   route: Route<Path, Body, Query, Answer>,
-): SaidRoute<Path, Body, Query, Answer> {
+): RouteBuilder<Path, Body, Query, Answer> {
   return {
     ...route,
-    takes: (name, maxBytes) => said({ ...route, body: { name }, ...(maxBytes && { maxBytes }) }),
-    takesFile: (maxBytes) => said({ ...route, takesBytes: true, ...(maxBytes && { maxBytes }) }),
-    asks: (name) => said({ ...route, query: { name } }),
-    answers: () => said({ ...route, answer: {} }),
-    sends: (file) => said({ ...route, file }),
-    grave: () => said({ ...route, isGrave: true }),
+    takes: (name, maxBytes) => builderOf({ ...route, body: { name }, ...(maxBytes && { maxBytes }) }),
+    takesFile: (maxBytes) => builderOf({ ...route, takesBytes: true, ...(maxBytes && { maxBytes }) }),
+    asks: (name) => builderOf({ ...route, query: { name } }),
+    answers: () => builderOf({ ...route, answer: {} }),
+    sends: (file) => builderOf({ ...route, file }),
+    grave: () => builderOf({ ...route, isGrave: true }),
   };
 }
 
-type Begin = <const Path extends string>(path: Path, summary: string) => SaidRoute<Path>;
+type Begin = <const Path extends string>(path: Path, summary: string) => RouteBuilder<Path>;
 
 function routesFor(access: Access): Record<'get' | 'post' | 'put' | 'remove', Begin> {
   return {
-    get: (path, summary) => said({ method: 'GET', path, summary, access }),
-    post: (path, summary) => said({ method: 'POST', path, summary, access }),
-    put: (path, summary) => said({ method: 'PUT', path, summary, access }),
-    remove: (path, summary) => said({ method: 'DELETE', path, summary, access }),
+    get: (path, summary) => builderOf({ method: 'GET', path, summary, access }),
+    post: (path, summary) => builderOf({ method: 'POST', path, summary, access }),
+    put: (path, summary) => builderOf({ method: 'PUT', path, summary, access }),
+    remove: (path, summary) => builderOf({ method: 'DELETE', path, summary, access }),
   };
 }
 

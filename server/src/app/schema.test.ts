@@ -6,6 +6,7 @@ import { getDataSourceToken } from '@nestjs/typeorm';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { DataSource } from 'typeorm';
 import { ROUTE_KEY } from '../shared/index.ts';
+import { HealthController } from './health.controller.ts';
 import { migrate } from './migrate.ts';
 import { startTestServer, type TestServer } from './testing/server.ts';
 
@@ -126,7 +127,8 @@ describe('errors', () => {
   });
 
   test('headers keep scripts of others out', async () => {
-    const answer = await server.client().get('/api/health');
+    await server.app.get(HealthController).warm();
+    const answer = await server.client().get('/api/health').expect(200);
     expect(answer.headers['content-security-policy']).toContain("script-src 'self'");
     expect(answer.headers['x-content-type-options']).toBe('nosniff');
     expect(answer.headers['x-powered-by']).toBeUndefined();

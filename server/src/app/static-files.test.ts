@@ -25,6 +25,8 @@ describe('the built interface', () => {
 
   beforeAll(async () => {
     mkdirSync(join(folder, 'assets'));
+    mkdirSync(join(folder, 'api'));
+    writeFileSync(join(folder, 'api', 'file.txt'), 'of no answer');
     writeFileSync(join(folder, 'index.html'), '<title>page</title>');
     writeFileSync(join(folder, 'service-worker.js'), 'worker');
     writeFileSync(join(folder, 'assets', 'main-abc.js'), 'script');
@@ -57,7 +59,7 @@ describe('the built interface', () => {
 
   test('the API answers beside it, and what is missing is missing', async () => {
     await get('/api/here').expect(200, { isHere: true });
-    for (const path of ['/api/nowhere', '/api', '/assets/gone-abc.js', '/assets'])
+    for (const path of ['/api/nowhere', '/api', '/api/file.txt', '/assets/gone-abc.js', '/assets'])
       await get(path).expect(404);
     await supertest(app.getHttpServer()).post('/classes').expect(404);
   });

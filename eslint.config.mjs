@@ -1,6 +1,3 @@
-import js from '@eslint/js';
-import reactHooks from 'eslint-plugin-react-hooks';
-import globals from 'globals';
 import tseslint from 'typescript-eslint';
 
 /** Features of each package, an earlier one never imports a later one. */
@@ -152,37 +149,28 @@ function featureRules() {
 }
 
 export default tseslint.config(
-  {
-    ignores: [
-      '**/dist/',
-      '.build/',
-      '.data/',
-      'node_modules/',
-      'test-results/',
-      'web/vite.config.ts',
-      'web/read-texts.ts',
-    ],
-  },
-  js.configs.recommended,
+  // Tests drive whole parts; all that is no rule of our own about how the code is built is checked by oxlint.
+  { ignores: ['**/*.test.{ts,tsx}', '{web,server}/src/**/testing/**'] },
   {
     files: ['**/*.{ts,tsx}'],
-    // What needs types is checked by oxlint, many times faster: see .oxlintrc.json.
-    extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
-    languageOptions: { parserOptions: { emitDecoratorMetadata: true, experimentalDecorators: true } },
+    languageOptions: {
+      parser: tseslint.parser,
+      parserOptions: { emitDecoratorMetadata: true, experimentalDecorators: true },
+    },
+  },
+  {
+    // Types that decorators turn into values; elsewhere oxlint looks at imports of types.
+    files: ['{contract,server}/src/**/*.ts'],
+    plugins: { '@typescript-eslint': tseslint.plugin },
     rules: {
       '@typescript-eslint/consistent-type-imports': [
         'error',
         { fixStyle: 'inline-type-imports', disallowTypeAnnotations: false },
       ],
-      '@typescript-eslint/no-extraneous-class': 'off',
-      eqeqeq: ['error', 'always', { null: 'ignore' }],
-      'no-duplicate-imports': ['error', { allowSeparateTypeImports: true }],
-      'max-lines': ['error', { max: 330, skipBlankLines: true, skipComments: true }],
     },
   },
   {
     files: ['core/src/**/*.ts'],
-    ignores: ['**/*.test.ts'],
     rules: {
       'no-restricted-globals': ['error', 'document', 'window', 'fetch', 'process', 'localStorage'],
       'no-restricted-properties': [
@@ -203,8 +191,6 @@ export default tseslint.config(
   ...featureRules(),
   {
     files: ['web/src/**/*.{ts,tsx}'],
-    ignores: ['**/*.test.{ts,tsx}'],
-    plugins: { 'react-hooks': reactHooks },
     rules: {
       'no-restricted-syntax': [
         'error',
@@ -224,17 +210,11 @@ export default tseslint.config(
         { selector: 'TSAsExpression > TSNeverKeyword', message: 'say what it is' },
         ...TEXTS,
       ],
-      'max-lines-per-function': ['error', { max: 120 }],
-      ...reactHooks.configs.recommended.rules,
-      // Both speak of the drag and form packages' own refs and subscriptions.
-      'react-hooks/refs': 'off',
-      'react-hooks/incompatible-library': 'off',
     },
   },
   {
     files: ['server/src/**/*.ts'],
     ignores: [
-      '**/*.test.ts',
       'server/src/app/{load-demo,migrate,openapi,outlive-errors,run-reset-password}.ts',
       'server/src/imports/bundle-tables.ts',
     ],
@@ -246,19 +226,7 @@ export default tseslint.config(
       'core/src/calibration/**',
       'core/src/design/starting-crops.ts',
       'core/src/templates/starting-templates.ts',
-      '{web,server}/src/**/testing/**',
     ],
     rules: { 'no-restricted-syntax': 'off' },
   },
-  {
-    files: ['**/*.test.{ts,tsx}', '{web,server}/src/**/testing/**', 'e2e/**'],
-    rules: {
-      // Server tests drive the whole server; answers are checked by what they are compared with.
-      'no-restricted-imports': 'off',
-      '@typescript-eslint/no-non-null-assertion': 'off',
-      'max-lines': 'off',
-    },
-  },
-  { files: ['core/src/design/starting-crops.ts', 'words/src/en/**'], rules: { 'max-lines': 'off' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: globals.node } },
 );

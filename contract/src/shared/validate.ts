@@ -6,7 +6,8 @@ import { MOST_PROBLEMS, shapeProblems } from './shape.ts';
 
 /** A request that passed its class, or the fields that did not. */
 export type Checked<T> =
-  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly fields: FieldProblem[] };
+  | { readonly ok: true; readonly value: T }
+  | { readonly ok: false; readonly fields: FieldProblem[] };
 
 /**
  * Checks plain data against its class: unknown properties are refused, text is trimmed. What can be counted is counted

@@ -11,7 +11,8 @@ import { valueUnder } from './value-under-rule.ts';
 
 /** What a unit stands for in a comparison: one value, or the reason why it has none. */
 export type UnitValue = { readonly isRead: boolean } & (
-  { readonly value: number; readonly isNotUp: boolean } | { readonly reason: LeftOutReason }
+  | { readonly value: number; readonly isNotUp: boolean }
+  | { readonly reason: LeftOutReason }
 );
 
 /** How units are reduced. */

@@ -1,6 +1,14 @@
 /** What a material asks for: by what it is, whatever word its name holds. */
 export type MaterialKind =
-  'acid' | 'alkali' | 'salt' | 'feed' | 'soap' | 'bleach' | 'spirit' | 'plain' | 'unknown';
+  | 'acid'
+  | 'alkali'
+  | 'salt'
+  | 'feed'
+  | 'soap'
+  | 'bleach'
+  | 'spirit'
+  | 'plain'
+  | 'unknown';
 
 /** The first that fits decides, so that an antacid is no acid and lime juice no lime. */
 const KINDS: readonly (readonly [MaterialKind, RegExp])[] = [

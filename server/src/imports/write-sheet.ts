@@ -24,7 +24,7 @@ const SHEET_END = '</sheetData></worksheet>';
 const ESCAPES: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;' };
 
 /** Characters that XML 1.0 does not allow. */
-const NOT_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]|\p{Surrogate}/gu; // eslint-disable-line no-control-regex
+const NOT_XML = /[\u0000-\u0008\u000B\u000C\u000E-\u001F\uFFFE\uFFFF]|\p{Surrogate}/gu; // oxlint-disable-line no-control-regex
 
 /**
  * Rows as a spreadsheet (XLSX) with one sheet, its header bold and always in sight; numbers as numbers, so that they

@@ -121,7 +121,7 @@ function useShuffles(key: string) {
       isWanted = false;
     };
     // Restarted by the button only: the differences it begins with are those of that moment.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [isRunning, key]);
 
   return { differences, isRunning, start: () => setIsRunning(true), stop: () => setIsRunning(false) };

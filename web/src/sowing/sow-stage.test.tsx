@@ -61,7 +61,7 @@ describe('sowing day', () => {
     const { asked } = open(unsown(), { 'PUT ': [] }, first);
     fireEvent.click(screen.getByRole('button', { name: /: 1 of 18$/ }));
     await waitFor(() => expect(asked()).toHaveLength(1));
-    const { item, isDone, unitIds } = asked()[0]?.body as {
+    const { item, isDone, unitIds } = asked()[0]!.body as {
       item: string;
       isDone: boolean;
       unitIds: string[];
@@ -110,7 +110,7 @@ describe('sowing day', () => {
     const [first] = screen.getAllByRole('button', { name: 'Mark these pots as sown' });
     fireEvent.submit(first!.closest('form')!);
     await waitFor(() => expect(asked()).toHaveLength(1));
-    expect((asked()[0]?.body as { unitIds: string[] }).unitIds).toEqual(['u1', 'u2', 'u3', 'u4', 'u5', 'u6']);
+    expect((asked()[0]!.body as { unitIds: string[] }).unitIds).toEqual(['u1', 'u2', 'u3', 'u4', 'u5', 'u6']);
     await waitFor(() => expect(client.getQueryData(experimentQuery('e').queryKey)).toBeDefined());
   });
 });

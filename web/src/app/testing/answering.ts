@@ -7,7 +7,9 @@ export interface Asked {
 
 /** What the server answers: a value as JSON, a refusal, or no answer at all. */
 export type Answer =
-  object | { readonly refused: number; readonly code: string; readonly fields?: readonly object[] } | 'lost';
+  | object
+  | { readonly refused: number; readonly code: string; readonly fields?: readonly object[] }
+  | 'lost';
 
 /** Stands in for the server: each request is answered by the first entry whose words begin it, `PUT /api/x`. */
 export function answering(answers: Readonly<Record<string, Answer>>): Asked[] {

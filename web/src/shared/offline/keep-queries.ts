@@ -33,7 +33,8 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 export async function restoreQueries(client: QueryClient): Promise<void> {
   const late = new Promise<undefined>((resolve) => setTimeout(() => resolve(undefined), READ_WITHIN_MS));
   const kept = (await Promise.race([store.kept(KEY).catch(() => undefined), late])) as
-    KeptQueries | undefined;
+    | KeptQueries
+    | undefined;
   if (!isReadable(kept, Date.now())) return;
   hydrate(client, kept.state);
   void client.invalidateQueries({ refetchType: 'none' });

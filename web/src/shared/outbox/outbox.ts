@@ -6,7 +6,8 @@ import { PictureSender } from './picture-sender.ts';
 
 /** What became of something that was just put in. */
 export type PutResult<Answer = unknown> =
-  { readonly isSent: true; readonly answer: Answer } | { readonly isSent: false };
+  | { readonly isSent: true; readonly answer: Answer }
+  | { readonly isSent: false };
 
 const AGAIN_MS = 15_000;
 

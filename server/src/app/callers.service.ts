@@ -3,7 +3,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
 import { hashOf, type KnownTeacher, SessionsService } from '../accounts/index.ts';
-import { Clock } from '../shared/index.ts';
+import { Clock, prepared } from '../shared/index.ts';
 import { RightsService } from '../sharing/index.ts';
 
 /** The row that a path names. */
@@ -69,7 +69,7 @@ export class CallersService {
   async find(token: string, owned: OwnedRow | undefined): Promise<Caller | undefined> {
     if (token === '') return undefined;
     const query = callerOf(TABLES[owned?.param ?? 'experimentId']);
-    const [row] = await this.source.query<CallerRow[]>(query, [owned?.id ?? null, hashOf(token)]);
+    const [row] = await prepared<CallerRow[]>(this.source, query, [owned?.id ?? null, hashOf(token)]);
     if (row?.revokedAt !== null || row.expiresAt <= this.clock.now()) return undefined;
     await this.sessions.extend({ ...row, id: row.sessionId });
     const { teacherId, email, displayName, timeZone, isDemo } = row;

@@ -5,6 +5,7 @@ import { type CalendarDay, calendarDay, type NoShowReason } from '@bright-sprout
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
+import { prepared } from '../shared/index.ts';
 import { designOf, type DesignRows, type LevelRow, type UnitRow } from './design-of.ts';
 
 /** A variable as a comparison needs it. */
@@ -136,13 +137,13 @@ export class ComparisonFactsService {
     const wanted = variableId ?? null;
     const [found, rawUnits, treatments, variables, levels, causes] = await Promise.all([
       withAll
-        ? this.source.query<(AnyReading & Since)[]>(ALL_READINGS, [experimentId])
-        : this.source.query<(ReadingFact & Since)[]>(READINGS, [wanted, wanted, experimentId]),
-      this.source.query<UnitRow[]>(UNITS, [experimentId]),
-      this.source.query<TreatmentRow[]>(TREATMENTS, [experimentId]),
-      this.source.query<VariableRow[]>(VARIABLE, [experimentId, wanted, wanted]),
-      this.source.query<LevelRow[]>(LEVELS, [experimentId]),
-      this.source.query<CauseRow[]>(CAUSES, [experimentId]),
+        ? prepared<(AnyReading & Since)[]>(this.source, ALL_READINGS, [experimentId])
+        : prepared<(ReadingFact & Since)[]>(this.source, READINGS, [wanted, wanted, experimentId]),
+      prepared<UnitRow[]>(this.source, UNITS, [experimentId]),
+      prepared<TreatmentRow[]>(this.source, TREATMENTS, [experimentId]),
+      prepared<VariableRow[]>(this.source, VARIABLE, [experimentId, wanted, wanted]),
+      prepared<LevelRow[]>(this.source, LEVELS, [experimentId]),
+      prepared<CauseRow[]>(this.source, CAUSES, [experimentId]),
     ]);
     const [variable] = variables;
     const units = withCauses(rawUnits, causes);

@@ -7,7 +7,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, IsNull } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ClosedDay, Experiment, growthFactsOf, Unit } from '../plans/index.ts';
-import { ApiError, Clock, isDuplicate, notFound, retried } from '../shared/index.ts';
+import { ApiError, Clock, isDuplicate, notFound, prepared, retried } from '../shared/index.ts';
 import { checkPossible, checkReading, isVeryTall, type ReadingPlace } from './check-reading.ts';
 import { SetAside } from './reading.entity.ts';
 import {
@@ -182,7 +182,7 @@ export class ReadingsService {
       setAside: null,
     };
     try {
-      await retried(() => this.source.query(INSERT, valuesOf(reading, recordedAt, observer)));
+      await retried(() => prepared(this.source, INSERT, valuesOf(reading, recordedAt, observer)));
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
       return this.#keptBefore(id, request);
@@ -230,7 +230,8 @@ export class ReadingsService {
   }
 
   async #placeOf(experimentId: string, request: ReadingRequest): Promise<ReadingPlace> {
-    const [row] = await this.source.query<PlaceRow[]>(
+    const [row] = await prepared<PlaceRow[]>(
+      this.source,
       `SELECT e.status, u.sown_on AS sownOn, v.name, v.kind, v.unit,
               c.unit_id AS correctedUnit, c.variable_id AS correctedVariable, c.observed_on AS correctedDay
        FROM experiment e

@@ -20,6 +20,7 @@ export { Operation, ROUTE_KEY } from './operation.ts';
 export { RetryDeadlocks } from './retry-deadlocks.ts';
 export { WriteQuota } from './write-quota.ts';
 export { sentFailure } from './worker-failure.ts';
+export { prepared } from './prepared.ts';
 export { withNewCode } from './random-code.ts';
 export { rowAsText } from './row-as-text.ts';
 export { readBodies } from './read-bodies.ts';

@@ -8,7 +8,7 @@ import { DataSource, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ClassesService, DeviceStudent, SchoolClass, StudentDevice } from '../classes/index.ts';
 import { hashOf } from '../accounts/index.ts';
-import { ApiError, Clock, invalidField } from '../shared/index.ts';
+import { ApiError, Clock, invalidField, prepared } from '../shared/index.ts';
 
 /** How long a device stays in its class. */
 export const DEVICE_MS = 12 * 60 * 60_000;
@@ -69,7 +69,7 @@ export class DevicesService {
   /** The device of a token; undefined when it joined nothing, or too long ago. */
   async find(token: string): Promise<JoinedDevice | undefined> {
     if (token === '') return undefined;
-    const [found] = await this.source.query<(JoinedDevice & { expiresAt: Date })[]>(DEVICE_BY_TOKEN, [
+    const [found] = await prepared<(JoinedDevice & { expiresAt: Date })[]>(this.source, DEVICE_BY_TOKEN, [
       hashOf(token),
     ]);
     if (!found || found.expiresAt <= this.clock.now()) return undefined;

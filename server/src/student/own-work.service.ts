@@ -7,7 +7,7 @@ import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, IsNull } from 'typeorm';
 import { Experiment, Unit } from '../plans/index.ts';
 import { type Observer, ReadingsService } from '../readings/index.ts';
-import { ApiError, Clock, invalidField, notFound } from '../shared/index.ts';
+import { ApiError, Clock, invalidField, notFound, prepared } from '../shared/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
 
 /** Work made without network is taken this many days later. */
@@ -104,7 +104,7 @@ export class OwnWorkService {
     const [student] =
       id === null
         ? []
-        : await this.source.query<KnownStudent[]>(STUDENT_AT_DEVICE, [
+        : await prepared<KnownStudent[]>(this.source, STUDENT_AT_DEVICE, [
             id,
             device.classId,
             device.studentId,
@@ -116,7 +116,7 @@ export class OwnWorkService {
 
   /** A unit of the class as it stands on a day; undefined when the class has no such unit. */
   async unitOn(device: JoinedDevice, unitId: string, day: string): Promise<UnitOnDay | undefined> {
-    const [unit] = await this.source.query<UnitOnDay[]>(UNIT_OF_CLASS, [device.classId, day, unitId]);
+    const [unit] = await prepared<UnitOnDay[]>(this.source, UNIT_OF_CLASS, [device.classId, day, unitId]);
     return unit;
   }
 

@@ -131,7 +131,8 @@ export async function jestTests(
         'node_modules/jest/bin/jest.js',
         '--json',
         `--outputFile=${report}`,
-        `--maxWorkers=${availableParallelism()}`,
+        // One more than there are processors: tests of servers wait for them, and for the database, part of their time.
+        `--maxWorkers=${availableParallelism() + 1}`,
         ...extra,
       ],
       {

@@ -10,11 +10,17 @@ const LOOKED_AT = 80;
 
 const OUR_OWN = ['bright', 'sprout', 'brightsprout', 'teacher', 'school', 'garden', 'plants'];
 
-const estimator = new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
+let made: ZxcvbnFactory | undefined;
+
+/** Made when a password is first judged: ranking its words takes longer than starting a thread that judges none. */
+function estimator(): ZxcvbnFactory {
+  made ??= new ZxcvbnFactory({ dictionary, graphs: adjacencyGraphs });
+  return made;
+}
 
 /** How hard a password is to guess, from 0 (common) to 4, by a list of common ones and the patterns people use (Wheeler 2016). */
 export function passwordStrength(password: string, about: readonly string[] = []): 0 | 1 | 2 | 3 | 4 {
-  return estimator.check(password.slice(0, LOOKED_AT), [...OUR_OWN, ...about]).score;
+  return estimator().check(password.slice(0, LOOKED_AT), [...OUR_OWN, ...about]).score;
 }
 
 /** True of a new password that is long enough and not among those that are guessed first. */

@@ -1,6 +1,7 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { Controller, Get, Module } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -19,6 +20,9 @@ class Answers {
 @Module({ controllers: [Answers] })
 class Small {}
 
+/** What only the compressed files hold. */
+const SMALLER = 'made smaller';
+
 describe('the built interface', () => {
   const folder = mkdtempSync(join(tmpdir(), 'sprout-web-'));
   let app: NestExpressApplication;
@@ -30,6 +34,10 @@ describe('the built interface', () => {
     writeFileSync(join(folder, 'index.html'), '<title>page</title>');
     writeFileSync(join(folder, 'service-worker.js'), 'worker');
     writeFileSync(join(folder, 'assets', 'main-abc.js'), 'script');
+    for (const path of ['index.html', 'assets/main-abc.js', 'assets/gone-abc.js']) {
+      writeFileSync(join(folder, `${path}.br`), brotliCompressSync(SMALLER));
+      writeFileSync(join(folder, `${path}.gz`), gzipSync(SMALLER));
+    }
     app = await NestFactory.create<NestExpressApplication>(Small, { logger: false });
     serveStaticFiles(app, folder);
     await app.init();
@@ -38,7 +46,8 @@ describe('the built interface', () => {
     await app.close();
     rmSync(folder, { recursive: true });
   });
-  const get = (path: string): supertest.Test => supertest(app.getHttpServer()).get(path);
+  const get = (path: string, encodings = 'identity'): supertest.Test =>
+    supertest(app.getHttpServer()).get(path).set('Accept-Encoding', encodings);
 
   test.each(['/', '/classes', '/experiments/0190/plan?part=pots', '/join/AB12', '/apiary'])(
     '%s is its page, always fresh',
@@ -55,6 +64,37 @@ describe('the built interface', () => {
     expect(asset.headers['cache-control']).toBe('public, max-age=31536000, immutable');
     const worker = await get('/service-worker.js').expect(200, 'worker');
     expect(worker.headers['cache-control']).toBe('no-cache');
+  });
+
+  test.each([
+    ['gzip, deflate, br, zstd', 'br'],
+    ['gzip, deflate', 'gzip'],
+    ['br;q=0.1, gzip', 'br'],
+    ['br;q=0, gzip', 'gzip'],
+  ])('who takes %s is sent what the build made of it with %s', async (encodings, encoding) => {
+    for (const [path, type, age] of [
+      ['/assets/main-abc.js', /^text\/javascript/, /immutable/],
+      ['/classes?of=mine', /^text\/html/, /^no-cache$/],
+    ] as const) {
+      const { headers, text } = await get(path, encodings).buffer(true).expect(200);
+      expect(text).toBe(SMALLER);
+      expect(headers).toMatchObject({ 'content-encoding': encoding, vary: 'Accept-Encoding' });
+      expect(headers['content-type']).toMatch(type);
+      expect(headers['cache-control']).toMatch(age);
+    }
+  });
+
+  test('a browser that has a page is told that it is the same', async () => {
+    const { headers } = await get('/', 'gzip').expect(200);
+    await get('/plans', 'gzip').set('If-None-Match', String(headers.etag)).expect(304);
+  });
+
+  test('where only a compressed file is left, or none, the answer is a plain one', async () => {
+    await get('/assets/gone-abc.js').expect(404);
+    rmSync(join(folder, 'assets', 'gone-abc.js.br'));
+    const { headers, body } = await get('/assets/gone-abc.js', 'br').expect(404);
+    expect(headers['content-encoding']).toBeUndefined();
+    expect(body).toMatchObject({ statusCode: 404 });
   });
 
   test('the API answers beside it, and what is missing is missing', async () => {

@@ -1,25 +1,20 @@
 import type { NestExpressApplication } from '@nestjs/platform-express';
-import express, { type NextFunction, type Request, type Response } from 'express';
+import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import staticFiles from 'express-static-gzip';
 
-const YEAR_MS = 365 * 86_400_000;
+const YEAR = 'public, max-age=31536000, immutable';
 const ALWAYS_FRESH = 'no-cache';
 
 /** Addresses that are not pages of the interface. */
 const NO_PAGE = /^\/(api|assets)(\/|$)/;
 
-/** Serves the built interface: hashed assets for a year, the page itself always fresh, a missing asset is a 404. */
+/**
+ * Serves the built interface: hashed assets for a year, the page itself always fresh, a missing asset is a 404. What
+ * the build compressed is sent as it is.
+ */
 export function serveStaticFiles(app: NestExpressApplication, folder: string): void {
-  app.useStaticAssets(`${folder}/assets`, {
-    prefix: '/assets',
-    index: false,
-    redirect: false,
-    immutable: true,
-    maxAge: YEAR_MS,
-  });
-  const files = express.static(folder, {
-    redirect: false,
-    setHeaders: (response) => response.setHeader('Cache-Control', ALWAYS_FRESH),
-  });
+  app.use('/assets', sent(`${folder}/assets`, YEAR));
+  const files = sent(folder, ALWAYS_FRESH);
   app.use((request: Request, response: Response, next: NextFunction) => {
     // The disk is not asked for what only the API has.
     if (NO_PAGE.test(request.path)) next();
@@ -30,9 +25,33 @@ export function serveStaticFiles(app: NestExpressApplication, folder: string): v
       next();
       return;
     }
-    response.setHeader('Cache-Control', ALWAYS_FRESH);
-    response.sendFile('index.html', { root: folder, cacheControl: false }, (error: Error | undefined) => {
-      if (error && !response.headersSent) next(error);
+    const { url } = request;
+    request.url = '/index.html';
+    files(request, response, (thrown?: unknown) => {
+      request.url = url;
+      next(thrown);
     });
   });
+}
+
+/** The files of a folder under their names. */
+function sent(folder: string, cacheControl: string): RequestHandler {
+  const files = staticFiles(folder, {
+    index: false,
+    enableBrotli: true,
+    orderPreference: ['br', 'gzip'],
+    serveStatic: {
+      index: false,
+      redirect: false,
+      cacheControl: false,
+      setHeaders: (response) => response.setHeader('Cache-Control', cacheControl),
+    },
+  });
+  return (request, response, next) => {
+    files(request, response, (thrown?: unknown) => {
+      // A compressed file may have gone since the start; whatever answers now is not compressed.
+      response.removeHeader('Content-Encoding');
+      next(thrown);
+    });
+  };
 }

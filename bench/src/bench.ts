@@ -11,6 +11,7 @@ import { computation } from './compare.ts';
 import { measurePhoto } from './imaging.ts';
 import { lesson } from './lesson.ts';
 import { fillTo } from './database.ts';
+import { firstVisit } from './first-visit.ts';
 import { firstLoad } from './page.ts';
 import { rehearsal } from './rehearsal.ts';
 import { reportText, type Row } from './report.ts';
@@ -86,6 +87,7 @@ try {
   const client = await ApiClient.signIn(application);
   const bare = ApiClient.at(bareServer.address);
   const load = await firstLoad(application);
+  const visited = await firstVisit(application);
   const rehearsed = await rehearsal(application, client);
   const read = await classroom(application, client, connection);
   const pooled = await study(client, connection);
@@ -101,7 +103,7 @@ try {
     });
     console.log(`measured with ${readings} readings in the database`);
   }
-  const text = reportText({ rows, load, rehearsed, read, computed, pooled, drawn, taught, photo });
+  const text = reportText({ rows, load, visited, rehearsed, read, computed, pooled, drawn, taught, photo });
   writeFileSync(join(ROOT, 'docs', 'bench.md'), text);
   console.log(text);
   client.close();

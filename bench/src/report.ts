@@ -3,6 +3,7 @@ import type { ClassroomBench } from './classroom.ts';
 import type { ComputationBench } from './compare.ts';
 import type { ImagingBench } from './imaging.ts';
 import type { LessonBench } from './lesson.ts';
+import type { FirstVisitBench } from './first-visit.ts';
 import type { FirstLoad } from './page.ts';
 import type { RehearsalBench } from './rehearsal.ts';
 import type { StudyBench } from './study.ts';
@@ -20,6 +21,7 @@ export interface Row {
 export interface Measured {
   readonly rows: readonly Row[];
   readonly load: FirstLoad;
+  readonly visited: FirstVisitBench;
   readonly rehearsed: RehearsalBench;
   readonly read: ClassroomBench;
   readonly computed: ComputationBench;
@@ -33,6 +35,7 @@ export interface Measured {
 export function reportText({
   rows,
   load,
+  visited,
   rehearsed,
   read,
   computed,
@@ -59,6 +62,14 @@ First load in Chromium, processor slowed down 4 times, no cache, JavaScript gzip
 | JavaScript that a pot needs to be read, opened by its address | ${kilobytes(load.recordBytes)} |
 | address to a usable sign-in | ${median(load.deviceMs).toFixed(0)} ms |
 | sign-in to a usable shelf | ${median(load.experimentsMs).toFixed(0)} ms |
+
+A class that opens its tablets for the first time at once: ${visited.tablets} tablets that each fetch ${visited.files} files, ${(visited.bytes / 1e6).toFixed(2)} MB, from the application and from a bare server of the same files, in turns.
+
+| | |
+|---|---|
+| processor time of the server | ${median(visited.server).toFixed(1)} s |
+| of a bare server that only sends them | ${median(visited.bare).toFixed(1)} s |
+| ratio | ${(median(visited.server) / median(visited.bare)).toFixed(1)} |
 
 Rehearsal in the worker of a page, Chromium at full speed: ${rehearsed.classes} classes of a plan of ${rehearsed.units} units and ${rehearsed.days} days, each grown, read every day and compared.
 

@@ -175,11 +175,13 @@ describe('what arrives long after its day was closed', () => {
   test('is kept, but set aside until the teacher looks at it: a clock can be made to say anything', async () => {
     const device = await deviceOf(ids.ada);
     const [pot] = await potsOf(device);
-    const path = `/api/experiments/${sown.id}/days/${dayFromToday(0)}`;
+    const halfAnHourAgo = made(ids.ada, 0.5);
+    // Early after midnight, the day before.
+    const path = `/api/experiments/${sown.id}/days/${halfAnHourAgo.madeAt.slice(0, 10)}`;
     await teacher.put(path).send({ isClosed: true }).expect(200);
     await server.query('UPDATE closed_day SET recorded_at = recorded_at - INTERVAL 10 MINUTE');
     const id = uuid();
-    const body = { ...reading(pot!), made: made(ids.ada, 0.5) };
+    const body = { ...reading(pot!), made: halfAnHourAgo };
     for (let time = 0; time < 2; time += 1) {
       const kept = await device.put(`/api/device/readings/${id}`).send(body).expect(200);
       expect(kept.body).toMatchObject({ counts: false, setAside: 'arrived after this day was closed' });

@@ -10,11 +10,21 @@ export interface FilmPicture {
   readonly picture: ImageBitmap;
 }
 
+/** What was made of a series so far, in a grid of places. */
+interface Film {
+  readonly series: readonly PhotoSummary[];
+  readonly rows: number;
+  readonly columns: number;
+  readonly pictures: readonly FilmPicture[];
+  readonly isWhole: boolean;
+}
+
+const NONE: readonly FilmPicture[] = [];
+
 /** The straightened photos of a container by day, each as soon as it is made. */
 export function useFilm({ rows, columns }: Seen, series: readonly PhotoSummary[]) {
   const { experiment } = useExperiment();
-  const [pictures, setPictures] = useState<readonly FilmPicture[]>([]);
-  const [isWhole, setIsWhole] = useState(false);
+  const [film, setFilm] = useState<Film>();
   const [error, setError] = useState<unknown>();
   useEffect(() => {
     const left = new AbortController();
@@ -30,7 +40,7 @@ export function useFilm({ rows, columns }: Seen, series: readonly PhotoSummary[]
           if (isLeft()) return;
           if (!drawn.defined) continue;
           made.push({ photo, picture: drawn.value });
-          setPictures([...made]);
+          setFilm({ series, rows, columns, pictures: [...made], isWhole: false });
         } catch (thrown) {
           if (isLeft()) return;
           setError(thrown);
@@ -38,14 +48,16 @@ export function useFilm({ rows, columns }: Seen, series: readonly PhotoSummary[]
       }
     };
     void make().then(() => {
-      if (!isLeft()) setIsWhole(true);
+      if (!isLeft()) setFilm({ series, rows, columns, pictures: [...made], isWhole: true });
     });
     return () => {
       left.abort();
-      setPictures([]);
-      setIsWhole(false);
       for (const { picture } of made) picture.close();
     };
   }, [experiment.id, series, rows, columns]);
-  return { pictures, isWhole, error };
+  // Pictures of another series are closed as this one is shown: nobody may draw them any more.
+  const isOfThis = film?.series === series && film.rows === rows && film.columns === columns;
+  return isOfThis
+    ? { pictures: film.pictures, isWhole: film.isWhole, error }
+    : { pictures: NONE, isWhole: false, error };
 }

@@ -1,7 +1,3 @@
-import { fork } from 'node:child_process';
-import { once } from 'node:events';
-import { join } from 'node:path';
-import { ROOT } from '@bright-sprout/scripts';
 import { v7 as uuid } from 'uuid';
 
 /** Keeps a reading, and nothing else. */
@@ -15,17 +11,4 @@ export function insertValues(
   observedOn: string | undefined,
 ): (string | null)[] {
   return [uuid(), unitId ?? null, variableId ?? null, observedOn ?? null];
-}
-
-/** A server of a process of its own that does nothing but {@link INSERT}: what no save over HTTP can be quicker than. */
-export interface BareServer {
-  readonly address: string;
-  stop(): void;
-}
-
-/** Starts one. */
-export async function startBareServer(databaseUrl: string): Promise<BareServer> {
-  const child = fork(join(ROOT, 'scripts/run.mjs'), [join(ROOT, 'bench/src/bare-server.ts'), databaseUrl]);
-  const [port] = (await once(child, 'message')) as [number];
-  return { address: `http://127.0.0.1:${port}`, stop: () => child.disconnect() };
 }

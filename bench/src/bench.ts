@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { buildIfChanged, ROOT, startTemporaryApplication } from '@bright-sprout/scripts';
 import mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
-import { INSERT, insertValues, startBareServer } from './bare-insert.ts';
+import { INSERT, insertValues } from './bare-insert.ts';
+import { startBareServer } from './bare-process.ts';
 import { charts } from './charts.ts';
 import { classroom } from './classroom.ts';
 import { ApiClient } from './client.ts';
@@ -82,7 +83,7 @@ const photo = measurePhoto();
 const application = await startTemporaryApplication({ BRIGHT_SPROUT_SIGN_IN_TRIES: '1000' }, true);
 const databaseUrl = application.rootUrl.replace(/\/mysql$/, '/bright_sprout');
 const connection = await mysql.createConnection(databaseUrl);
-const bareServer = await startBareServer(databaseUrl);
+const bareServer = await startBareServer('bare-saves.ts', databaseUrl);
 try {
   const client = await ApiClient.signIn(application);
   const bare = ApiClient.at(bareServer.address);

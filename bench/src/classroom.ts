@@ -1,6 +1,7 @@
 import { cpuSeconds, type TemporaryApplication } from '@bright-sprout/scripts';
 import type mysql from 'mysql2/promise';
 import { v7 as uuid } from 'uuid';
+import { INSERT, insertValues } from './bare-insert.ts';
 import type { ApiClient } from './client.ts';
 import { type Heard, tabletStream } from './tablet-stream.ts';
 
@@ -32,9 +33,6 @@ interface Experiment {
   readonly units: readonly { readonly id: string }[];
   readonly variables: readonly { readonly id: string }[];
 }
-
-const INSERT = `INSERT INTO reading (id, unit_id, variable_id, observed_on, state, value, entered, unit_of_measure, \`precision\`, observer)
-  VALUES (?, ?, ?, ?, 'emerged', 12.5, '1.25', 'cm', 0.1, 'bench')`;
 
 /**
  * Lets a whole year group read within a minute, the streams of all tablets open, bare INSERTs into a second experiment
@@ -84,9 +82,9 @@ export async function classroom(
   const inserts: number[] = [];
   const inserting = async (): Promise<void> => {
     for (let turn = 0; turn < INSERTS; turn += 1) {
-      const unitId = bare.units[turn % bare.units.length]?.id ?? null;
+      const unitId = bare.units[turn % bare.units.length]?.id;
       const before = performance.now();
-      await connection.execute(INSERT, [uuid(), unitId, bare.variables[0]?.id ?? null, bare.today]);
+      await connection.execute(INSERT, insertValues(unitId, bare.variables[0]?.id, bare.today));
       inserts.push(performance.now() - before);
       await pause((PAUSE_MS * READINGS) / INSERTS);
     }

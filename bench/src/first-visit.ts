@@ -1,9 +1,8 @@
-import { fork } from 'node:child_process';
-import { once } from 'node:events';
 import { existsSync, readdirSync } from 'node:fs';
 import { Agent, get } from 'node:http';
 import { join } from 'node:path';
 import { cpuSeconds, ROOT, type TemporaryApplication } from '@bright-sprout/scripts';
+import { startBareServer } from './bare-process.ts';
 
 const TABLETS = 25;
 /** Lines that a browser opens to one address. */
@@ -25,8 +24,7 @@ export interface FirstVisitBench {
 export async function firstVisit(application: TemporaryApplication): Promise<FirstVisitBench> {
   const assets = join(ROOT, 'web', 'dist', 'assets');
   const paths = readdirSync(assets).filter((name) => existsSync(join(assets, `${name}.gz`)));
-  const child = fork(join(ROOT, 'scripts/run.mjs'), [join(ROOT, 'bench/src/bare-files.ts'), assets]);
-  const [port] = (await once(child, 'message')) as [number];
+  const beside = await startBareServer('bare-files.ts', assets);
   const server: number[] = [];
   const bare: number[] = [];
   let bytes = 0;
@@ -36,8 +34,8 @@ export async function firstVisit(application: TemporaryApplication): Promise<Fir
       const asked = paths.map((name) => `${application.address}/assets/${name}`);
       const ours = await fetchedBy(application.serverPid(), asked);
       const same = await fetchedBy(
-        child.pid ?? 0,
-        paths.map((name) => `http://127.0.0.1:${port}/${name}`),
+        beside.pid,
+        paths.map((name) => `${beside.address}/${name}`),
       );
       if (same.bytes !== ours.bytes) throw new Error('the application and the bare server sent other bytes');
       bytes = ours.bytes;
@@ -46,7 +44,7 @@ export async function firstVisit(application: TemporaryApplication): Promise<Fir
       bare.push(same.seconds);
     }
   } finally {
-    child.disconnect();
+    beside.stop();
   }
   return { tablets: TABLETS, files: paths.length, bytes, server, bare };
 }

@@ -1,8 +1,9 @@
 import { createServer } from 'node:http';
 import mysql from 'mysql2/promise';
+import { serve } from './bare-process.ts';
 import { INSERT, insertValues } from './bare-insert.ts';
 
-/** The least that keeps a reading over HTTP: nobody is asked who it is, nothing is checked. Tells its port to its parent. */
+/** The least that keeps a reading over HTTP: nobody is asked who it is, nothing is checked. */
 const connection = await mysql.createConnection(process.argv[2] ?? '');
 const server = createServer((request, response) => {
   const parts: Buffer[] = [];
@@ -16,8 +17,4 @@ const server = createServer((request, response) => {
     });
   });
 });
-server.listen(0, '127.0.0.1', () => {
-  const address = server.address();
-  process.send?.(typeof address === 'object' ? address?.port : undefined);
-});
-process.once('disconnect', () => process.exit());
+serve(server);

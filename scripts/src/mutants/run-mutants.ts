@@ -120,15 +120,7 @@ async function survivorsOf(part: Part, mutants: readonly Survivor[]): Promise<Su
 function passes(part: Part, mutant: Survivor | undefined): Promise<boolean> {
   const child = spawn(
     process.execPath,
-    [
-      '--experimental-vm-modules',
-      '--disable-warning=ExperimentalWarning',
-      'node_modules/jest/bin/jest.js',
-      '--runInBand',
-      '--bail',
-      '--forceExit',
-      ...part.tests,
-    ],
+    ['node_modules/jest/bin/jest.js', '--runInBand', '--bail', '--forceExit', ...part.tests],
     {
       cwd: root,
       stdio: 'ignore',

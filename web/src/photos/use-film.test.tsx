@@ -1,10 +1,11 @@
 import type { PhotoSummary } from '@bright-sprout/contract/photos';
 import { defined } from '@bright-sprout/core/shared';
-import { afterEach, expect, jest, test } from '@jest/globals';
+import { afterEach, expect, test } from '@jest/globals';
 import { cleanup, render, screen, waitFor } from '@testing-library/react';
 import { useEffect } from 'react';
 import { ExperimentProvider, type OpenExperiment } from '../shared/experiment/index.ts';
 import { onePot, type Seen } from './series.ts';
+import { type DrawPhoto, useFilm } from './use-film.ts';
 
 /** A picture as a worker hands it over, which may not be drawn once it was closed. */
 class Picture {
@@ -15,16 +16,10 @@ class Picture {
 }
 
 const made: Picture[] = [];
-jest.unstable_mockModule('./imaging.ts', () => ({
-  pictureOf: () => Promise.resolve(new Blob()),
-  imaging: () => ({
-    draw: () => {
-      made.push(new Picture());
-      return Promise.resolve(defined(made.at(-1)));
-    },
-  }),
-}));
-const { useFilm } = await import('./use-film.ts');
+const draw = (() => {
+  made.push(new Picture());
+  return Promise.resolve(defined(made.at(-1)));
+}) as unknown as DrawPhoto;
 
 afterEach(cleanup);
 
@@ -35,7 +30,7 @@ function seriesOf(...ids: string[]): PhotoSummary[] {
 
 /** Draws what a film has, whenever what is seen changes, as every view of pictures does. */
 function Drawn({ seen, series, drawn }: { seen: Seen; series: readonly PhotoSummary[]; drawn: boolean[] }) {
-  const { pictures, isWhole } = useFilm(seen, series);
+  const { pictures, isWhole } = useFilm(seen, series, draw);
   return (
     <>
       {pictures.map(({ photo, picture }) => (

@@ -228,6 +228,26 @@ describe('the outbox', () => {
     expect([taken, outbox.items()]).toEqual([[{ id: 'kept' }], []]);
   });
 
+  test('what is on its way is not sent a second time meanwhile', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await outbox.flush();
+    const network = globalThis.fetch;
+    let answer = (): void => undefined;
+    globalThis.fetch = ((path: string, init: RequestInit) =>
+      new Promise((resolve) => {
+        answer = () => resolve(network(path, init));
+        sent.push({ path, body: {} });
+      })) as unknown as typeof fetch;
+    const put = outbox.put(item('a'));
+    await waitUntil(() => sent.length > 0);
+    await outbox.flush();
+    expect(sent.map(({ path }) => path)).toEqual(['/api/device/readings/a']);
+    answer();
+    expect(await put).toEqual({ isSent: true, answer: { id: 'kept' } });
+    close();
+  });
+
   test('trying again sends the very same id', async () => {
     const outbox = new Outbox(memoryStore());
     const close = opened(outbox, 'class c');
@@ -404,4 +424,8 @@ function wrapped(inner: typeof fetch, code: string): typeof fetch {
     isFirst = false;
     return Promise.resolve(Response.json({ code, message: 'x', fields: [] }, { status: 409 }));
   }) as typeof fetch;
+}
+
+async function waitUntil(holds: () => boolean): Promise<void> {
+  while (!holds()) await new Promise((resolve) => setTimeout(resolve, 1));
 }

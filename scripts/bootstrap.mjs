@@ -19,6 +19,7 @@ export async function bootstrap() {
   const stamp = join(root, 'node_modules', '.bright-sprout-lock');
   if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== lock) {
     console.log('installing npm packages …');
+    const begun = performance.now();
     const run = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts', '--loglevel=error'], {
       cwd: root,
       stdio: 'inherit',
@@ -29,6 +30,7 @@ export async function bootstrap() {
       );
     mkdirSync(dirname(stamp), { recursive: true });
     writeFileSync(stamp, lock);
+    process.env.BRIGHT_SPROUT_INSTALL_SECONDS = String((performance.now() - begun) / 1000);
   }
   process.env.SWC_NODE_PROJECT ??= join(root, 'scripts', 'tsconfig.json');
   await import('@swc-node/register/esm-register');

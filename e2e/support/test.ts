@@ -7,6 +7,7 @@ import {
   type Page,
   test as base,
 } from '@playwright/test';
+import type { RunOptions } from 'axe-core';
 import { DEMO_EMAIL } from '@bright-sprout/scripts';
 
 /** What every browser test has at hand. */
@@ -85,14 +86,27 @@ async function onThisDate(context: BrowserContext): Promise<void> {
   if (process.env.E2E_OTHER_DATE) await context.clock.install({ time: Date.now() });
 }
 
-/** Fails on anything that axe finds against WCAG 2.2 A and AA; in legacy mode, as no page holds frames of another origin. */
-export async function expectAccessible(page: Page): Promise<void> {
+/** What axe looks at: WCAG 2.2 A and AA, or of it what another width of the same page can change. */
+const LOOKED_AT = {
+  all: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
+  'of the width': {
+    type: 'rule',
+    values: [
+      'target-size',
+      'scrollable-region-focusable',
+      'link-in-text-block',
+      'label',
+      'button-name',
+      'link-name',
+    ],
+  },
+} satisfies Record<string, RunOptions['runOnly']>;
+
+/** Fails on anything that axe finds; in legacy mode, as no page holds frames of another origin. */
+export async function expectAccessible(page: Page, what: keyof typeof LOOKED_AT = 'all'): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
     .setLegacyMode()
-    .options({
-      runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'],
-      resultTypes: ['violations'],
-    })
+    .options({ runOnly: LOOKED_AT[what], resultTypes: ['violations'] })
     .analyze();
   expect(
     violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`),

@@ -15,7 +15,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
 import mysql from 'mysql2/promise';
-import { endWithThisProcess, freePort, ownProcess, stopProcess } from './processes.ts';
+import { commandStarted, endWithThisProcess, freePort, ownProcess, stopProcess } from './processes.ts';
 import { ensureTool, findProgram, MARIADB, Trouble, writeWhole } from './tools.ts';
 
 const NAME = 'bright_sprout';
@@ -235,7 +235,7 @@ function ownTemporaryFolder(folder: string): string {
 function launch({ folder, data, socket, port, accounts, options }: Launch): ChildProcess {
   const log = openSync(join(folder, 'mariadb.log'), 'a');
   const tmp = ownTemporaryFolder(folder);
-  return spawn(
+  const child = spawn(
     findProgram('mariadbd') as string,
     [
       '--no-defaults',
@@ -256,6 +256,8 @@ function launch({ folder, data, socket, port, accounts, options }: Launch): Chil
     ],
     { stdio: ['ignore', log, log], detached: true },
   );
+  commandStarted(child);
+  return child;
 }
 
 /** Waits until the accounts can be used: the server sets them up before it answers anybody. */

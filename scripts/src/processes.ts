@@ -139,7 +139,20 @@ export function runAndCollect(
   });
 }
 
+let tellCommand: (pid: number | undefined) => void = () => undefined;
+
+/** Has every command told that {@link runToEnd}, {@link runAndCollect} or a private database starts. */
+export function onCommand(listener: (pid: number | undefined) => void): void {
+  tellCommand = listener;
+}
+
+/** Tells of a process that was started. */
+export function commandStarted({ pid }: ChildProcess): void {
+  tellCommand(pid);
+}
+
 function follow(child: ChildProcess): void {
+  commandStarted(child);
   running.add(child);
   endWithThisProcess(child);
   child.once('exit', () => running.delete(child));

@@ -1,5 +1,15 @@
-import { randomBytes } from 'node:crypto';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { createHash, randomBytes } from 'node:crypto';
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { setTimeout as sleep } from 'node:timers/promises';
@@ -32,6 +42,38 @@ export interface TemporaryApplication {
   stop(): Promise<void>;
 }
 
+const PASSWORD_FILE = 'demo-password';
+
+/** A data folder with the demo loaded, made once for each build and day; temporary applications begin with a copy. */
+async function preparedDemo(): Promise<string> {
+  const { FAKETIME = '' } = process.env;
+  const build = readFileSync(join(ROOT, '.build', 'stamp'), 'utf8');
+  const key = createHash('sha256').update(`${build} ${new Date().toDateString()} ${FAKETIME}`).digest('hex');
+  const all = join(ROOT, '.build', 'demos');
+  const prepared = join(all, key.slice(0, 16));
+  if (existsSync(prepared)) return prepared;
+  const folder = `${prepared}.${process.pid}`;
+  mkdirSync(folder, { recursive: true });
+  const database = await startPrivateDatabase(folder, { durable: false });
+  const password = randomBytes(12).toString('base64url');
+  const settings: ServerSettings = {
+    root: ROOT,
+    host: '127.0.0.1',
+    port: 0,
+    appUrl: database.appUrl,
+    migrationUrl: database.migrationUrl,
+  };
+  await runMigrations(settings);
+  await runLoadDemo(settings, password, true);
+  await database.stop();
+  writeFileSync(join(folder, PASSWORD_FILE), password, { mode: 0o600 });
+  for (const name of readdirSync(all)) {
+    if (!name.includes('.')) rmSync(join(all, name), { recursive: true, force: true });
+  }
+  renameSync(folder, prepared);
+  return prepared;
+}
+
 /**
  * Starts the built application with the demo loaded.
  * @param extra environment of the server
@@ -43,6 +85,9 @@ export async function startTemporaryApplication(
   durable = false,
   folder = mkdtempSync(join(tmpdir(), 'sprout-e2e-')),
 ): Promise<TemporaryApplication> {
+  const prepared = await preparedDemo();
+  const password = readFileSync(join(prepared, PASSWORD_FILE), 'utf8');
+  cpSync(prepared, folder, { recursive: true });
   let database = await startPrivateDatabase(folder, { durable });
   const port = await freePort();
   const settings: ServerSettings = {
@@ -53,9 +98,6 @@ export async function startTemporaryApplication(
     migrationUrl: database.migrationUrl,
     extra,
   };
-  const password = randomBytes(12).toString('base64url');
-  await runMigrations(settings);
-  await runLoadDemo(settings, password, true);
   let server = await startServer(settings);
   return {
     address: `http://127.0.0.1:${port}`,

@@ -1,4 +1,4 @@
-import { expect, expectAccessible, openPart, test } from '../support/test.ts';
+import { expect, expectAccessible, openPart, test, follow } from '../support/test.ts';
 
 test('a class with a pasted roster gets teams by chance, and its pots evenly or by hand', async ({
   teacher: page,
@@ -54,7 +54,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByText('When the class meets').click();
   await expect(page.getByRole('group', { name: 'The class meets on' }).getByLabel('Tue')).not.toBeChecked();
 
-  await page.goto(`${new URL(page.url()).origin}/classes`);
+  await follow(page, '/classes');
   await page.getByRole('button', { name: 'Remove this class' }).click();
   await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(page.getByText('A class needs a name and its meeting days.')).toBeVisible();

@@ -1,5 +1,13 @@
 import { joinOn, makeSchool } from '../support/school.ts';
-import { dayFromToday, expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
+import {
+  dayFromToday,
+  expect,
+  expectAccessible,
+  openStage,
+  otherContext,
+  test,
+  follow,
+} from '../support/test.ts';
 
 test.use({ serviceWorkers: 'allow' });
 
@@ -32,7 +40,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   }
   await expect(tablet.getByText('2 of 4 pots are ready.')).toBeVisible();
 
-  await page.goto(`${origin}/experiments/${experimentId}/sow`);
+  await follow(page, `/experiments/${experimentId}/sow`);
   await expect(page.getByRole('button', { name: /^Pot 1, .*ready$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Pot 4, / }).click();
   await page.getByLabel('Seeds really in').fill('7');

@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
-import { dayFromToday, expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
+import {
+  dayFromToday,
+  expect,
+  expectAccessible,
+  openStage,
+  otherContext,
+  test,
+  follow,
+} from '../support/test.ts';
 
 const BOARDS = [
   'Our question',
@@ -110,7 +118,7 @@ test('a lesson is put in order by keys, changed, kept over a reload, and taken b
   teacher: page,
 }) => {
   const { id } = await prepare(page);
-  await page.goto(`${new URL(page.url()).origin}/experiments/${id}/teach`);
+  await follow(page, `/experiments/${id}/teach`);
   await ribbon(page).waitFor();
   const before = await names(page);
   await ribbon(page).getByRole('radio').first().focus();
@@ -147,7 +155,7 @@ test('what is typed is there after leaving at once, and after leaving without ne
   teacher: page,
 }) => {
   const { id } = await prepare(page);
-  await page.goto(`${new URL(page.url()).origin}/experiments/${id}/compare`);
+  await follow(page, `/experiments/${id}/compare`);
   await page.locator('.headline').first().waitFor();
   const note = page.getByLabel('Note for me (never shown)');
   const leaveAndReturn = async (): Promise<void> => {
@@ -221,7 +229,7 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
     await tabletOf(browser, origin, code, first),
     await tabletOf(browser, origin, code, second),
   ] as const;
-  await page.goto(`${origin}/experiments/${id}/teach`);
+  await follow(page, `/experiments/${id}/teach`);
   await ribbon(page).waitFor();
   await page.getByLabel('Note for me (never shown)').fill('Ask Rowen first');
   await page.waitForTimeout(1200);
@@ -395,7 +403,7 @@ test('the journal is looked through by pot and person, and what is chosen comes 
     const path = `${origin}/api/experiments/${id}/journal/${randomUUID()}`;
     expect((await page.request.put(path, { data })).status()).toBe(200);
   }
-  await page.goto(`${origin}/experiments/${id}/lesson/journal`);
+  await follow(page, `/experiments/${id}/lesson/journal`);
   await expect(page.getByText('Hooks today.')).toBeVisible();
   await page.getByLabel('Of which pot').selectOption({ label: 'Pot 2' });
   await expect(page.getByText('Hooks today.')).toHaveCount(0);
@@ -428,7 +436,7 @@ test('a question of many words widens no stage, on a desk and on a phone', async
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 844 });
     for (const stage of ['plan', 'sow', 'record', 'compare', 'teach', 'lesson/papers', 'lesson/journal']) {
-      await page.goto(`${origin}/experiments/${id}/${stage}`);
+      await follow(page, `/experiments/${id}/${stage}`);
       await page.locator('main').first().waitFor();
       await page.waitForTimeout(300);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -1,4 +1,4 @@
-import { dayFromToday, expect, openPart, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, openPart, openStage, test, follow } from '../support/test.ts';
 
 const HEIGHTS: Record<string, number[]> = {
   'Rain water': [6, 6.5, 7, 6.5],
@@ -33,7 +33,7 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await page.getByRole('button', { name: 'Mark all 12 pots as sown' }).click();
   await expect(page.getByRole('heading', { name: /^Sown on/ })).toBeVisible();
 
-  await page.goto(page.url().replace(/\/sow.*/, `/record?day=${dayFromToday(0)}`));
+  await follow(page, page.url().replace(/\/sow.*/, `/record?day=${dayFromToday(0)}`));
   const left = structuredClone(HEIGHTS);
   for (let pot = 1; pot <= 12; pot += 1) {
     const panel = page.getByRole('region', { name: `Read pot ${pot}` });

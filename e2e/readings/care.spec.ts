@@ -1,5 +1,5 @@
 import { makeSchool } from '../support/school.ts';
-import { dayFromToday, expect, expectAccessible, otherContext, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
 
 const TEMPLATE = `time,temperature,light
 2026-01-05T08:00:00Z,18.5,2
@@ -11,7 +11,7 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
 }) => {
   const origin = new URL(page.url()).origin;
   const { experimentId } = await makeSchool(page);
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=care`);
+  await follow(page, `/experiments/${experimentId}/record?view=care`);
   await page.getByRole('button', { name: /^Pot 2,/ }).click();
   await page.getByLabel('mL for each pot').fill('a lot');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
@@ -88,7 +88,7 @@ test('a reading is set aside with a reason, left out of the comparison, and put 
       },
     });
   }
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=history`);
+  await follow(page, `/experiments/${experimentId}/record?view=history`);
   await page.getByRole('button', { name: /^Pot 4,/ }).click();
   await page.getByRole('button', { name: 'Set aside' }).click();
   await expect(page.getByRole('button', { name: 'Set aside' })).toBeDisabled();
@@ -113,7 +113,7 @@ test('progress is live by team, and a closed day takes nothing more from student
 }) => {
   const origin = new URL(page.url()).origin;
   const { experimentId, code } = await makeSchool(page);
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=progress`);
+  await follow(page, `/experiments/${experimentId}/record?view=progress`);
   await expect(page.getByText('0 of 10').first()).toBeVisible();
   const context = await otherContext(browser, {
     viewport: { width: 820, height: 1180 },
@@ -166,9 +166,8 @@ test('labels, kits, row markers, recording sheets and a helper’s card are read
 test('a pot that is moved stands in its new place from that day on, and why one never came up is noted', async ({
   teacher: page,
 }) => {
-  const origin = new URL(page.url()).origin;
   const { experimentId } = await makeSchool(page);
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=care`);
+  await follow(page, `/experiments/${experimentId}/record?view=care`);
   const order = async (): Promise<string[]> =>
     (await page.getByRole('button', { name: /^Pot \d+,/ }).allInnerTexts()).map((text) => text.trim());
   await expect(page.getByRole('button', { name: /^Pot \d+,/ })).toHaveCount(10);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, expectAccessible, openStage, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, openStage, test, follow } from '../support/test.ts';
 
 /** A sown experiment of ten pots, read in half centimetres, on the Record stage of today. */
 async function startReading(page: Page): Promise<void> {
@@ -15,7 +15,7 @@ async function startReading(page: Page): Promise<void> {
 }
 
 async function openDay(page: Page, daysAgo: number): Promise<void> {
-  await page.goto(page.url().replace(/\/(sow|record|compare).*/, `/record?day=${dayFromToday(-daysAgo)}`));
+  await follow(page, page.url().replace(/\/(sow|record|compare).*/, `/record?day=${dayFromToday(-daysAgo)}`));
   await page.getByRole('region', { name: /Read pot/ }).waitFor();
 }
 
@@ -117,9 +117,9 @@ test('bad entries are met with words and nothing is saved', async ({ teacher: pa
 
 test('a day to come and a day before the sowing cannot be read', async ({ teacher: page }) => {
   await startReading(page);
-  await page.goto(page.url().replace(/day=.*/, `day=${dayFromToday(1)}`));
+  await follow(page, page.url().replace(/day=.*/, `day=${dayFromToday(1)}`));
   await expect(page.getByText('This day has not come yet.')).toBeVisible();
-  await page.goto(page.url().replace(/day=.*/, `day=${dayFromToday(-20)}`));
+  await follow(page, page.url().replace(/day=.*/, `day=${dayFromToday(-20)}`));
   await expect(page.getByText('This day is before the sowing.')).toBeVisible();
 });
 

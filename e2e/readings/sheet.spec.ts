@@ -1,5 +1,5 @@
 import { makeSchool } from '../support/school.ts';
-import { dayFromToday, expect, expectAccessible, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, test, follow } from '../support/test.ts';
 
 const SIXTY = {
   replicates: 30,
@@ -11,7 +11,7 @@ test('sixty pots are typed down the sheet, with keys, corrections, fill down and
 }) => {
   const origin = new URL(page.url()).origin;
   const { experimentId } = await makeSchool(page, { plan: { alsoRead: ['leaves', 'stage'], ...SIXTY } });
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=sheet`);
+  await follow(page, `/experiments/${experimentId}/record?view=sheet`);
   const cell = (pot: number, variable: string) => page.getByLabel(`Pot ${pot}, ${variable}`, { exact: true });
   await expect(page.getByText('0 of 60 pots')).toBeVisible();
   await cell(1, 'height').focus();
@@ -77,7 +77,7 @@ test('what was typed into a cell when the page was left is there again, and kept
 }) => {
   const origin = new URL(page.url()).origin;
   const { experimentId } = await makeSchool(page);
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=sheet`);
+  await follow(page, `/experiments/${experimentId}/record?view=sheet`);
   const cell = page.getByLabel('Pot 3, height', { exact: true });
   await cell.focus();
   await page.keyboard.type('4.5');

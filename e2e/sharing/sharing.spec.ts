@@ -1,7 +1,7 @@
 import type { Browser, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { makeSchool } from '../support/school.ts';
-import { expect, expectAccessible, openStage, otherContext, test } from '../support/test.ts';
+import { expect, expectAccessible, openStage, otherContext, test, follow } from '../support/test.ts';
 
 /** A colleague with an account of the same school, in a browser of her own. */
 async function colleague(browser: Browser, address: string, name: string): Promise<Page> {
@@ -19,14 +19,14 @@ async function colleague(browser: Browser, address: string, name: string): Promi
 async function openClass(page: Page, photographed = false): Promise<void> {
   const { experimentId } = await makeSchool(page, { names: ['Ada', 'Ben'] });
   if (photographed) await addPhoto(page, experimentId);
-  await page.goto(`${new URL(page.url()).origin}/classes`);
+  await follow(page, '/classes');
 }
 
 /** Adds a photo of a grey pan, taken from above, through the interface. */
 async function addPhoto(page: Page, experimentId: string): Promise<void> {
   const grey = { width: 400, height: 300, channels: 3, background: '#777' } as const;
   const buffer = await sharp({ create: grey }).png().toBuffer();
-  await page.goto(`${new URL(page.url()).origin}/experiments/${experimentId}/pictures`);
+  await follow(page, `/experiments/${experimentId}/pictures`);
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Add photos' }).click();
   await (await chooser).setFiles([{ name: 'pan.png', mimeType: 'image/png', buffer }]);

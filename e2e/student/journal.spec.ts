@@ -1,5 +1,5 @@
 import { joinOn, makeSchool } from '../support/school.ts';
-import { expect, expectAccessible, otherContext, test } from '../support/test.ts';
+import { expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
 
 test('a photo, a drawing with labels and a sentence with word chips reach the teacher', async ({
   teacher: page,
@@ -69,7 +69,7 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.getByRole('heading', { name: 'Can you see a sprout?' })).toBeVisible();
 
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=history`);
+  await follow(page, `/experiments/${experimentId}/record?view=history`);
   await page.getByRole('button', { name: /^Pot 1,/ }).click();
   await expect(page.getByRole('img', { name: /^Photo by <script>/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Drawing by <script>/ })).toBeVisible();
@@ -121,7 +121,7 @@ test('a PIN is asked where the class wants it, and rulers are practised before r
     (await (await page.request.get(`${origin}/api/classes/${classId}/practice`)).json()).n;
   await expect.poll(practised).toBe(5);
   await context.close();
-  await page.goto(`${origin}/classes`);
+  await follow(page, '/classes');
   await expect(page.getByText(/On practice rulers this class is typically/)).toBeVisible();
   await expect(page.getByLabel('PIN of Ada')).toHaveValue('2468');
   await expectAccessible(page);
@@ -153,7 +153,7 @@ test('two people who read one pot are both kept, and their agreement is shown', 
   await read(1, '4.5');
   await expect(tablet.getByRole('button', { name: /^1 .*4\.5 cm/ })).toBeVisible();
   await context.close();
-  await page.goto(`${origin}/experiments/${experimentId}/record?view=progress`);
+  await follow(page, `/experiments/${experimentId}/record?view=progress`);
   const row = page.getByRole('row', { name: /^Otters/ });
   await expect(row).toContainText('0.50 cm');
   await expect(row).toContainText('one value has no spread');

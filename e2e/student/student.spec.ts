@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
-import { dayFromToday, expect, expectAccessible, otherContext, test } from '../support/test.ts';
+import { dayFromToday, expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
 
 interface Prepared {
   readonly code: string;
@@ -99,7 +99,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await expect(tablet.getByLabel('Class code')).toBeVisible();
   await context.close();
 
-  await page.goto(`${origin}/experiments/${experimentId}/record`);
+  await follow(page, `/experiments/${experimentId}/record`);
   await expect(page.getByRole('button', { name: /^Pot 1, .*, 4\.0 cm$/ })).toBeVisible();
   await expect(page.getByRole('button', { name: /^Pot 3, .*, dead$/ })).toBeVisible();
 });

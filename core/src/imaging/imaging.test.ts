@@ -271,10 +271,10 @@ describe('a container of known size', () => {
 });
 
 describe('green cover of drawn containers', () => {
-  test('within 1.5 points of the truth over 200 scenes of varied light and corners', () => {
+  test('within 1.5 points of the truth over 80 scenes of varied light and corners', () => {
     let worst = 0;
     let refused = 0;
-    for (let seed = 1; seed <= 200; seed += 1) {
+    for (let seed = 1; seed <= 80; seed += 1) {
       const scene = sceneOf(seed);
       const result = measured(scene);
       if (!result.defined) {
@@ -288,7 +288,7 @@ describe('green cover of drawn containers', () => {
       });
     }
     expect(worst).toBeLessThan(0.015);
-    expect(refused).toBeLessThanOrEqual(4);
+    expect(refused).toBeLessThanOrEqual(2);
   });
 
   test.each([

@@ -39,7 +39,11 @@ function heightOf({ own, last, variable }: StudentPotView): number | null {
 
 /** A pot with its plant, drawn to one scale with the others. */
 function PotCard({ pot, tallest, onOpen }: { pot: StudentPotView; tallest: number; onOpen: () => void }) {
-  const now = pot.own ? findingText(pot.own, pot.variable) : pot.isReadToday ? 'read' : say('toRead');
+  const now = pot.own
+    ? findingText(pot.own, pot.variable)
+    : pot.isReadToday
+      ? say('measuredToday')
+      : say('toRead');
   return (
     <button type="button" className={pot.isReadToday ? 'pot-card is-read' : 'pot-card'} onClick={onOpen}>
       <span className="pot-card-number">

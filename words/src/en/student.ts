@@ -123,6 +123,7 @@ export default {
   beASecondReaderReadOnceMore:
     'Be a second reader: read {which} once more, without looking at the first value.',
   toRead: 'to read',
+  measuredToday: 'measured',
   whoAreYou: 'Who are you?',
   nobodyIsInThisClassYetAsk: 'Nobody is in this class yet. Ask your teacher.',
   typeYourPin: '{displayName}, type your PIN',

@@ -2,8 +2,8 @@ import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { dayFromToday, planOf, startDraft } from './experiments.ts';
 import type { Client, TestServer } from './server.ts';
 
-/** The largest class that there can be: 400 pots, read on each of 365 days. */
-export const LARGEST = { pots: 400, days: 365 };
+/** The most pots that a class can have, read on each day of two terms. */
+export const LARGEST = { pots: 400, days: 180 };
 
 /** Makes an experiment of the largest class, or of a part of it; its readings are written straight into the database. */
 export async function largestClass(

@@ -54,7 +54,7 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
     const window = emergenceWindow(crop, seenFrom(plan, crop, facts), settings.temperatureC);
     const setting =
       window.defined && facts.rate
-        ? growthSetting(crop, facts.rate.share, window.value, scaleOf(plan))
+        ? growthSetting(crop, facts.rate.share, window.value, scaleOf(plan), potMlOf(plan))
         : window.defined
           ? UNKNOWN
           : window;
@@ -66,6 +66,11 @@ export function treatmentGrowth(plan: Plan, { crops, lots }: PlanSurroundings): 
 function seenFrom(plan: Plan, crop: Crop, facts: SeedFacts): Pick<SeedFacts, 'daysToEmergence'> {
   if (plan.conditions.hasSoil || !crop.daysToRadicle) return facts;
   return { daysToEmergence: crop.daysToRadicle };
+}
+
+/** Volume of the smallest pot of a plan in mL; 0 without soil. */
+function potMlOf({ conditions, containers }: Plan): number {
+  return conditions.hasSoil ? Math.min(...containers.map(({ cellMl }) => cellMl)) : 0;
 }
 
 function scaleOf(plan: Plan): LengthScale {

@@ -37,6 +37,8 @@ export interface GrowthSetting {
   readonly ratePerDay: number;
   /** Days from emergence to the fastest growth. */
   readonly daysToFastest: number;
+  /** What the plant does after its first weeks; without it, it stays on the curve of those. */
+  readonly later?: LaterGrowth;
   /** Plant-to-plant coefficient of variation of height, 0–1. */
   readonly plantCv: number;
   /** Share of that variation (of variances of logarithms) that plants of one pot have in common, 0–1; 0 when left out. */
@@ -46,6 +48,22 @@ export interface GrowthSetting {
   readonly scale: LengthScale;
   /** Which plant of a unit is read; the tallest when left out. */
   readonly plantRule?: 'tallest' | 'tagged' | 'mean';
+}
+
+/** A second logistic, from a day on. */
+export interface LaterGrowth {
+  /** Days from emergence after which it holds. */
+  readonly fromDays: number;
+  readonly finalHeightMm: number;
+  readonly ratePerDay: number;
+  readonly daysToFastest: number;
+}
+
+/** Height of a typical plant so many days after it came up, in mm. */
+export function typicalHeight(setting: GrowthSetting, daysUp: number): number {
+  const { finalHeightMm, ratePerDay, daysToFastest } =
+    setting.later && daysUp > setting.later.fromDays ? setting.later : setting;
+  return finalHeightMm / (1 + Math.exp(-ratePerDay * (daysUp - daysToFastest)));
 }
 
 /** A unit to be grown. */
@@ -70,9 +88,9 @@ export interface GrownReading {
 interface Plant {
   readonly emergesAt: number;
   readonly diesAt: number;
-  readonly final: number;
-  readonly rate: number;
-  readonly fastestAt: number;
+  /** Times a typical plant's height, and its pace through time. */
+  readonly size: number;
+  readonly pace: number;
 }
 
 /**
@@ -116,9 +134,8 @@ function plantsOf(unit: GrownUnit, setting: GrowthSetting, chance: RandomGenerat
     plants.push({
       emergesAt,
       diesAt: emergesAt + life,
-      final: setting.finalHeightMm * effect.finalHeight * size,
-      rate: setting.ratePerDay * effect.growthRate,
-      fastestAt: emergesAt + setting.daysToFastest / effect.growthRate,
+      size: effect.finalHeight * size,
+      pace: effect.growthRate,
     });
   }
   if (unit.keep === undefined || unit.keep >= plants.length) return plants;
@@ -138,19 +155,18 @@ function readUnit(
   if (up.length === 0) return { number, day, state: 'not_emerged', mm: null };
   const alive = up.filter((plant) => plant.diesAt > age);
   if (alive.length === 0) return { number, day, state: 'dead', mm: null };
-  const height = heightBy(setting.plantRule ?? 'tallest', alive, age);
+  const height = heightBy(setting, alive, age);
   const mark = nearestMark(Math.max(0, height + readerOffMm + slip), setting.scale);
   return { number, day, state: 'emerged', mm: toMillimetres(mark, setting.scale.unit) };
 }
 
-function heightBy(rule: 'tallest' | 'tagged' | 'mean', alive: readonly Plant[], age: number): number {
-  const heights = alive.map((plant) => heightAt(plant, age));
+function heightBy(setting: GrowthSetting, alive: readonly Plant[], age: number): number {
+  const { plantRule: rule = 'tallest' } = setting;
+  const heightAt = ({ size, pace, emergesAt }: Plant): number =>
+    size * typicalHeight(setting, pace * (age - emergesAt));
+  const heights = alive.map(heightAt);
   if (rule === 'tallest') return Math.max(...heights);
   if (rule === 'mean') return heights.reduce((sum, height) => sum + height, 0) / heights.length;
   const first = alive.reduce((early, plant) => (plant.emergesAt < early.emergesAt ? plant : early));
-  return heightAt(first, age);
-}
-
-function heightAt(plant: Plant, age: number): number {
-  return plant.final / (1 + Math.exp(-plant.rate * (age - plant.fastestAt)));
+  return heightAt(first);
 }

@@ -7,7 +7,9 @@ import {
   growExperiment,
   type GrowthSetting,
   growthSetting,
+  heightInPot,
   NO_EFFECT,
+  typicalHeight,
 } from './index.ts';
 
 const SOWN = calendarDay('2027-03-01');
@@ -47,6 +49,38 @@ describe('a growth setting', () => {
       const isFloored = daysToFastest === 3;
       expect(at21 / crop.heightAtDay21Mm!).toBeLessThanOrEqual(1.0001);
       if (!isFloored) expect(at21 / crop.heightAtDay21Mm!).toBeCloseTo(1, 6);
+    },
+  );
+
+  test('goes on after the third week, as high and as steep as it was, to what its pot allows', () => {
+    const sunflower = STARTING_CROPS.find(({ id }) => id === 'sunflower')!;
+    const window = sunflower.daysToEmergence!;
+    const found = growthSetting(sunflower, 1, window, SCALE, 450);
+    if (!found.defined) throw new Error(found.reason);
+    const setting = found.value;
+    const day21 = 21 - Math.sqrt(window.min * window.max);
+    const slope = (from: number) =>
+      (typicalHeight(setting, from + 0.001) - typicalHeight(setting, from)) / 0.001;
+    expect(typicalHeight(setting, day21 + 1e-9)).toBeCloseTo(typicalHeight(setting, day21), 4);
+    expect(slope(day21 + 1e-6) / slope(day21 - 0.002)).toBeCloseTo(1, 2);
+    // 2 m × (0.45 L ÷ 20 L) ^ 0.172 = 1.04 m
+    expect(heightInPot(2000, 450) / 1000).toBeCloseTo(1.041, 2);
+    expect(typicalHeight(setting, 400) / heightInPot(sunflower.matureHeightMm!, 450)).toBeCloseTo(1, 6);
+    expect(chanceReady(120, 400, { ...setting, deathPerDay: 0 })).toBeGreaterThan(0.95);
+    expect(heightInPot(300, 5000)).toBe(300);
+  });
+
+  test.each(STARTING_CROPS.filter((crop) => crop.heightAtDay21Mm !== null && crop.daysToEmergence !== null))(
+    'of $id never grows down, and never above the crop',
+    (crop) => {
+      for (const potMl of [0, 40, 450, 8000]) {
+        const found = growthSetting(crop, 1, crop.daysToEmergence!, SCALE, potMl);
+        if (!found.defined) throw new Error(found.reason);
+        const heights = Array.from({ length: 200 }, (_, day) => typicalHeight(found.value, day));
+        expect(heights.every((height, day) => day === 0 || height >= heights[day - 1]! - 1e-6)).toBe(true);
+        const most = Math.max(crop.matureHeightMm ?? Infinity, 1.05 * crop.heightAtDay21Mm!);
+        expect(heights.at(-1)!).toBeLessThanOrEqual(most * 1.0001);
+      }
     },
   );
 

@@ -6,8 +6,9 @@ export {
   type GrowthSetting,
   NO_EFFECT,
   type TreatmentEffect,
+  typicalHeight,
 } from './grow-experiment.ts';
-export { growthSetting } from './growth-setting.ts';
+export { growthSetting, heightInPot } from './growth-setting.ts';
 export {
   type Classroom,
   classroomFrom,

@@ -1,6 +1,6 @@
 import { gaussLegendre, integrate, normalCdf, normalDensity } from '../statistics/index.ts';
 import type { DayRange } from '../design/index.ts';
-import type { GrowthSetting } from './grow-experiment.ts';
+import { type GrowthSetting, typicalHeight } from './grow-experiment.ts';
 
 const RULE = gaussLegendre(80);
 const FAR = 6;
@@ -29,9 +29,7 @@ export function chanceReady(days: number, heightMm: number, setting: GrowthSetti
   const tallAfter = (emergedAt: number): number => {
     const alive = Math.exp(-setting.deathPerDay * (days - emergedAt));
     if (heightMm <= 0) return alive;
-    const typical =
-      setting.finalHeightMm /
-      (1 + Math.exp(-setting.ratePerDay * (days - emergedAt - setting.daysToFastest)));
+    const typical = typicalHeight(setting, days - emergedAt);
     return alive * (1 - normalCdf((Math.log(heightMm / typical) + sigma ** 2 / 2) / sigma));
   };
   if (spread === 0) return days >= middle ? setting.germination * tallAfter(middle) : 0;

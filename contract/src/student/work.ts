@@ -64,6 +64,10 @@ export interface SowingPotView {
   depthMm: number | null;
   /** What is given or set for it alone, in words; empty for nothing. */
   gets: string;
+  /** The same as it is done on sowing day. */
+  sowingGets: string;
+  /** What is ticked of it. */
+  items: readonly SowingItem[];
   ticked: SowingItem[];
   note: string;
 }

@@ -28,6 +28,14 @@ describe('with nothing to find, a class is told of something in about 1 of 20 cl
     ['eight treatments of three', { levels: [8], pots: 3 }],
     ['four treatments in three blocks', { levels: [4], pots: 3, hasBlocks: true }],
     ['two by two, four pots each', { levels: [2, 2], pots: 4 }],
+    [
+      'two of four, laid out evenly on a sill that leans by 12 %',
+      { levels: [2], pots: 4, sill: { rows: 2, columns: 4, lean: 0.12, isEven: true } },
+    ],
+    [
+      'three of five, laid out evenly on a sill that leans by 12 %',
+      { levels: [3], pots: 5, sill: { rows: 3, columns: 5, lean: 0.12, isEven: true } },
+    ],
   ])('%s', (_, situation) => {
     const found = share(situation, isTold);
     expect(found).toBeGreaterThan(0.02);

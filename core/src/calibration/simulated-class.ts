@@ -1,4 +1,5 @@
 import { calendarDay, randomGenerator, type RandomGenerator } from '../shared/index.ts';
+import { balancedLayout, placesOf as gridPlaces, standingsOf } from '../design/index.ts';
 import { compareTreatments, type Comparison, type Design } from '../comparison/index.ts';
 
 /** A design, and what is true of the plants in it. */
@@ -18,6 +19,18 @@ export interface Situation {
   /** Chance that a pot never comes up, and that one that came up dies, by level of the first factor. */
   readonly neverUp?: (level: number) => number;
   readonly dies?: (level: number) => number;
+  /** Where the pots stand; without it all places are alike. */
+  readonly sill?: Sill;
+}
+
+/** A container at a window, its first row at the glass. */
+export interface Sill {
+  readonly rows: number;
+  readonly columns: number;
+  /** How much taller plants grow at the glass than in the last row, as a share of the mean. */
+  readonly lean: number;
+  /** True where pots are laid out evenly, as a plan does; false where they are only shuffled. */
+  readonly isEven: boolean;
 }
 
 const SOWN = calendarDay('2026-03-01');
@@ -91,7 +104,23 @@ export function* simulatedClasses(
   }
 }
 
+/** What the place of each unit does to its plant, as a factor, in a layout of its own. */
+function placesOf({ sill, pots }: Situation, treatments: number, chance: RandomGenerator): number[] {
+  if (!sill) return Array.from({ length: treatments * pots }, () => 1);
+  const grid = { rows: sill.rows, columns: sill.columns, brightSide: 'top' as const };
+  const places = gridPlaces([grid]).slice(0, treatments * pots);
+  const groups = sill.isEven ? Object.values(standingsOf(places, [grid])) : [];
+  const factors: number[] = [];
+  for (const unit of balancedLayout(treatments, pots, groups, chance.integer(0, 4_294_967_295))) {
+    const { row } = places[unit.number - 1] as { row: number };
+    const share = sill.rows > 1 ? (row - 1) / (sill.rows - 1) : 0.5;
+    factors[unit.treatment * pots + unit.replicate - 1] = 1 + sill.lean * (0.5 - share);
+  }
+  return factors;
+}
+
 function readingsOf(situation: Situation, design: Design, chance: RandomGenerator) {
+  const places = placesOf(situation, design.treatments.length, chance);
   const { levels, effect = 0, together = 0, cv = 0.22, neverUp, dies, hasBlocks = false } = situation;
   const sigma = Math.sqrt(Math.log(1 + cv * cv));
   const levelsOf = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));
@@ -106,7 +135,8 @@ function readingsOf(situation: Situation, design: Design, chance: RandomGenerato
       MEAN_MM *
       (1 + (effect * first) / Math.max(1, (levels[0] ?? 1) - 1)) *
       (1 + (isLast ? together : 0)) *
-      (hasBlocks ? (blocks[index % situation.pots] ?? 1) : 1);
+      (hasBlocks ? (blocks[index % situation.pots] ?? 1) : 1) *
+      (places[index] ?? 1);
     const height = mean * Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
     return { ...shape, state: 'emerged' as const, value: Math.round(height / STEP_MM) * STEP_MM };
   });

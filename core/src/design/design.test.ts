@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import {
+  balancedLayout,
   blockedLayout,
   CONTAINER_GRIDS,
   CONTAINER_KINDS,
@@ -8,10 +9,18 @@ import {
   numberReplicates,
   placeCount,
   placeOf,
-  randomLayout,
+  placesOf,
+  STANDINGS,
+  standingsOf,
   STARTING_CROPS,
   treatmentCode,
+  unevennessOf,
 } from './index.ts';
+
+/** Rows of so many places, as one way to group them. */
+const rowsOf = (columns: number): string[][] => [
+  Array.from({ length: 72 }, (_, at) => String(Math.floor(at / columns))),
+];
 
 describe('layout', () => {
   const designs = fc.record({
@@ -23,7 +32,7 @@ describe('layout', () => {
   test('every treatment has its replicates, numbered from 1 in walking order', () => {
     fc.assert(
       fc.property(designs, ({ treatments, replicates, seed }) => {
-        const layout = randomLayout(treatments, replicates, seed);
+        const layout = balancedLayout(treatments, replicates, rowsOf(5), seed);
         expect(layout.map((unit) => unit.number)).toEqual(layout.map((_, index) => index + 1));
         for (let treatment = 0; treatment < treatments; treatment += 1) {
           const own = layout.filter((unit) => unit.treatment === treatment);
@@ -35,11 +44,54 @@ describe('layout', () => {
     );
   });
 
+  test.each([
+    ['two of four in 2 by 4', 2, 4, [[2, 4]]],
+    ['three of three in 2 by 5', 3, 3, [[2, 5]]],
+    ['three of four in 2 by 6', 3, 4, [[2, 6]]],
+    ['four of two in 2 by 4', 4, 2, [[2, 4]]],
+    ['two of three in 1 by 6', 2, 3, [[1, 6]]],
+    ['four of six in 4 by 6', 4, 6, [[4, 6]]],
+    ['three of fifteen in 5 by 9', 3, 15, [[5, 9]]],
+    [
+      'two of ten in two of 2 by 5',
+      2,
+      10,
+      [
+        [2, 5],
+        [2, 5],
+      ],
+    ],
+    ['twelve of five in 6 by 10', 12, 5, [[6, 10]]],
+  ] as const)(
+    '%s: no treatment has more of a row, column, side or container than it must',
+    (_, treatments, replicates, grids) => {
+      const containers = grids.map(([rows, columns]) => ({ rows, columns, brightSide: 'top' as const }));
+      const standings = standingsOf(placesOf(containers).slice(0, treatments * replicates), containers);
+      const orders = new Set<string>();
+      for (let seed = 0; seed < 60; seed += 1) {
+        const layout = balancedLayout(treatments, replicates, Object.values(standings), seed);
+        const order = layout.map(({ treatment }) => treatment);
+        orders.add(order.join());
+        for (const standing of STANDINGS)
+          expect([seed, unevennessOf(order, standings[standing])]).toEqual([seed, undefined]);
+      }
+      expect(orders.size).toBeGreaterThan(5);
+    },
+  );
+
+  test('unevenness is the treatment that has most more than its even share', () => {
+    expect(unevennessOf([0, 0, 0, 1, 1, 1], ['a', 'a', 'a', 'b', 'b', 'b'])).toEqual({
+      ...{ treatment: 0, place: 0, count: 3, even: 1.5 },
+    });
+    expect(unevennessOf([0, 1, 0, 1, 1, 0], ['a', 'a', 'a', 'b', 'b', 'b'])).toBeUndefined();
+    expect(unevennessOf([0, 0, 1, 1], ['', '', '', ''])).toBeUndefined();
+  });
+
   test('the same seed gives the same layout', () => {
     fc.assert(
       fc.property(designs, ({ treatments, replicates, seed }) => {
-        expect(randomLayout(treatments, replicates, seed)).toEqual(
-          randomLayout(treatments, replicates, seed),
+        expect(balancedLayout(treatments, replicates, rowsOf(5), seed)).toEqual(
+          balancedLayout(treatments, replicates, rowsOf(5), seed),
         );
       }),
     );
@@ -48,7 +100,7 @@ describe('layout', () => {
   test('seeds give different layouts, and each place sees each treatment', () => {
     const seen = Array.from({ length: 12 }, () => new Set<number>());
     for (let seed = 0; seed < 60; seed += 1) {
-      for (const unit of randomLayout(3, 4, seed)) seen[unit.number - 1]?.add(unit.treatment);
+      for (const unit of balancedLayout(3, 4, rowsOf(4), seed)) seen[unit.number - 1]?.add(unit.treatment);
     }
     for (const treatments of seen) expect(treatments.size).toBe(3);
   });

@@ -1,3 +1,4 @@
+export { type Standing, STANDINGS, standingsOf, type Unevenness, unevennessOf } from './balance.ts';
 export { ALSO_READ, type AlsoRead, alsoReadVariable, isOfSoil, scoresOf } from './also-read.ts';
 export {
   BRIGHT_SIDES,
@@ -29,12 +30,12 @@ export {
   type MeasuredSpread,
 } from './crop.ts';
 export {
+  balancedLayout,
   blockedLayout,
   type LaidOutUnit,
   layoutProblem,
   type LayoutProblem,
   numberReplicates,
-  randomLayout,
 } from './layout.ts';
 export { doublyTaken, type MoveEvent, placedOn, type UnitMove, type UnitPlace } from './moves.ts';
 export { isSamePart, type MergedPlan, mergePlans, type PlanPart } from './merge-plans.ts';
@@ -92,6 +93,7 @@ export {
   combinationKey,
   type ComparedGroup,
   comparedGroups,
+  grownCrops,
   differingAspects,
   levelAmount,
   MOST_LEVELS,
@@ -104,5 +106,6 @@ export {
   treatmentsOf,
   type TreatmentSettings,
 } from './treatments.ts';
+export { usualSteps, withUsualSteps } from './usual-steps.ts';
 export { type PlannedUnit, plannedUnits, sowingDayOf, unitsProblem } from './units.ts';
 export { startingSteps } from './starting-steps.ts';

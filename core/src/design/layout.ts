@@ -1,3 +1,4 @@
+import { excess } from './balance.ts';
 import { type RandomGenerator, randomGenerator, shuffled } from '../shared/index.ts';
 
 /** One unit of a layout: which treatment stands at which place number, and its replicate number within it. */
@@ -40,14 +41,97 @@ export function numberReplicates(order: readonly number[]): LaidOutUnit[] {
   });
 }
 
+/** Swaps that are tried for each unit before a layout stays as even as it has become. */
+const SWAPS_A_UNIT = 200;
+
 /**
- * A completely randomised layout: every order of the units is equally likely, and the same seed gives the
- * same order again.
+ * A balanced random layout: drawn by chance among those in which every treatment is as even over every group of places
+ * (rows, columns, steps from the bright side, containers) as whole pots allow, or as nearly so as the shape lets it
+ * (restricted randomisation: Youden 1972, Bailey 1983). It begins as a shuffle; then units swap places by chance, as long
+ * as nothing becomes less even. The same seed gives the same order again.
+ * @param groups for each way to group the places, what each unit's place has in common with others
  * @param seed whole number from 0 to 2³² − 1
  */
-export function randomLayout(treatments: number, replicates: number, seed: number): LaidOutUnit[] {
-  const order = Array.from({ length: treatments * replicates }, (_, index) => index % treatments);
-  return numberReplicates(shuffled(order, randomGenerator(seed)));
+export function balancedLayout(
+  treatments: number,
+  replicates: number,
+  groups: readonly (readonly string[])[],
+  seed: number,
+): LaidOutUnit[] {
+  const chance: RandomGenerator = randomGenerator(seed);
+  const units = treatments * replicates;
+  const order = shuffled(
+    Array.from({ length: units }, (_, index) => index % treatments),
+    chance,
+  );
+  const counters = groups.map((group) => new GroupCounts(order, group.slice(0, units), treatments));
+  const uneven = (): number => counters.reduce((sum, counter) => sum + counter.uneven, 0);
+  let least = uneven();
+  for (let swap = 0; least > 0 && swap < units * SWAPS_A_UNIT; swap += 1) {
+    const [first, second] = [chance.integer(0, units - 1), chance.integer(0, units - 1)];
+    if (order[first] === order[second]) continue;
+    const change = (): void => {
+      const [one, other] = [order[first] as number, order[second] as number];
+      for (const counter of counters) {
+        counter.move(one, first, second);
+        counter.move(other, second, first);
+      }
+      [order[first], order[second]] = [other, one];
+    };
+    change();
+    const now = uneven();
+    if (now > least) change();
+    else least = now;
+  }
+  return numberReplicates(order);
+}
+
+/** Counts of each treatment in each group of places, and how far all of them are from even. */
+class GroupCounts {
+  readonly #groupOf: readonly number[];
+  readonly #counts: Int32Array;
+  readonly #even: readonly number[];
+  uneven = 0;
+
+  constructor(
+    order: readonly number[],
+    groups: readonly string[],
+    private readonly treatments: number,
+  ) {
+    const names = [...new Set(groups)];
+    this.#groupOf = groups.map((group) => names.indexOf(group));
+    this.#even = names.map((_, at) => this.#groupOf.filter((group) => group === at).length / treatments);
+    this.#counts = new Int32Array(names.length * treatments);
+    for (const [at, treatment] of order.entries()) this.#count(this.#cell(treatment, at), 1);
+    for (let cell = 0; cell < this.#counts.length; cell += 1) this.uneven += this.#excessOf(cell);
+  }
+
+  /** Takes a unit of a treatment from the group of one place to that of another. */
+  move(treatment: number, from: number, to: number): void {
+    this.#add(this.#cell(treatment, from), -1);
+    this.#add(this.#cell(treatment, to), 1);
+  }
+
+  #add(cell: number, change: number): void {
+    this.uneven -= this.#excessOf(cell);
+    this.#count(cell, change);
+    this.uneven += this.#excessOf(cell);
+  }
+
+  #count(cell: number, change: number): void {
+    this.#counts[cell] = (this.#counts[cell] as number) + change;
+  }
+
+  #cell(treatment: number, place: number): number {
+    return (this.#groupOf[place] as number) * this.treatments + treatment;
+  }
+
+  /** Squared, so that what is far from even goes first. */
+  #excessOf(cell: number): number {
+    return (
+      excess(this.#counts[cell] as number, this.#even[Math.floor(cell / this.treatments)] as number) ** 2
+    );
+  }
 }
 
 /**

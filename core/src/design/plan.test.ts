@@ -1,25 +1,28 @@
 import { describe, expect, test } from '@jest/globals';
 import { calendarDay } from '../shared/index.ts';
 import {
+  type Aspect,
   comparedGroups,
+  type ContainerKind,
   differingAspects,
   INVESTIGATION_KINDS,
   PLAIN_LEVEL,
   type Plan,
   type PlanLevel,
   plannedUnits,
+  renamedChoices,
   seedFacts,
   type SeedLot,
-  startPlan,
   STARTING_CROPS,
-  type ContainerKind,
-  renamedChoices,
   startingSteps,
-  usualWaterMl,
+  startPlan,
   stepsFromBright,
   treatmentsOf,
   unitsProblem,
   usualContainer,
+  usualSteps,
+  usualWaterMl,
+  withUsualSteps,
 } from './index.ts';
 
 const SOW = calendarDay('2027-03-01');
@@ -81,6 +84,84 @@ describe('steps', () => {
     expect(inOrder('soil_free', 'bags', false).join(' ')).toMatch(/close the bag/);
     expect(inOrder('soil_free', 'jars', false).join(' ')).toMatch(/between glass and lining/);
     expect(inOrder('soil_free', 'egg_carton', false).join(' ')).not.toMatch(/bag|jar/);
+  });
+
+  test('of bags are those of bags, whatever fills the others', () => {
+    expect(inOrder('one_factor', 'bags').join(' ')).not.toMatch(/Fill every pot/);
+  });
+
+  const level = (name: string, changes: Partial<PlanLevel> = {}): PlanLevel => ({
+    ...PLAIN_LEVEL,
+    name,
+    ...changes,
+  });
+  const dosed = level('Lime', { dose: { material: 'lime', amount: 2, unit: 'g' } });
+  const planOf = (kind: Plan['kind'], aspect: Aspect, levels: PlanLevel[], reactionDays = 0): Plan => {
+    const started = startPlan({
+      kind,
+      question: 'Why?',
+      crop: STARTING_CROPS[0]!,
+      otherCrops: [],
+      sowOn: SOW,
+      lessonOn: LESSON,
+    });
+    const conditions = { ...started.conditions, reactionDays };
+    return { ...started, factors: [{ name: 'F', aspect, levels }], conditions };
+  };
+
+  test.each([
+    [
+      'a dose is given on sowing day',
+      planOf('one_factor', 'additive', [level('None'), dosed]),
+      /what its treatment needs/,
+      /mix on its label/,
+    ],
+    [
+      'a dose that was mixed in before is not given again',
+      planOf('one_factor', 'additive', [level('None'), dosed], 3),
+      /mix on its label/,
+      /what its treatment needs/,
+    ],
+    [
+      'pots of several mixes are filled with their own',
+      planOf('one_factor', 'medium', [level('A', { medium: 'sand' }), level('B', { medium: 'coir' })]),
+      /mix on its label/,
+      /what its treatment needs/,
+    ],
+    [
+      'waters that differ are not the same water',
+      planOf('one_factor', 'water', [level('A', { waterMl: 10 }), level('B', { waterMl: 30 })]),
+      /amount on its label/,
+      /same measured amount/,
+    ],
+    [
+      'nothing is given where nothing changes',
+      startPlan({
+        kind: 'watch',
+        question: 'Why?',
+        crop: STARTING_CROPS[0]!,
+        otherCrops: [],
+        sowOn: SOW,
+        lessonOn: LESSON,
+      }),
+      /Fill every pot/,
+      /what its treatment needs/,
+    ],
+  ])('%s', (_, plan, said, unsaid) => {
+    const texts = usualSteps(plan)
+      .map(({ text }) => text)
+      .join(' ');
+    expect(texts).toMatch(said);
+    expect(texts).not.toMatch(unsaid);
+  });
+
+  test('follow a change of the plan, until somebody changes them', () => {
+    const before = planOf('one_factor', 'additive', [level('None'), dosed]);
+    const usual = { ...before, steps: usualSteps(before) };
+    const after = { ...usual, conditions: { ...usual.conditions, reactionDays: 3 } };
+    expect(withUsualSteps(usual, after).steps).toEqual(usualSteps(after));
+    const own = { ...usual, steps: usual.steps.slice(1) };
+    expect(withUsualSteps(own, { ...after, steps: own.steps }).steps).toEqual(own.steps);
   });
 
   test('water is about a tenth of what a place holds, in steps of 5 mL', () => {

@@ -11,7 +11,7 @@ import type {
   PlanLevel,
   PlanMeasure,
 } from './plan.ts';
-import { startingSteps } from './starting-steps.ts';
+import { usualSteps } from './usual-steps.ts';
 import { PLAIN_LEVEL } from './treatments.ts';
 
 /** What a teacher says to begin with. */
@@ -238,7 +238,7 @@ export function startPlan(wish: StartWish): Plan {
   const { kind, question, crop, sowOn, lessonOn } = wish;
   const defaults = KINDS[kind];
   const ofDay21 = crop.heightAtDay21Mm === null ? GOAL_MM : crop.heightAtDay21Mm * GOAL_OF_DAY_21;
-  return {
+  const begun: Plan = {
     question,
     hypothesis: '',
     kind,
@@ -278,7 +278,7 @@ export function startPlan(wish: StartWish): Plan {
       ...defaults.conditions,
     },
     constants: defaults.constants,
-    steps: startingSteps(kind, { hasSoil: defaults.conditions?.hasSoil ?? true }, defaults.container),
+    steps: [],
     calendar: {
       meetingDays: [1, 2, 3, 4, 5],
       holidays: [],
@@ -291,4 +291,5 @@ export function startPlan(wish: StartWish): Plan {
     },
     prediction: { prompt: defaults.prompt ?? say('whatDoYouThinkWillHappen'), choices: defaults.choices },
   };
+  return { ...begun, steps: usualSteps(begun) };
 }

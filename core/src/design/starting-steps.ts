@@ -7,13 +7,17 @@ type Draft = readonly [when: ProtocolStep['when'], text: string, minutes?: numbe
 /** Putting the seeds in, which some kinds do in a way of their own. */
 const SEEDS_IN: Draft = ['sowing', say('putTheSeedsInAtTheAgreed')];
 
+const FILL: Draft = ['sowing', say('fillEveryPotToAFingerBelow')];
+const GIVE: Draft = ['sowing', say('giveEachPotWhatItsTreatmentNeeds')];
+const WATER: Draft = ['sowing', say('waterEachPotWithTheSameMeasured')];
+
 const SOIL: readonly Draft[] = [
   ['before', say('writeNumberTreatmentAndDateOnEvery')],
   ['before', say('mixOnePartOfWaterIntoFour'), 10],
-  ['sowing', say('fillEveryPotToAFingerBelow')],
-  ['sowing', say('giveEachPotWhatItsTreatmentNeeds')],
+  FILL,
+  GIVE,
   SEEDS_IN,
-  ['sowing', say('waterEachPotWithTheSameMeasured')],
+  WATER,
   ['sowing', say('setEveryPotInThePlaceThat')],
   ['sowing', say('washHands')],
   ['after', say('checkEveryClassDayWaterWhenThe')],
@@ -91,6 +95,32 @@ const OWN: Partial<Record<InvestigationKind, OwnSteps>> = {
   challenge: { after: [['after', say('holdTheMarkBesideThePotEvery')]] },
 };
 
+/** What differs between treatments in how pots are filled, given something and watered. */
+export interface StepDifferences {
+  /** True where a treatment has something to be given or set on sowing day. */
+  readonly isGiven: boolean;
+  /** True where doses are mixed into the soil days before. */
+  readonly isMixedBefore: boolean;
+  readonly hasOwnMix: boolean;
+  readonly hasOwnWater: boolean;
+}
+
+/** What a kind begins with, before anybody said what differs. */
+const ANYTHING: StepDifferences = {
+  ...{ isGiven: true, isMixedBefore: false, hasOwnMix: false, hasOwnWater: false },
+};
+
+/** Steps as they are done where treatments differ so. */
+function differing(
+  draft: Draft,
+  { isGiven, isMixedBefore, hasOwnMix, hasOwnWater }: StepDifferences,
+): Draft[] {
+  if (draft === FILL && (hasOwnMix || isMixedBefore)) return [['sowing', say('fillEveryPotWithItsOwnMix')]];
+  if (draft === GIVE && !isGiven) return [];
+  if (draft === WATER && hasOwnWater) return [['sowing', say('waterEachPotAsItsTreatmentSays')]];
+  return [draft];
+}
+
 const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: BAGS, jars: JARS };
 
 /**
@@ -101,13 +131,15 @@ export function startingSteps(
   kind: InvestigationKind,
   { hasSoil, startsAs = 'seed' }: Pick<Conditions, 'hasSoil' | 'startsAs'>,
   container: ContainerKind,
+  differences: StepDifferences = ANYTHING,
 ): ProtocolStep[] {
   const { before: own = [], seedsIn: sown = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
   const first = BEFORE_SETTING_IN[startsAs];
   const before = first ? [first, ...own] : own;
   const seedsIn = startsAs === 'seed' ? sown : [SET_IN[startsAs]];
-  const common = hasSoil ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
-  const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : [draft]));
+  // A closed bag holds a damp lining, whatever else is filled with soil.
+  const common = hasSoil && container !== 'bags' ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
+  const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : differing(draft, differences)));
   const inOrder = (['before', 'sowing', 'after'] as const).flatMap((when) =>
     [...before, ...usual, ...after].filter(([time]) => time === when),
   );

@@ -169,6 +169,11 @@ export function renamedChoices(choices: readonly string[], before: string, after
   return choices.map((choice) => choice.replace(whole, () => after.trim()));
 }
 
+/** Ids of the crops that a plan grows, in the order of its treatments; its own crop may not be among them. */
+export function grownCrops(plan: Parameters<typeof treatmentsOf>[0]): string[] {
+  return [...new Set(treatmentsOf(plan).map(({ settings }) => settings.cropId))];
+}
+
 /** Treatments that a plan's comparison takes together. */
 export interface ComparedGroup {
   readonly name: string;

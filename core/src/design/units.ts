@@ -1,11 +1,12 @@
 import { addDays, type CalendarDay } from '../shared/index.ts';
+import { standingsOf } from './balance.ts';
 import { placeCount, type PlaceInContainers, placesOf } from './container.ts';
 import {
+  balancedLayout,
   blockedLayout,
   type LaidOutUnit,
   layoutProblem,
   type LayoutProblem,
-  randomLayout,
 } from './layout.ts';
 import type { Plan } from './plan.ts';
 import { type PlanTreatment, treatmentsOf } from './treatments.ts';
@@ -27,15 +28,23 @@ export function sowingDayOf(plan: Pick<Plan, 'sowOn' | 'lessonOn'>, treatment: P
   return ageDays === null ? plan.sowOn : addDays(plan.lessonOn, -ageDays);
 }
 
+function laidOut(plan: Plan, places: readonly PlaceInContainers[], treatments: number): LaidOutUnit[] {
+  const { replicates, layoutSeed, containers } = plan;
+  if (plan.layoutMethod === 'blocks') return blockedLayout(treatments, replicates, layoutSeed);
+  const taken = places.slice(0, treatments * replicates);
+  const groups =
+    taken.length === treatments * replicates ? Object.values(standingsOf(taken, containers)) : [];
+  return balancedLayout(treatments, replicates, groups, layoutSeed);
+}
+
 /**
  * The units of a plan, laid out by its method and seed in walking order; units beyond the places are left
  * away. A layout by hand begins as a random one.
  */
 export function plannedUnits(plan: Plan): PlannedUnit[] {
   const treatments = treatmentsOf(plan);
-  const lay = plan.layoutMethod === 'blocks' ? blockedLayout : randomLayout;
   const places = placesOf(plan.containers);
-  return lay(treatments.length, plan.replicates, plan.layoutSeed).flatMap((unit, index) => {
+  return laidOut(plan, places, treatments.length).flatMap((unit, index) => {
     const place = places[index];
     const treatment = treatments[unit.treatment];
     return place && treatment ? [{ ...unit, ...place, sowOn: sowingDayOf(plan, treatment) }] : [];

@@ -9,8 +9,11 @@ import {
   type PlannedUnit,
   plannedUnits,
   PLAIN_LEVEL,
-  stepsFromBright,
+  type Standing,
+  STANDINGS,
+  standingsOf,
   treatmentsOf,
+  unevennessOf,
   unitsProblem,
   usualContainer,
 } from '../design/index.ts';
@@ -48,6 +51,7 @@ export function designFindings(plan: Plan): Finding[] {
     ...plan.factors.flatMap((factor, index) => control(plan, factor, index)),
     ...replication(plan),
     ...sharedPans(plan),
+    ...alignedChanges(plan),
     ...missingCombinations(plan),
   ];
 }
@@ -147,6 +151,10 @@ function replication(plan: Plan): Finding[] {
   const most = Math.max(...treatments.map((treatment) => seedsIn(plan, treatment.settings)));
   const mend = replicatesMend(plan, FEWEST_UNITS);
   const { replicates } = plan;
+  const each = fewestOfLevel(plan);
+  if (plan.factors.length > 1 && each >= FEWEST_UNITS) {
+    return [{ severity: 'weakens', facts: { code: 'too_few_of_combination', replicates, each }, mend }];
+  }
   if (replicates === 1 && most > 1) {
     return [{ severity: 'stops', facts: { code: 'seeds_as_replicates', seeds: most }, mend }];
   }
@@ -157,6 +165,17 @@ function replication(plan: Plan): Finding[] {
       mend,
     },
   ];
+}
+
+/** Units of the level, of any change, that has the fewest. */
+function fewestOfLevel(plan: Plan): number {
+  const grown = treatmentsOf(plan).map(({ levels }) => levels);
+  const counts = plan.factors.flatMap((_, at) =>
+    [...new Set(grown.map((levels) => levels[at]))].map(
+      (level) => grown.filter((levels) => levels[at] === level).length * plan.replicates,
+    ),
+  );
+  return Math.min(...counts);
 }
 
 /** More units, with another container of the first kind for those that do not fit. */
@@ -174,8 +193,33 @@ export function replicatesMend(plan: Plan, replicates: number): Mend {
   return { changes, cost: { units: treatments.length * more, seeds, days: 0 } };
 }
 
+/** Two changes of which each level of one is grown with one level of the other alone: nobody can say which did it. */
+function alignedChanges(plan: Plan): Finding[] {
+  const grown = treatmentsOf(plan).map(({ levels }) => levels);
+  return plan.factors.flatMap((factor, first) =>
+    plan.factors.slice(first + 1).flatMap((other, at): Finding[] => {
+      const pairs = grown.map((levels) => [levels[first], levels[first + 1 + at]] as const);
+      const [ones, others] = [0, 1].map((side) => new Set(pairs.map((pair) => pair[side])).size) as [
+        number,
+        number,
+      ];
+      const together = new Set(pairs.map(([one, two]) => `${one} ${two}`)).size;
+      if (ones < 2 || others < 2 || together > Math.max(ones, others)) return [];
+      const all = plan.factors.reduce((count, { levels }) => count * levels.length, 1);
+      const more = (all - grown.length) * plan.replicates;
+      return [
+        {
+          severity: 'stops',
+          facts: { code: 'aligned_changes', first: factor.name, second: other.name },
+          mend: { changes: { leftOut: [] }, cost: { units: more, seeds: 0, days: 0 } },
+        },
+      ];
+    }),
+  );
+}
+
 function missingCombinations(plan: Plan): Finding[] {
-  if (plan.factors.length < 2) return [];
+  if (plan.factors.length < 2 || alignedChanges(plan).length > 0) return [];
   const all = plan.factors.reduce((count, factor) => count * factor.levels.length, 1);
   const missing = all - treatmentsOf(plan).length;
   if (missing === 0) return [];
@@ -198,20 +242,49 @@ export type ReviewedUnit = PlannedUnit & { readonly team: string };
  */
 export function layoutFindings(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
   const treatments = treatmentsOf(plan);
-  if (treatments.length < 2 || units.length < 4) return [];
+  if (treatments.length < 2 || units.length < 2) return [];
   const found = linedUp(plan, units);
-  if (found.length === 0) return [{ severity: 'fine', facts: { code: 'layout_mixed' }, mend: null }];
-  return found;
+  if (found.length > 0) return found;
+  const uneven = mostUneven(plan, units);
+  if (uneven) return [uneven];
+  return [{ severity: 'fine', facts: { code: 'layout_mixed' }, mend: null }];
+}
+
+/** The treatment that has more of a row, a column, a side, a container or a team than whole pots make necessary. */
+function mostUneven(plan: Plan, units: readonly ReviewedUnit[]): Finding | undefined {
+  const order = units.map(({ treatment }) => treatment);
+  const teams = units.map(({ team }) => team);
+  const groups: [LinedUpWith, readonly string[]][] = [
+    ...STANDINGS.map((name): [Standing, readonly string[]] => [
+      name,
+      standingsOf(units, plan.containers)[name],
+    ]),
+    ...(new Set(teams).size > 1 ? ([['team', teams]] as [LinedUpWith, string[]][]) : []),
+  ];
+  const found = groups.flatMap(([name, group]) => {
+    const worst = unevennessOf(order, group);
+    return worst ? [{ name, ...worst }] : [];
+  });
+  const worst = found.sort((a, b) => b.count - b.even - (a.count - a.even))[0];
+  if (!worst) return undefined;
+  return {
+    severity: 'look',
+    facts: {
+      code: 'layout_uneven',
+      with: worst.name,
+      treatment: treatmentsOf(plan)[worst.treatment]?.name ?? '',
+      count: worst.count,
+      units: order.filter((treatment) => treatment === worst.treatment).length,
+    },
+    mend: worst.name === 'team' ? null : shuffleMend(plan),
+  };
 }
 
 function linedUp(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
   const names = units.map((unit) => String(unit.treatment));
   const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
   const places: [LinedUpWith, string[]][] = [
-    ['bright side', units.map((unit) => brightName(plan, unit))],
-    ['row', units.map((unit) => `${unit.container}/${unit.row}`)],
-    ['column', units.map((unit) => `${unit.container}/${unit.column}`)],
-    ['container', units.map((unit) => String(unit.container))],
+    ...STANDINGS.map((name): [Standing, string[]] => [name, [...standingsOf(units, plan.containers)[name]]]),
     ['team', units.map((unit) => unit.team)],
     ...(isLadder ? [] : ([['sowing day', units.map((unit) => unit.sowOn)]] as [LinedUpWith, string[]][])),
   ];
@@ -229,12 +302,7 @@ function vOf(finding: Finding): number {
   return finding.facts.code === 'lined_up' ? finding.facts.v : 0;
 }
 
-function brightName(plan: Plan, unit: PlannedUnit): string {
-  const container = plan.containers[unit.container];
-  return container ? String(stepsFromBright(unit, container)) : '';
-}
-
-/** The next shuffle of the plan that is not lined up with anything. */
+/** The next shuffle of the plan that is as even as its shape allows, and lined up with nothing. */
 function shuffleMend(plan: Plan): Mend | null {
   const layoutMethod = plan.layoutMethod === 'by_hand' ? 'random' : plan.layoutMethod;
   for (let step = 1; step <= SEEDS_TRIED; step += 1) {
@@ -249,13 +317,8 @@ function shuffleMend(plan: Plan): Mend | null {
 function isLinedUp(plan: Plan): boolean {
   const units = plannedUnits(plan);
   const names = units.map((unit) => String(unit.treatment));
-  const places = [
-    units.map((unit) => brightName(plan, unit)),
-    units.map((unit) => `${unit.container}/${unit.row}`),
-    units.map((unit) => `${unit.container}/${unit.column}`),
-    units.map((unit) => String(unit.container)),
-  ];
-  return places.some((where) => linedUpWith(names, where, units) !== undefined);
+  const standings = Object.values(standingsOf(units, plan.containers));
+  return standings.some((where) => linedUpWith(names, where, units) !== undefined);
 }
 
 /** The association of treatments with places, where it is more than chance would make it, or where it is complete. */

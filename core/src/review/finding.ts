@@ -105,6 +105,21 @@ export type FindingFacts =
   | { readonly code: 'dates_crossed' }
   | { readonly code: 'helper_missing'; readonly days: readonly CalendarDay[] }
   | { readonly code: 'missing_combinations'; readonly count: number }
+  | { readonly code: 'aligned_changes'; readonly first: string; readonly second: string }
+  | {
+      readonly code: 'too_few_of_combination';
+      readonly replicates: number;
+      /** Units of each level of the change that has the fewest. */
+      readonly each: number;
+    }
+  | {
+      readonly code: 'layout_uneven';
+      readonly with: LinedUpWith;
+      readonly treatment: string;
+      /** Units of the treatment in one place, of all that it has. */
+      readonly count: number;
+      readonly units: number;
+    }
   | { readonly code: 'unknown_figures'; readonly crop: string; readonly reason: UndefinedReason }
   | { readonly code: 'crop_caution'; readonly crop: string; readonly text: string }
   | { readonly code: 'unknown_material'; readonly material: string }

@@ -145,10 +145,55 @@ describe('the design check', () => {
     );
   });
 
-  test('shuffled layouts are called lined up about as rarely as chance makes them so', () => {
-    const seeds = Array.from({ length: 40 }, (_, layoutSeed) => layoutSeed);
-    const flagged = seeds.filter((layoutSeed) => codes(plan({ layoutSeed })).includes('lined_up')).length;
-    expect(flagged).toBeLessThan(9);
+  test('layouts of a plan are mixed, whatever the seed', () => {
+    for (let layoutSeed = 0; layoutSeed < 40; layoutSeed += 1) {
+      const found = review(plan({ layoutSeed })).map(({ facts }) => facts.code);
+      expect([layoutSeed, found.includes('layout_mixed')]).toEqual([layoutSeed, true]);
+    }
+  });
+
+  test.each([
+    ['each level of three in the bright row once too often', [3, 3], [0, 0, 0, 1, 1, 2, 1, 2, 2]],
+    ['AABB over AABB', [2, 4], [0, 0, 1, 1, 0, 0, 1, 1]],
+    ['four crops of two bags, two and two', [4, 2], [0, 0, 1, 1, 2, 2, 3, 3]],
+    ['two pots of one treatment on the bright side, two of the other behind', [2, 2], [0, 0, 1, 1]],
+  ])('%s is not called mixed, and a shuffle mends it', (_, [levels = 0, replicates = 0], order) => {
+    const columns = Math.ceil(order.length / 2);
+    const containers = [{ ...plan().containers[0]!, rows: 2, columns }];
+    const [factor] = plan().factors;
+    const named = Array.from({ length: levels }, (__, at) => ({
+      ...factor!.levels[0]!,
+      name: `L${at}`,
+      isControl: at === 0,
+    }));
+    const asked = plan({ replicates, containers, factors: [{ ...factor!, levels: named }] });
+    const units = plannedUnits(asked).map((unit, at) => ({ ...unit, treatment: order[at]!, team: '' }));
+    const found = reviewPlan({ plan: asked, units, today: TODAY, ...SURROUNDINGS });
+    const uneven = found.find(({ facts }) => facts.code === 'layout_uneven' || facts.code === 'lined_up');
+    expect(uneven).toBeDefined();
+    expect(found.map(({ facts }) => facts.code)).not.toContain('layout_mixed');
+    const after = review({ ...asked, ...uneven?.mend?.changes }).map(({ facts }) => facts.code);
+    expect(after).toContain('layout_mixed');
+  });
+
+  test('changes of which only two of four combinations are grown cannot be told from each other', () => {
+    const [factor] = plan().factors;
+    const two = [factor!, { ...factor!, name: 'Shade', aspect: 'light' as const }];
+    const aligned = mended(plan({ factors: two, leftOut: ['0.1', '1.0'] }), 'aligned_changes');
+    expect(aligned.left).not.toContain('aligned_changes');
+    expect(codes(plan({ factors: two, leftOut: ['0.1'] }))).not.toContain('aligned_changes');
+  });
+
+  test('crossed changes of one pot each can be compared by their levels', () => {
+    const [factor] = plan().factors;
+    const level = factor!.levels[0]!;
+    const levels = (count: number) =>
+      Array.from({ length: count }, (_, at) => ({ ...level, name: `L${at}`, isControl: at === 0 }));
+    const crossed = [3, 2, 2].map((count, at) => ({ ...factor!, name: `F${at}`, levels: levels(count) }));
+    const containers = [{ ...plan().containers[0]!, rows: 2, columns: 6 }];
+    const found = review(plan({ factors: crossed, replicates: 1, containers })).map(({ facts }) => facts);
+    expect(found).toContainEqual({ code: 'too_few_of_combination', replicates: 1, each: 4 });
+    expect(found.map(({ code }) => code)).not.toContain('too_few_units');
   });
 
   test('seeds too few, a packet that is dead, a packet that is certain', () => {

@@ -106,6 +106,9 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   water_far_off: { code: 'water_far_off', waterMl: 8, cellMl: 450, usualMl: 45 },
   helper_missing: { code: 'helper_missing', days: [day] },
   missing_combinations: { code: 'missing_combinations', count: 2 },
+  aligned_changes: { code: 'aligned_changes', first: 'Salt', second: 'Shade' },
+  too_few_of_combination: { code: 'too_few_of_combination', replicates: 1, each: 6 },
+  layout_uneven: { code: 'layout_uneven', with: 'row', treatment: 'Salty', count: 3, units: 3 },
   unknown_figures: { code: 'unknown_figures', crop: 'Moonflower', reason: 'no_crop_figures' },
   crop_caution: { code: 'crop_caution', crop: 'Pea', text: 'not to be eaten' },
   unknown_material: { code: 'unknown_material', material: 'blue powder' },
@@ -130,6 +133,12 @@ describe('findings in words', () => {
     [{ ...ALL_FACTS.too_few_units, replicates: 1 }, 'One pot of each treatment'],
     [{ ...ALL_FACTS.light_wrong, needs: 'dark' as const }, 'Lettuce needs the dark to come up'],
     [ALL_FACTS.missing_combinations, '2 combinations are not grown'],
+    [ALL_FACTS.aligned_changes, '“Salt” and “Shade” always change together'],
+    [ALL_FACTS.layout_uneven, '3 of 3 pots with “Salty” share one row'],
+    [
+      { ...ALL_FACTS.layout_uneven, with: 'bright side' as const },
+      '3 of 3 pots with “Salty” are equally far from the bright side',
+    ],
     [{ ...ALL_FACTS.helper_missing, days: [day, day] }, '2 days without anybody to water'],
   ])('%j', (facts, title) => {
     expect(findingWords(facts, STYLE).title).toBe(title);

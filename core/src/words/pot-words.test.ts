@@ -56,8 +56,24 @@ describe('what goes into a pot', () => {
     }));
     const sowings = sowingsOf(planned([{ name: 'Crop', aspect: 'crop', levels }]));
     expect(sowings).toEqual([
-      { crop: OAT.commonName, propagule: 'seed', seeds: 20, depthMm: OAT.sowingDepthMm, gets: '' },
-      { crop: PEA.commonName, propagule: 'seed', seeds: 2, depthMm: PEA.sowingDepthMm, gets: '' },
+      {
+        crop: OAT.commonName,
+        propagule: 'seed',
+        seeds: 20,
+        depthMm: OAT.sowingDepthMm,
+        gets: '',
+        sowingGets: '',
+        items: ['seeds', 'depth', 'label'],
+      },
+      {
+        crop: PEA.commonName,
+        propagule: 'seed',
+        seeds: 2,
+        depthMm: PEA.sowingDepthMm,
+        gets: '',
+        sowingGets: '',
+        items: ['seeds', 'depth', 'label'],
+      },
     ]);
   });
 
@@ -93,6 +109,25 @@ describe('what goes into a pot', () => {
       '2 pinches of salt',
       '1 tablet of salt',
       '0.5 g of salt',
+    ]);
+  });
+
+  test('a dose that was mixed in days before is not given again on sowing day', () => {
+    const level = { ...PLAIN_LEVEL, name: 'Lime', dose: { material: 'lime', amount: 2, unit: 'g' as const } };
+    const levels = [{ ...PLAIN_LEVEL, name: 'None', isControl: true }, level];
+    const started = planned([{ name: 'Lime', aspect: 'additive', levels }]);
+    const plan = { ...started, conditions: { ...started.conditions, reactionDays: 3 } };
+    const [none, limed] = sowingsOf(plan);
+    expect([none!.sowingGets, none!.items]).toEqual(['', ['seeds', 'depth', 'label']]);
+    expect([limed!.gets, limed!.sowingGets, limed!.items]).toEqual([
+      '2 g of lime',
+      '2 g of lime is in the mix already (add none)',
+      ['seeds', 'depth', 'label'],
+    ]);
+    const [, atOnce] = sowingsOf({ ...plan, conditions: { ...plan.conditions, reactionDays: 0 } });
+    expect([atOnce!.sowingGets, atOnce!.items]).toEqual([
+      '2 g of lime',
+      ['seeds', 'depth', 'treatment', 'label'],
     ]);
   });
 });

@@ -11,6 +11,7 @@ import {
   type SeedPosition,
   type StartForm,
 } from '../design/index.ts';
+import { SOWING_ITEMS, type SowingItem } from '../shared/index.ts';
 import { LIGHT_WORDS } from './plan-words.ts';
 
 /** What is put in, where it is no seed. */
@@ -41,6 +42,10 @@ export interface PotSowing {
   readonly depthMm: number | null;
   /** What is given or set for it alone: `10 mL compost tea + 1 tablet lime, in shade`; empty for nothing. */
   readonly gets: string;
+  /** The same as it is done on sowing day: a dose that was mixed in days before is not given again. */
+  readonly sowingGets: string;
+  /** What is ticked on sowing day: giving the treatment only where there is something to give or set. */
+  readonly items: readonly SowingItem[];
 }
 
 /** A dose as it is measured out: `10 mL compost tea`, `2 tablets`. */
@@ -65,15 +70,23 @@ export function potSowing(
   ];
   const { startsAs = 'seed', position = 'any' } = plan.conditions;
   const crop = known.crops.find(({ id }) => id === settings.cropId);
+  const lies = position === 'any' ? '' : POSITION_WORDS[position];
+  const isMixedIn = plan.conditions.reactionDays > 0 && doses !== '';
+  const dosesNow = isMixedIn ? say('isInTheMixAlready', { doses }) : doses;
+  const isGiven = (!isMixedIn && doses !== '') || others.some((part) => part !== false && part !== '');
   return {
     crop: crop?.commonName ?? '',
     propagule: startsAs === 'seed' ? (crop?.propagule ?? say('seedWord')) : START_FORM_WORDS[startsAs],
     seeds: seedsIn(plan, settings),
     depthMm: sowingDepth(plan, settings, known),
-    gets: [position === 'any' ? '' : POSITION_WORDS[position], doses, ...others]
-      .filter((part) => part !== false && part !== '')
-      .join(', '),
+    gets: joined([lies, doses, ...others]),
+    sowingGets: joined([lies, dosesNow, ...others]),
+    items: SOWING_ITEMS.filter((item) => item !== 'treatment' || isGiven),
   };
+}
+
+function joined(parts: readonly (string | false)[]): string {
+  return parts.filter((part) => part !== false && part !== '').join(', ');
 }
 
 /** What goes into the pots of an experiment that came without a plan. */
@@ -84,6 +97,6 @@ export function sowingWithoutPlan(
 ): PotSowing {
   return {
     ...{ crop: cropName, propagule: crop?.propagule ?? say('seedWord'), seeds },
-    ...{ depthMm: crop?.sowingDepthMm ?? null, gets: '' },
+    ...{ depthMm: crop?.sowingDepthMm ?? null, gets: '', sowingGets: '', items: SOWING_ITEMS },
   };
 }

@@ -228,6 +228,30 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('withoutEveryCombinationYouCannotSee'),
         say('growThemAll'),
       );
+    case 'aligned_changes':
+      return words(
+        say('alignedChanges', { first: facts.first, second: facts.second }),
+        say('alignedChangesMeaning', { first: facts.first, second: facts.second }),
+        say('growThemAll'),
+      );
+    case 'too_few_of_combination':
+      return words(
+        say('fewOfCombination', { replicates: facts.replicates }),
+        say('fewOfCombinationMeaning', { each: facts.each }),
+        say('use3PotsOfEach'),
+      );
+    case 'layout_uneven':
+      return words(
+        say('layoutUneven', {
+          treatment: facts.treatment,
+          count: facts.count,
+          units: facts.units,
+          with: LINED_UP_WORDS[facts.with],
+          isSide: facts.with === 'bright side' ? 'yes' : 'no',
+        }),
+        say('layoutUnevenMeaning'),
+        say('shuffleToAMixedLayout'),
+      );
     case 'unknown_figures':
       return words(
         say('noForecastFor', { lower: lower(facts.crop) }),

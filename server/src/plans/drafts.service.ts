@@ -18,6 +18,7 @@ import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
 import { planOf, wholePlan } from './plan-from-rows.ts';
 import { planRows, variablesOf } from './plan-rows.ts';
+import { cropFields } from './grown-crops.ts';
 
 const DAYS_TO_LESSON = 25;
 
@@ -76,7 +77,7 @@ export class Drafts {
   async insert(id: string, asked: Plan, teacher: KnownTeacher, study?: StudyPlace): Promise<void> {
     await this.store.refuseTooMany(teacher.id);
     const plan = await resolvePlan(this.source, asked, teacher.id);
-    const crop = await this.inventory.crop(plan.cropId, teacher);
+    const crop = await cropFields(this.inventory, plan, teacher);
     try {
       await inTransaction(this.source, async (manager) => {
         await manager.insert(Experiment, {
@@ -84,8 +85,7 @@ export class Drafts {
           teacherId: teacher.id,
           question: plan.question,
           hypothesis: plan.hypothesis,
-          cropId: crop.id,
-          cropName: crop.commonName,
+          ...crop,
           sowOn: firstSowing(plan),
           lessonOn: plan.lessonOn,
           replicates: plan.replicates,

@@ -20,6 +20,7 @@ import { Drafts } from './drafts.service.ts';
 import { InventoryService, resolvePlan } from '../inventory/index.ts';
 import { Experiment } from './experiment.entity.ts';
 import { ExperimentStore } from './experiment-store.ts';
+import { cropFields } from './grown-crops.ts';
 import { planOf } from './plan-from-rows.ts';
 import { saveDesign, saveNames } from './save-design.ts';
 import { saveVariables } from './save-variables.ts';
@@ -72,7 +73,7 @@ export class PlansService {
     if (problems.length > 0) throw invalidFields(problems);
     const owner = (await this.store.ownerOf(id)) ?? teacher.id;
     const plan = await resolvePlan(this.source, asked, owner);
-    const crop = await this.inventory.crop(plan.cropId, { id: owner });
+    const crop = await cropFields(this.inventory, plan, { id: owner });
     await this.store.change(id, version, async (manager, experiment) => {
       const stored = await this.store.load(id, manager);
       const isDraft = experiment.status === 'draft';
@@ -87,7 +88,7 @@ export class PlansService {
         question: plan.question,
         hypothesis: plan.hypothesis,
         lessonOn: plan.lessonOn,
-        ...(isDraft ? draftFields(plan, crop.id, crop.commonName) : {}),
+        ...(isDraft ? { ...crop, ...draftFields(plan) } : {}),
       });
       await manager.save(Experiment, { id, planDocument: plan });
       await saveVariables(manager, stored, plan);
@@ -205,10 +206,8 @@ export class PlansService {
   }
 }
 
-function draftFields(plan: Plan, cropId: string, cropName: string): Partial<Experiment> {
+function draftFields(plan: Plan): Partial<Experiment> {
   return {
-    cropId,
-    cropName,
     sowOn: firstSowing(plan),
     replicates: plan.replicates,
     seedsPerUnit: plan.seedsPerUnit,

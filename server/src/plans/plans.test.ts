@@ -1,5 +1,5 @@
 import type { ExperimentView } from '@bright-sprout/contract/plans';
-import { usualContainer } from '@bright-sprout/core/design';
+import { PLAIN_LEVEL, usualContainer } from '@bright-sprout/core/design';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { CROP, dayFromToday, factorOf, LOT, planOf, startDraft } from '../app/testing/experiments.ts';
@@ -98,6 +98,24 @@ describe('a draft', () => {
     expect(layout(second)).not.toBe(layout(first));
     expect(layout(third)).toBe(layout(first));
     expect(third.units.map(({ id }: { id: string }) => id)).toEqual(draft.units.map(({ id }) => id));
+  });
+
+  test('is headed by the crops that are grown, whatever the plan’s own crop is', async () => {
+    const draft = await startDraft(teacher, 'Which is first?');
+    const crops = (await teacher.get('/api/crops').expect(200)).body as { id: string; commonName: string }[];
+    const [first, second] = ['pea', 'onion'].map((id) => crops.find((crop) => crop.id === id)!);
+    const levels = [first!, second!].map(({ id, commonName }) => ({
+      ...PLAIN_LEVEL,
+      name: commonName,
+      cropId: id,
+    }));
+    const plan = planOf(draft, { cropId: 'oat', factors: [{ name: 'Crop', aspect: 'crop', levels }] });
+    const saved = await teacher.put(`/api/experiments/${draft.id}/plan`).send(plan).expect(200);
+    const { cropName, crop } = saved.body as ExperimentView;
+    expect([cropName, crop?.id]).toEqual([
+      `${first!.commonName} and ${second!.commonName.toLowerCase()}`,
+      'pea',
+    ]);
   });
 
   test('gets new units when its design changes, and keeps them when only words change', async () => {

@@ -1,5 +1,6 @@
 import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
+import { type Plan, renamedChoices } from '@bright-sprout/core/design';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { useSurroundings } from '../shared/experiment/index.ts';
@@ -9,13 +10,22 @@ import { usePlanEditor } from './plan-editor.tsx';
 
 /** A level's own crop, with the packet it comes from and its own number of seeds. */
 export function CropSetting({ path, label, disabled }: SettingProps) {
-  const { register, setValue, watch } = useFormContext<PlanRequest>();
+  const { register, getValues, setValue, watch } = useFormContext<PlanRequest>();
   const { plan, apply } = usePlanEditor();
   const { crops = [], lots = [] } = useSurroundings() ?? {};
   const ownCropId = watch(`${path}.cropId`);
   const cropId = ownCropId ?? plan.cropId;
   const packets = lots.filter((lot) => lot.cropId === cropId);
   const crop = register(`${path}.cropId`, CHOICE);
+  const nameOf = (id: string): string => crops.find((one) => one.id === id)?.commonName ?? '';
+  // A level that is called by its crop is called by the next one; a name that somebody typed stays.
+  const follow = (before: string, after: string): Partial<Plan> => {
+    const called = getValues(`${path}.name`);
+    if (before === '' || after === '' || called.trim().toLowerCase() !== before.toLowerCase()) return {};
+    setValue(`${path}.name`, after);
+    const prediction = getValues('prediction');
+    return { prediction: { ...prediction, choices: renamedChoices(prediction.choices, called, after) } };
+  };
   return (
     <>
       <Form.Select
@@ -24,7 +34,8 @@ export function CropSetting({ path, label, disabled }: SettingProps) {
         aria-label={say('crop2', { label })}
         onChange={(event) => {
           setValue(`${path}.lotId`, null);
-          void crop.onChange(event).then(() => apply({}));
+          const changes = follow(nameOf(cropId), nameOf(event.target.value || plan.cropId));
+          void crop.onChange(event).then(() => apply(changes));
         }}
       >
         <option value="">{say('thePlansCrop')}</option>

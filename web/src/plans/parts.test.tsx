@@ -1,11 +1,14 @@
 import type { PlanRequest } from '@bright-sprout/contract/plans';
-import { PLAIN_LEVEL } from '@bright-sprout/core/design';
+import { INVESTIGATION_KINDS, PLAIN_LEVEL } from '@bright-sprout/core/design';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { CheckSection } from './check-section.tsx';
+import { DaysSection } from './days-section.tsx';
 import { FactorsEditor } from './factors-editor.tsx';
 import { PotsSection } from './pots-section.tsx';
 import { PredictionEditor } from './prediction-editor.tsx';
 import { QuestionSection } from './question-section.tsx';
+import { RehearseSection } from './rehearse-section.tsx';
 import { SowingSection } from './sowing-section.tsx';
 import { StepsSection } from './steps-section.tsx';
 import { SuppliesSection } from './supplies-section.tsx';
@@ -86,6 +89,29 @@ describe('crops that come after the plan', () => {
     const crop = screen.getByRole<HTMLSelectElement>('combobox', { name: 'Level 2: crop' });
     await within(crop).findByRole('option', { name: 'Radish' });
     expect([crop.value, crop.selectedOptions[0]!.textContent]).toEqual(['lettuce', 'Lettuce']);
+  });
+});
+
+describe('a level that is called by its crop', () => {
+  test.each([
+    ['Lettuce', 'Radish'],
+    ['My own bed', 'My own bed'],
+  ])('called %s, is %s once another crop is chosen', async (called, next) => {
+    const levels = ['oat', 'lettuce'].map((cropId, at) => ({
+      ...{ ...PLAIN_LEVEL, name: at === 0 ? 'Oat' : called, cropId },
+    }));
+    const sent = renderPart(
+      <FactorsEditor />,
+      draftOf('crops', { factors: [{ name: 'Crop', aspect: 'crop', levels }] }),
+    );
+    fireEvent.change(screen.getByRole('combobox', { name: 'Level 2: crop' }), {
+      target: { value: 'radish' },
+    });
+    const { factors } = await lastPlan(sent, 1);
+    expect(factors[0]!.levels.map(({ name, cropId }) => [name, cropId])).toEqual([
+      ['Oat', 'oat'],
+      [next, 'radish'],
+    ]);
   });
 });
 
@@ -243,5 +269,25 @@ describe('the week board', () => {
     fireEvent.click(within(card).getByRole('checkbox', { name: 'Done' }));
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]!.body).toMatchObject({ doneOn: '2027-02-22' });
+  });
+});
+
+const PARTS = {
+  question: QuestionSection,
+  pots: PotsSection,
+  sowing: SowingSection,
+  supplies: SuppliesSection,
+  steps: StepsSection,
+  days: DaysSection,
+  check: CheckSection,
+  rehearse: RehearseSection,
+};
+
+describe.each(INVESTIGATION_KINDS)('a plan of kind %s', (kind) => {
+  test.each(Object.entries(PARTS))('shows whole words and figures in part %s', (_, Part) => {
+    renderPart(<Part />, draftOf(kind));
+    const { textContent } = document.body;
+    expect(textContent).toMatch(/[a-z]{3}/);
+    expect(textContent).not.toMatch(/NaN|undefined|null|\[object|Infinity/);
   });
 });

@@ -1,5 +1,5 @@
 import { PlanRequest } from '@bright-sprout/contract/plans';
-import { isSamePart, type Plan, type PlanPart } from '@bright-sprout/core/design';
+import { isSamePart, type Plan, type PlanPart, withUsualSteps } from '@bright-sprout/core/design';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import {
@@ -86,7 +86,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
         const sent = planIn(request);
         mutate({
           base: () => base.current,
-          plan: sent,
+          plan: isPlanted ? sent : withUsualSteps(base.current.plan, sent),
           onSaved: (saved) => {
             const before = base.current.plan;
             if (!isUndo && changedParts(before, saved.plan).length > 0) remember(before);
@@ -96,7 +96,7 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
           ...change,
         });
       })(),
-    [form, handleSubmit, mutate, remember],
+    [form, handleSubmit, mutate, remember, isPlanted],
   );
   const undo = useCallback(() => {
     if (!last) return;

@@ -7,8 +7,6 @@ import {
   type ContainerKind,
   placeCount,
   treatmentsOf,
-  isSamePart,
-  startingSteps,
   usualContainer,
   usualWaterMl,
 } from '@bright-sprout/core/design';
@@ -111,15 +109,13 @@ function ContainerEditor({ index }: { index: number }) {
     const containers = getValues('containers').map((one, at) =>
       at === index ? { ...usualContainer(kind), name: called, brightSide } : one,
     );
-    const { conditions, steps, kind: ofPlan } = getValues();
+    const { conditions } = getValues();
     const isOwnWater = conditions.waterMl !== usualWaterMl(container.cellMl);
-    const startsAlike = (of: ContainerKind) => startingSteps(ofPlan, conditions, of);
     apply({
       containers,
       ...(index > 0 || isOwnWater
         ? {}
         : { conditions: { ...conditions, waterMl: usualWaterMl(usualContainer(kind).cellMl) } }),
-      ...(index === 0 && isSamePart(steps, startsAlike(container.kind)) ? { steps: startsAlike(kind) } : {}),
     });
   };
   return (

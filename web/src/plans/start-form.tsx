@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/plans';
-import { isSamePart, START_FORMS, type StartForm, startingSteps } from '@bright-sprout/core/design';
+import { START_FORMS, type StartForm } from '@bright-sprout/core/design';
 import { POSITION_WORDS } from '@bright-sprout/core/words';
 import Form from 'react-bootstrap/Form';
 import { ChoiceInput, NumberInput } from './fields.tsx';
@@ -18,15 +18,12 @@ const FORM_WORDS: Record<StartForm, string> = {
 /** What is put into each place, and how it lies. Steps that were not changed follow. */
 export function StartFormFields() {
   const { plan, isPlanted, apply } = usePlanEditor();
-  const { conditions, kind, containers, steps } = plan;
+  const { conditions } = plan;
   const startsAs = conditions.startsAs ?? 'seed';
-  const vessel = containers[0]?.kind ?? 'pots';
   const change = (next: StartForm): void => {
     const changed = { ...conditions, startsAs: next };
-    const isUsual = isSamePart(steps, startingSteps(kind, conditions, vessel));
     apply({
       conditions: changed,
-      ...(isUsual ? { steps: startingSteps(kind, changed, vessel) } : {}),
       ...(next === 'seed' ? {} : { seedsPerUnit: plan.plantsPerUnit }),
     });
   };

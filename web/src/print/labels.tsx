@@ -111,7 +111,7 @@ function KitCard({
               <th scope="row">{unit.number}</th>
               <td>
                 <TreatmentLine treatment={treatmentOf(experiment, unit)} />
-                {sowingOf(unit).gets && <small>{sowingOf(unit).gets}</small>}
+                {sowingOf(unit).sowingGets && <small>{sowingOf(unit).sowingGets}</small>}
               </td>
               <td>
                 {sowingOf(unit).seeds} {seedsOf.size > 1 && sowingOf(unit).crop}

@@ -21,7 +21,7 @@ import {
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { Said, FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
 import { TakeBack } from './take-back.tsx';
-import { isReady, SowingSteps, TickAll, UnitSowing, useTicks } from './sowing-session.tsx';
+import { SowingSteps, TickAll, UnitSowing, useIsReady, useTicks } from './sowing-session.tsx';
 import './sowing.scss';
 
 /** Sow: the steps of the day, ticks for each pot, and the day the seeds went in. */
@@ -29,6 +29,7 @@ export default function SowStage() {
   const { experiment } = useExperiment();
   const label = usePotLabel();
   const ticks = useTicks();
+  const isReady = useIsReady(ticks);
   const [chosenId, setChosenId] = useState<string>();
   const isSown = experiment.status !== 'draft';
   const groups = sowingGroups(experiment);
@@ -40,7 +41,7 @@ export default function SowStage() {
   const chosen = units.find(({ id }) => id === chosenId);
   const stateOf = (unit: UnitView): string => {
     if (unit.sownOn !== null) return say('sown2');
-    if (isReady(ticks, unit)) return say('ready');
+    if (isReady(unit)) return say('ready');
     return say('seeds2', { seeds: sowingOf(unit).seeds });
   };
   return (
@@ -108,7 +109,7 @@ export default function SowStage() {
             {crop?.caution && <b>{capital(crop.caution)}. </b>}
             {say('nobodyTastesExperimentalPlants')}
           </aside>
-          <ReadyForm units={waiting.filter((unit) => isReady(ticks, unit))} all={waiting.length} />
+          <ReadyForm units={waiting.filter(isReady)} all={waiting.length} />
           {groups.map((group) => (
             <SowingForm key={group.sowOn} group={group} isOnly={groups.length === 1} />
           ))}

@@ -25,9 +25,11 @@ export function useTicks(): readonly TickView[] {
   return useWithWaitingTicks(useQuery(ticksQuery(experiment.id)).data ?? NO_TICKS, experiment.id);
 }
 
-/** True when everything of a unit's sowing is ticked. */
-export function isReady(ticks: readonly TickView[], unit: UnitView): boolean {
-  return SOWING_ITEMS.every((item) => ticks.some((tick) => tick.unitId === unit.id && tick.item === item));
+/** Tells whether everything of a unit's sowing is ticked. */
+export function useIsReady(ticks: readonly TickView[]): (unit: UnitView) => boolean {
+  const sowingOf = usePotSowing();
+  return (unit) =>
+    sowingOf(unit).items.every((item) => ticks.some((tick) => tick.unitId === unit.id && tick.item === item));
 }
 
 /** The steps of sowing day, large enough for the back of the room when they are thrown on the wall. */
@@ -60,7 +62,7 @@ export function SowingSteps() {
 export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly TickView[] }) {
   const { experiment } = useExperiment();
   const tick = useTick();
-  const { crop, propagule, seeds, depthMm, gets } = usePotSowing()(unit);
+  const { crop, propagule, seeds, depthMm, sowingGets, items } = usePotSowing()(unit);
   return (
     <section className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
       <h3>
@@ -82,13 +84,13 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
           deepText: deepText(depthMm),
         })}
       </p>
-      {gets && (
+      {sowingGets && (
         <p>
-          <b>{say('itGets', { gets })}</b>
+          <b>{say('itGets', { gets: sowingGets })}</b>
         </p>
       )}
       <div className="tick-row">
-        {SOWING_ITEMS.map((item) => {
+        {items.map((item) => {
           const done = ticks.find((one) => one.unitId === unit.id && one.item === item);
           return (
             <button
@@ -115,14 +117,18 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
 export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: readonly TickView[] }) {
   const { experiment } = useExperiment();
   const tick = useTick();
+  const sowingOf = usePotSowing();
+  const unitsWith = (item: SowingItem): UnitView[] =>
+    units.filter((unit) => sowingOf(unit).items.includes(item));
   const missing = (item: SowingItem): string[] =>
-    units
+    unitsWith(item)
       .filter((unit) => !ticks.some((one) => one.unitId === unit.id && one.item === item))
       .map(({ id }) => id);
   return (
     <div className="tick-all" role="group" aria-label={say('tickForAllPots')}>
-      {SOWING_ITEMS.map((item) => {
+      {SOWING_ITEMS.filter((item) => unitsWith(item).length > 0).map((item) => {
         const left = missing(item);
+        const all = unitsWith(item).length;
         return (
           <Button
             key={item}
@@ -133,8 +139,8 @@ export function TickAll({ units, ticks }: { units: readonly UnitView[]; ticks: r
           >
             {say('of', {
               sowingItemWords: SOWING_ITEM_WORDS[item],
-              unitsCount: units.length - left.length,
-              unitsCount2: units.length,
+              unitsCount: all - left.length,
+              unitsCount2: all,
             })}
           </Button>
         );

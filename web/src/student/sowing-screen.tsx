@@ -41,7 +41,7 @@ export function SowingScreen({
       ),
     onSettled: () => queries.invalidateQueries({ queryKey: sowingQuery.queryKey }),
   });
-  const done = sowing.pots.filter((pot) => SOWING_ITEMS.every((item) => pot.ticked.includes(item))).length;
+  const done = sowing.pots.filter((pot) => itemsOf(pot).every((item) => pot.ticked.includes(item))).length;
   return (
     <main className="sowing-screen">
       <Button variant="light" aria-label={say('backToMyPots')} onClick={onBack}>
@@ -97,13 +97,13 @@ function PotTicks({
         {deepText(pot.depthMm)}
         {pot.note && ` · ${pot.note}`}
       </p>
-      {pot.gets && (
+      {pot.sowingGets && (
         <p>
-          <b>{say('potGets', { gets: pot.gets })}</b>
+          <b>{say('potGets', { gets: pot.sowingGets })}</b>
         </p>
       )}
       <div className="tick-row">
-        {SOWING_ITEMS.map((item) => {
+        {itemsOf(pot).map((item) => {
           const isDone = pot.ticked.includes(item);
           return (
             <button
@@ -120,6 +120,11 @@ function PotTicks({
       </div>
     </section>
   );
+}
+
+/** What is ticked of a pot; pots that this device kept from an older version do not say. */
+function itemsOf({ items = SOWING_ITEMS }: Partial<Pick<SowingPotView, 'items'>>): readonly SowingItem[] {
+  return items;
 }
 
 /** The pots with the ticks that wait on this device. */

@@ -8,6 +8,8 @@ export default {
   writeNumberTreatmentAndDateOnEvery: 'Write number, treatment and date on every label, in pencil.',
   mixOnePartOfWaterIntoFour: 'Mix one part of water into four parts of dry mix, and let it soak.',
   fillEveryPotToAFingerBelow: 'Fill every pot to a finger below its rim.',
+  fillEveryPotWithItsOwnMix: 'Fill every pot with the mix on its label, to a finger below its rim.',
+  waterEachPotAsItsTreatmentSays: 'Water each pot with the amount on its label, measured.',
   giveEachPotWhatItsTreatmentNeeds: 'Give each pot what its treatment needs, by its label.',
   putTheSeedsInAtTheAgreed: 'Put the seeds in at the agreed depth and cover them.',
   liftEachSeedlingByALeaf:

@@ -240,11 +240,22 @@ export default {
   withoutEveryCombinationYouCannotSee:
     'Without every combination you cannot see whether the changes act together.',
   growThemAll: 'Grow them all',
+  alignedChanges: '“{first}” and “{second}” always change together',
+  alignedChangesMeaning:
+    'Every pot with another “{first}” also has another “{second}”, so you cannot tell which one made the difference. Grow the missing combinations, or change one thing only.',
+  fewOfCombination: '{replicates, plural, one {# pot} other {# pots}} of each combination',
+  fewOfCombinationMeaning:
+    'You can compare each change by itself, with {each} pots on each side. Whether one change depends on the other needs 3 pots of each combination.',
+  layoutUneven:
+    '{count} of {units} pots with “{treatment}” {isSide, select, yes {are equally far from the bright side} other {share one {with}}}',
+  layoutUnevenMeaning:
+    'Pots in one place get the same light and warmth. Spread every treatment as evenly as the places allow: shuffle, or swap a few pots.',
   noForecastFor: 'No forecast for {lower}',
   thereIsNoneBecauseGiveThePackets:
     'There is none because {undefinedWords}. Give the packet’s days and height in the seed drawer, if you know them.',
-  treatmentsAreWellMixed: 'Treatments are well mixed',
-  noTreatmentOwnsTheBrightSideA: 'No treatment owns the bright side, a row, a column or a container.',
+  treatmentsAreWellMixed: 'Treatments are evenly mixed',
+  noTreatmentOwnsTheBrightSideA:
+    'Over rows, columns, containers, teams and the bright side, every treatment has its even share, to within one pot.',
   costsPots: '{units, plural, one {# pot} other {# pots}} {way, select, more {more} other {fewer}}',
   costsSeeds: '{seeds, plural, one {# seed} other {# seeds}} {way, select, more {more} other {fewer}}',
   costsDays: '{days, plural, one {# day} other {# days}} {way, select, more {later} other {earlier}}',
@@ -253,6 +264,7 @@ export default {
   deep: ', {depthText} deep',
   onTheSurface3: 'on the surface',
   mm: '{mm} mm',
+  isInTheMixAlready: '{doses} is in the mix already (add none)',
   potsAre: '{rounded, plural, one {# pot is} other {# pots are}}',
   noClassWasRehearsed: 'No class was rehearsed.',
   of100ClassesToAsOnlyWere: '{share} of 100 classes ({low} to {high}, as only {classes} were grown)',

@@ -64,7 +64,12 @@ test('crops side by side have their own seeds, doses of two changes stand on lab
     .getByRole('button', { name: /^Pot \d+, .*3 seeds/ })
     .first()
     .click();
-  await expect(page.getByRole('region', { name: /^Sowing of pot/ })).toContainText('3 seeds of pumpkin');
+  const tapped = page.getByRole('region', { name: /^Sowing of pot/ });
+  await expect(tapped).toContainText('3 seeds of pumpkin');
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.getByRole('button', { name: /^Pot 9,/ }).click();
+  await expect(tapped).toBeInViewport();
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page
     .getByRole('link', { name: /labels/i })
     .first()

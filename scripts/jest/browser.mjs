@@ -23,6 +23,8 @@ function install() {
   for (const name of ['window', 'self']) {
     Object.defineProperty(globalThis, name, { value: globalThis, configurable: true, writable: true });
   }
+  // jsdom lays nothing out, so that nothing can be scrolled to.
+  window.Element.prototype.scrollIntoView ??= () => undefined;
   return Object.getOwnPropertyDescriptors(globalThis);
 }
 

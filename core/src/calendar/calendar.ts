@@ -1,5 +1,5 @@
 import { seedsIn } from '../amounts/index.ts';
-import { isBegun, type Plan } from '../design/index.ts';
+import { areSealed, isBegun, type Plan } from '../design/index.ts';
 import { addDays, type CalendarDay, daysBetween } from '../shared/index.ts';
 import { classDayFrom, classDayUpTo, isClassDay } from './class-days.ts';
 import { type PlanSurroundings, treatmentGrowth, type TreatmentGrowth } from './treatment-growth.ts';
@@ -97,13 +97,13 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
     put('sow', day, day, { key: isAll ? 'sow' : `sow-${index + 1}`, treatments: isAll ? [] : own });
   });
   if (firstCheck < plan.lessonOn) put('first_check', firstCheck, firstCheck);
-  if (plan.conditions.cover === 'until_up' && band) {
+  const isSealed = areSealed(plan.containers);
+  if (plan.conditions.cover === 'until_up' && band && !isSealed) {
     const middle = addDays(band.from, Math.round(daysBetween(band.from, band.to) / 2));
     put('uncover', middle, from(middle));
   }
   readingDays(plan, firstCheck).forEach((day, index) => put('read', day, day, { key: `read-${index + 1}` }));
   const pottingOn = putLater(plan, growths, firstSowing, band, put);
-  const isSealed = plan.containers.every(({ kind }) => kind === 'bags');
   const wateredFrom = isSealed ? pottingOn : firstSowing;
   if (wateredFrom !== undefined) putWatering(plan, wateredFrom, put);
   put('lesson', plan.lessonOn, plan.lessonOn);

@@ -62,6 +62,11 @@ export function usualWaterMl(cellMl: number): number {
   return Math.max(WATER_STEP_ML, Math.round((cellMl * WATER_SHARE) / WATER_STEP_ML) * WATER_STEP_ML);
 }
 
+/** True where every unit is a closed bag: nothing is covered, watered or set on a tray. */
+export function areSealed(containers: readonly Pick<PlanContainer, 'kind'>[]): boolean {
+  return containers.every(({ kind }) => kind === 'bags');
+}
+
 /** A place in a grid, counted from 1; row 1 is drawn on top. */
 export interface Place {
   readonly row: number;

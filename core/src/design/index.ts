@@ -1,6 +1,7 @@
 export { type Standing, STANDINGS, standingsOf, type Unevenness, unevennessOf } from './balance.ts';
 export { ALSO_READ, type AlsoRead, alsoReadVariable, isOfSoil, scoresOf } from './also-read.ts';
 export {
+  areSealed,
   BRIGHT_SIDES,
   type BrightSide,
   CONTAINER_GRIDS,

@@ -14,6 +14,8 @@ import type { Finding, Mend } from './finding.ts';
 /** Chance of being ready below which a plan is weak, and below which its lesson has nothing to show. */
 const READY_ENOUGH = 0.8;
 const HARDLY_READY = 0.2;
+/** An earlier day is offered where it brings so much more chance. */
+const LEAST_GAIN = 0.05;
 
 /** Faults of the dates: the wrong order, days without class, nothing to show at the lesson, dry weekends. Once sown, the sowing day is no longer judged. */
 export function dateFindings(
@@ -80,7 +82,7 @@ function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
 
 const PREPARATION = ['cold', 'treat_mix', 'soak'] as const;
 
-/** What must be done before sowing and would have to be begun before today: sowing and lesson move by as much. */
+/** What must be done before sowing and would have to be begun before today: sowing moves, and the lesson by as much where it would come too early. */
 function preparation(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
   if (plan.sowOn < today) return [];
   const { tasks } = planCalendar(plan, surroundings);
@@ -95,7 +97,10 @@ function preparation(plan: Plan, surroundings: PlanSurroundings, today: Calendar
   const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(plan.sowOn, sowOn)), plan.calendar);
   const severity = first.task === 'cold' ? 'stops' : 'weakens';
   const facts = { code: 'preparation_past', ...first } as const;
-  return [{ severity, facts, mend: dateMend(plan, { sowOn, lessonOn }) }];
+  const alone = dateMend(plan, { sowOn });
+  const ready = readiness(plan, surroundings, sowOn);
+  const isInTime = ready.defined && ready.value.chance >= READY_ENOUGH;
+  return [{ severity, facts, mend: alone && isInTime ? alone : dateMend(plan, { sowOn, lessonOn }) }];
 }
 
 /** Seeds are sorted before they are soaked, chilled or sown. */
@@ -127,7 +132,8 @@ function classAge(plan: Plan, ageDays: number | null): number | null {
 function dateMend(plan: Plan, changes: Partial<Pick<Plan, 'sowOn' | 'lessonOn'>>): Mend | null {
   const after = { ...plan, ...changes };
   if (after.lessonOn <= after.sowOn) return null;
-  const days = daysBetween(plan.sowOn, after.sowOn) + daysBetween(plan.lessonOn, after.lessonOn);
+  // Both moved by as much is one move, not two.
+  const days = daysBetween(plan.sowOn, after.sowOn) || daysBetween(plan.lessonOn, after.lessonOn);
   return { changes, cost: { units: 0, seeds: 0, days } };
 }
 
@@ -139,7 +145,9 @@ function lessonReady(plan: Plan, surroundings: PlanSurroundings, today: Calendar
   const latest = advice.defined ? (advice.value.latest ?? null) : null;
   const best = advice.defined ? advice.value.recommended : undefined;
   const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
-  const helps = best !== undefined && best < plan.sowOn && !isLadder;
+  const then = best === undefined ? found : readiness(plan, surroundings, best);
+  const isBetter = then.defined && then.value.chance >= chance + LEAST_GAIN;
+  const helps = best !== undefined && best < plan.sowOn && !isLadder && isBetter;
   return [
     {
       severity: chance < HARDLY_READY ? 'stops' : 'weakens',

@@ -251,6 +251,20 @@ describe('the design check', () => {
     expect(codes(plan())).not.toContain('preparation_past');
   });
 
+  test('a mend says the days that sowing moves, once; the lesson stays where there is time', () => {
+    const { conditions } = plan();
+    const waiting = plan({
+      conditions: { ...conditions, reactionDays: 3 },
+      lessonOn: calendarDay('2027-05-10'),
+    });
+    const { finding, after } = mended(waiting, 'preparation_past', calendarDay('2027-02-28'));
+    expect(after.lessonOn).toBe(waiting.lessonOn);
+    expect(finding.mend!.cost.days).toBe(daysBetween(waiting.sowOn, after.sowOn));
+    const cold = plan({ conditions: { ...conditions, coldDays: 30 } });
+    const both = mended(cold, 'preparation_past', calendarDay('2027-02-22'));
+    expect(both.finding.mend!.cost.days).toBe(daysBetween(cold.sowOn, both.after.sowOn));
+  });
+
   test('water far from what a place takes is said, and mended to a tenth', () => {
     const { conditions } = plan();
     const dry = plan({ conditions: { ...conditions, waterMl: 3 } });

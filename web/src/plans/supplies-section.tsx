@@ -1,7 +1,7 @@
 import { oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
 import { type Materials, materialsOf, POT_ON_ML, SETTLING, SPARE } from '@bright-sprout/core/amounts';
-import { type Crop, isBegun, type Plan, unitsProblem } from '@bright-sprout/core/design';
+import { areSealed, type Crop, isBegun, type Plan, unitsProblem } from '@bright-sprout/core/design';
 import { CONTAINER_WORDS, kitchenText, START_FORM_WORDS, volumeText } from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
 import { useState } from 'react';
@@ -68,10 +68,12 @@ export function SuppliesSection() {
       <Kit plan={plan} materials={materials} teams={teams} volume={volume} />
       <h2>{say('forTheRoom')}</h2>
       <ul className="kit">
-        <li>{say('trayUnderEachOfContainers', { containers: materials.containers })}</li>
+        {!areSealed(plan.containers) && (
+          <li>{say('trayUnderEachOfContainers', { containers: materials.containers })}</li>
+        )}
         <li>{say('binBagsAClothABroomA')}</li>
         <li>{say('theLayoutOfTheSillPrintedOr')}</li>
-        {plan.conditions.cover === 'until_up' && (
+        {plan.conditions.cover === 'until_up' && !areSealed(plan.containers) && (
           <li>{say('filmOrLidsForContainers', { containers: materials.containers })}</li>
         )}
         {plan.conditions.light === 'lamp' && (

@@ -34,7 +34,7 @@ export function HelperCard() {
           </li>
         ))}
       </ul>
-      {plan && (
+      {plan && due.some(({ code }) => code === 'water') && (
         <p>
           <Said by={say} code="waterMlForEachPotSlowlyOn" values={{ waterMl: plan.conditions.waterMl }} />
         </p>

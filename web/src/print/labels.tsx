@@ -4,7 +4,7 @@ import { deepText } from '@bright-sprout/core/words';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
-import { Said, QrCode, useJoinAddress } from '../shared/ui/index.ts';
+import { Said, QrCode, shortDay, useJoinAddress } from '../shared/ui/index.ts';
 
 /** Address that opens a pot on a tablet. */
 function potAddress(origin: string, code: string, unitId: string): string {
@@ -24,11 +24,14 @@ export function Labels({ code }: { code: string | undefined }) {
           <span>
             <TreatmentLine treatment={treatmentOf(experiment, unit)} />
             <small>
-              {sowingOf(unit).crop}
-              {unit.team && ` · ${unit.team}`}
+              {[cropBeside(treatmentOf(experiment, unit), sowingOf(unit).crop), unit.team]
+                .filter((part) => part !== '')
+                .join(' · ')}
             </small>
             {sowingOf(unit).gets && <small>{sowingOf(unit).gets}</small>}
-            <small>{say('sown')}</small>
+            <small>
+              {unit.sownOn === null ? say('sown') : say('sownOnShort', { day: shortDay(unit.sownOn) })}
+            </small>
           </span>
           {code && (
             <QrCode
@@ -41,6 +44,11 @@ export function Labels({ code }: { code: string | undefined }) {
       ))}
     </ul>
   );
+}
+
+/** The crop, unless the treatment is called by it. */
+function cropBeside({ name }: TreatmentView, crop: string): string {
+  return name.toLowerCase().includes(crop.toLowerCase()) ? '' : crop;
 }
 
 function TreatmentLine({ treatment }: { treatment: TreatmentView }) {

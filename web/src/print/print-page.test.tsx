@@ -52,6 +52,15 @@ describe('labels', () => {
     expect(labels[6]?.textContent).toContain('Oat · Newt');
   });
 
+  test('name a crop once, and the day on which their pot was sown', () => {
+    const [treatment, ...others] = experimentOf().treatments;
+    const units = experimentOf().units.map((unit) => ({ ...unit, sownOn: '2027-03-08' }));
+    open('labels', { treatments: [{ ...treatment!, name: 'Oat in the dark' }, ...others], units });
+    const label = screen.getAllByRole('listitem').find((one) => one.textContent!.includes('Oat in the dark'));
+    expect(label!.textContent!.match(/Oat/g)).toHaveLength(1);
+    expect(label!.textContent).toMatch(/sown .*8 Mar/);
+  });
+
   test('carry the way to their pot once a class runs the experiment, and say so before', () => {
     open('labels');
     expect(screen.getByText(/Give the experiment to a class/)).toBeTruthy();

@@ -195,7 +195,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
             ? isOnly
               ? say('putTheDayRight')
               : say('sown', { which })
-            : say('wereSownOn', { which })}
+            : say('wereSownOn', { which, count })}
           {!isOnly && sownOn === null && (
             <small> {say('plannedFor', { sowOn: shortDay(group.sowOn) })}</small>
           )}

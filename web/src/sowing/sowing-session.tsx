@@ -63,8 +63,13 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
   const { experiment } = useExperiment();
   const tick = useTick();
   const { crop, propagule, seeds, depthMm, sowingGets, items } = usePotSowing()(unit);
+  const section = useRef<HTMLElement>(null);
+  // On a phone the panel lies below the pots: what was tapped is shown.
+  useEffect(() => {
+    void section.current?.scrollIntoView({ block: 'nearest' });
+  }, [unit.id]);
   return (
-    <section className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
+    <section ref={section} className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>
       <h3>
         <TreatmentMark style={treatmentOf(experiment, unit).style} size={18} />{' '}
         <Said

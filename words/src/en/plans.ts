@@ -376,7 +376,7 @@ export default {
   teams: 'Teams',
   forTheRoom: 'For the room',
   trayUnderEachOfContainers:
-    'Tray under each of {containers, plural, one {the container} other {# containers}}',
+    'Tray under {containers, plural, one {the container} other {each of # containers}}',
   binBagsAClothABroomA: 'Bin bags, a cloth, a broom, a place to wash hands',
   theLayoutOfTheSillPrintedOr: 'The layout of the sill, printed or on the projector',
   filmOrLidsForContainers: 'Film or lids for {containers, plural, one {# container} other {# containers}}',

@@ -35,11 +35,11 @@ export default {
   fromThenOnPotsAndTreatmentsStay: 'From then on, pots and treatments stay as they are.',
   markTheReadyPotsAsSownToday:
     'Mark the {unitsCount} ready {unitsCount, plural, one {pot} other {pots}} as sown today',
-  allPots: 'All {count, plural, one {# pot} other {# pots}}',
+  allPots: '{count, plural, one {The pot} other {All # pots}}',
   potsOf: '{count, plural, one {# pot} other {# pots}} of {names}',
   putTheDayRight: 'Put the day right',
   sown: '{which}: sown',
-  wereSownOn: '{which} were sown on',
+  wereSownOn: '{which} {count, plural, one {was} other {were}} sown on',
   plannedFor: 'planned for {sowOn}',
   changeTheDayForAllPots: 'Change the day for all pots',
   changeTheDay: 'Change the day',

@@ -1,4 +1,5 @@
 import {
+  begunWith,
   type ContainerKind,
   PLAIN_LEVEL,
   type Plan,
@@ -68,8 +69,7 @@ export function wholePlan(plan: DemoPlan): Plan {
   if (!crop) throw new RangeError(`no starting crop is called ${plan.crop}`);
   const { question, sowOn, lessonOn, hypothesis, replicates, seedsPerUnit, scale } = plan;
   const levels = plan.levels.map((level) => ({ ...PLAIN_LEVEL, ...said(level) }));
-  return {
-    ...startPlan({ kind: 'one_factor', question, crop, otherCrops: [], sowOn, lessonOn }),
+  return begunWith(startPlan({ kind: 'one_factor', question, crop, otherCrops: [], sowOn, lessonOn }), {
     hypothesis,
     factors: [{ name: plan.factor, aspect: plan.aspect, levels }],
     replicates,
@@ -78,7 +78,7 @@ export function wholePlan(plan: DemoPlan): Plan {
     layoutSeed: plan.seed,
     measure: { variable: 'height', ...scale },
     ...plan.changes,
-  };
+  });
 }
 
 /** A level as a plan has it: what it really does is not for the plan to know. */

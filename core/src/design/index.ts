@@ -107,6 +107,6 @@ export {
   treatmentsOf,
   type TreatmentSettings,
 } from './treatments.ts';
-export { usualSteps, withUsualSteps } from './usual-steps.ts';
+export { begunWith, usualSteps, withUsualSteps } from './usual-steps.ts';
 export { type PlannedUnit, plannedUnits, sowingDayOf, unitsProblem } from './units.ts';
 export { startingSteps } from './starting-steps.ts';

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { calendarDay } from '../shared/index.ts';
 import {
+  begunWith,
   type Aspect,
   comparedGroups,
   type ContainerKind,
@@ -153,6 +154,25 @@ describe('steps', () => {
       .join(' ');
     expect(texts).toMatch(said);
     expect(texts).not.toMatch(unsaid);
+  });
+
+  test('of a plan that begins with changes follow these', () => {
+    const started = startPlan({
+      kind: 'one_factor',
+      question: 'Why?',
+      crop: STARTING_CROPS[0]!,
+      otherCrops: [],
+      sowOn: SOW,
+      lessonOn: LESSON,
+    });
+    const factors = planOf('one_factor', 'medium', [
+      level('A', { medium: 'sand' }),
+      level('B', { medium: 'coir' }),
+    ]).factors;
+    const begun = begunWith(started, { factors });
+    expect(begun.steps).toEqual(usualSteps({ ...started, factors }));
+    expect(begun.steps).not.toEqual(started.steps);
+    expect(begunWith(started, { steps: [] }).steps).toEqual([]);
   });
 
   test('follow a change of the plan, until somebody changes them', () => {

@@ -19,6 +19,11 @@ export function usualSteps(plan: Plan): ProtocolStep[] {
   });
 }
 
+/** A plan that was just begun, with changes, and the steps that follow from both. */
+export function begunWith(started: Plan, changes: Partial<Plan>): Plan {
+  return withUsualSteps(started, { ...started, ...changes });
+}
+
 /**
  * A changed plan with the steps that follow from it, as long as nobody changed the steps by hand.
  * @param before the plan that was changed, whose steps are compared with those that it would have by itself

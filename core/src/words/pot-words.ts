@@ -76,7 +76,7 @@ export function potSowing(
   const isGiven = (!isMixedIn && doses !== '') || others.some((part) => part !== false && part !== '');
   return {
     crop: crop?.commonName ?? '',
-    propagule: startsAs === 'seed' ? crop?.propagule || say('seedWord') : START_FORM_WORDS[startsAs],
+    propagule: startsAs === 'seed' ? (crop?.propagule ?? say('seedWord')) : START_FORM_WORDS[startsAs],
     seeds: seedsIn(plan, settings),
     depthMm: sowingDepth(plan, settings, known),
     gets: joined([lies, doses, ...others]),

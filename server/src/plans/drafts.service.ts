@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { StartRequest } from '@bright-sprout/contract/plans';
-import { type Plan, startPlan } from '@bright-sprout/core/design';
+import { begunWith, type Plan, startPlan } from '@bright-sprout/core/design';
 import { classDayFrom, SCHOOL_DAYS } from '@bright-sprout/core/calendar';
 import { addDays, type CalendarDay, daysBetween } from '@bright-sprout/core/shared';
 import { STARTING_TEMPLATES } from '@bright-sprout/core/templates';
@@ -139,7 +139,7 @@ export class Drafts {
       const crops = await this.inventory.crops(teacher);
       const { kind, changes } = shipped;
       const wish = { kind, question, crop, otherCrops: neighbours(crop.id, crops), sowOn, lessonOn };
-      return { ...startPlan(wish), ...changes };
+      return begunWith(startPlan(wish), changes);
     }
     const own = await this.source
       .getRepository(PlanTemplate)

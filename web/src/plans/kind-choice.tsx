@@ -7,6 +7,7 @@ import {
   type Plan,
   type PlanPart,
   startPlan,
+  usualSteps,
 } from '@bright-sprout/core/design';
 import { KIND_WORDS, PLAN_PART_WORDS } from '@bright-sprout/core/words';
 import { useState } from 'react';
@@ -52,7 +53,9 @@ export function KindChoice() {
     setWanted(undefined);
   };
   const begun = startOf(plan.kind);
-  const worked = begun ? OF_A_KIND.filter((part) => !isSamePart(plan[part], begun[part])) : [];
+  // Steps that followed the plan by themselves are nobody's work.
+  const usual = begun && { ...begun, steps: usualSteps(plan) };
+  const worked = usual ? OF_A_KIND.filter((part) => !isSamePart(plan[part], usual[part])) : [];
   return (
     <PlanField id="kind" label={say('kind')} error={undefined}>
       <Form.Select

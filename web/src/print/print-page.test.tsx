@@ -56,8 +56,8 @@ describe('labels', () => {
     const [treatment, ...others] = experimentOf().treatments;
     const units = experimentOf().units.map((unit) => ({ ...unit, sownOn: '2027-03-08' }));
     open('labels', { treatments: [{ ...treatment!, name: 'Oat in the dark' }, ...others], units });
-    const label = screen.getAllByRole('listitem').find((one) => one.textContent!.includes('Oat in the dark'));
-    expect(label!.textContent!.match(/Oat/g)).toHaveLength(1);
+    const label = screen.getAllByRole('listitem').find((one) => one.textContent.includes('Oat in the dark'));
+    expect(label!.textContent.match(/Oat/g)).toHaveLength(1);
     expect(label!.textContent).toMatch(/sown .*8 Mar/);
   });
 

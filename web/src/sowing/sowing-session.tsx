@@ -66,7 +66,7 @@ export function UnitSowing({ unit, ticks }: { unit: UnitView; ticks: readonly Ti
   const section = useRef<HTMLElement>(null);
   // On a phone the panel lies below the pots: what was tapped is shown.
   useEffect(() => {
-    void section.current?.scrollIntoView({ block: 'nearest' });
+    section.current?.scrollIntoView({ block: 'nearest' });
   }, [unit.id]);
   return (
     <section ref={section} className="unit-sowing" aria-label={say('sowingOfPot', { number: unit.number })}>

@@ -1,4 +1,5 @@
-export { replicatesMend, type ReviewedUnit } from './design-findings.ts';
+export { replicatesMend } from './design-findings.ts';
+export type { ReviewedUnit } from './layout-findings.ts';
 export {
   type Caution,
   CAUTIONS,

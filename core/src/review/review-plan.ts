@@ -3,9 +3,10 @@ import type { PlanSurroundings } from '../calendar/index.ts';
 import type { CalendarDay } from '../shared/index.ts';
 import { cautionFindings } from './cautions.ts';
 import { dateFindings } from './date-findings.ts';
-import { designFindings, layoutFindings, type ReviewedUnit } from './design-findings.ts';
+import { designFindings } from './design-findings.ts';
 import { type Finding, SEVERITIES } from './finding.ts';
 import { growingFindings } from './growing-findings.ts';
+import { layoutFindings, type ReviewedUnit } from './layout-findings.ts';
 
 /** What a plan is judged by. */
 export interface ReviewInput extends PlanSurroundings {

@@ -15,7 +15,10 @@ export async function cropFields(
   plan: Plan,
   owner: { readonly id: string },
 ): Promise<Pick<Experiment, 'cropId' | 'cropName'>> {
-  const crops = await Promise.all(grownCrops(plan).map((id) => inventory.crop(id, owner)));
+  // The plan's own crop is the owner's too, also where every level has another.
+  const [, ...crops] = await Promise.all(
+    [plan.cropId, ...grownCrops(plan)].map((id) => inventory.crop(id, owner)),
+  );
   const names = crops.map(({ commonName }, at) => (at === 0 ? commonName : lowerFirst(commonName)));
   const all = allOf(names);
   const main = crops.find(({ id }) => id === plan.cropId) ?? crops[0];

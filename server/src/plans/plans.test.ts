@@ -116,6 +116,8 @@ describe('a draft', () => {
       `${first!.commonName} and ${second!.commonName.toLowerCase()}`,
       'pea',
     ]);
+    const foreign = { ...plan, version: (saved.body as ExperimentView).version, cropId: uuid() };
+    await teacher.put(`/api/experiments/${draft.id}/plan`).send(foreign).expect(400);
   });
 
   test('gets new units when its design changes, and keeps them when only words change', async () => {

@@ -121,17 +121,25 @@ export function parseLength(text: string, scale: LengthScale): ParsedLength {
   };
 }
 
-function quarterText(amount: number): string {
-  const quarters = Math.round(amount * 4);
-  const sign = ['', '¼', '½', '¾'][quarters % 4] as string;
-  const whole = Math.floor(quarters / 4);
-  return whole === 0 && sign !== '' ? sign : `${whole}${sign}`;
+const SIXTEENTHS = 16;
+
+/** Inches as their whole and the fraction that rulers print, down to sixteenths: `2¼`, `⅜`, `2 3/16`. */
+function fractionText(amount: number): string {
+  const sixteenths = Math.round(amount * SIXTEENTHS);
+  const whole = Math.floor(sixteenths / SIXTEENTHS);
+  let [top, bottom] = [sixteenths % SIXTEENTHS, SIXTEENTHS];
+  if (top === 0) return String(whole);
+  for (; top % 2 === 0; bottom /= 2) top /= 2;
+  const plain = `${top}/${bottom}`;
+  const sign = Object.entries(FRACTION_SIGNS).find(([, text]) => text === plain)?.[0];
+  const between = sign ? '' : ' ';
+  return `${whole === 0 ? '' : `${whole}${between}`}${sign ?? plain}`;
 }
 
-/** A reading in the ruler's own marks, without the unit: `6.5`, `62`, `2¼`. */
+/** A reading in the ruler's own marks, without the unit: `6.5`, `62`, `2¼`, `2 3/16`. */
 export function markText(mm: number, scale: LengthScale): string {
   const amount = nearestMark(mm, scale);
-  if (scale.unit === 'in') return quarterText(amount);
+  if (scale.unit === 'in') return fractionText(amount);
   return amount.toFixed(decimals(scale.step));
 }
 

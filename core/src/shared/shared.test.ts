@@ -12,6 +12,7 @@ import {
   isCalendarDay,
   type LengthScale,
   lengthText,
+  LONGEST_MM,
   markText,
   nearestMark,
   parseLength,
@@ -23,6 +24,8 @@ import {
 const HALF_CM: LengthScale = { unit: 'cm', step: 0.5 };
 const CM_AND_MM: LengthScale = { unit: 'cm', step: 0.1 };
 const QUARTER_INCH: LengthScale = { unit: 'in', step: 0.25 };
+const EIGHTH_INCH: LengthScale = { unit: 'in', step: 0.125 };
+const SIXTEENTH_INCH: LengthScale = { unit: 'in', step: 0.0625 };
 const MM: LengthScale = { unit: 'mm', step: 1 };
 
 describe('calendar days', () => {
@@ -111,6 +114,15 @@ describe('lengths', () => {
     ['1/0', 'not_a_length'],
     ['6..2', 'not_a_length'],
     ['6 2', 'not_a_length'],
+    ['6 + x', 'not_a_length'],
+    ['x5.', 'not_a_length'],
+    ['5.x', 'not_a_length'],
+    ['5;', 'not_a_length'],
+    ['x.', 'not_a_length'],
+    ["6 of 2'", 'not_a_length'],
+    ['6 " tall', 'not_a_length'],
+    ['3001 cm', 'too_long'],
+    ['9'.repeat(400), 'not_a_length'],
     ['1e3', 'not_a_length'],
     ['NaN', 'not_a_length'],
     ['-3', 'negative'],
@@ -130,9 +142,27 @@ describe('lengths', () => {
     ["3'", 914.4],
     ['2⅜', 60.325],
     ['5/8"', 15.875],
+    ['2⅝', 66.675],
+    ['7/8', 22.225],
+    ['⅞', 22.225],
+    ['2   1/4', 57.15],
+    ['2 11 / 16', 68.2625],
+    ['1 10/ 16', 41.275],
+    ['12.', 304.8],
+    ['2 inches', 50.8],
+    ['2 inch', 50.8],
+    ['2″', 50.8],
+    ["2'6 in.", 762],
+    ["10'", 3048],
   ])('%s on a ruler of sixteenths is %d mm', (text, mm) => {
     const parsed = parseLength(text, { unit: 'in', step: 1 / 16 });
     expect(parsed.ok && parsed.mm).toBeCloseTo(mm, 3);
+  });
+
+  test('only a length beyond the longest is too long', () => {
+    expect(parseLength('3000 cm', CM_AND_MM)).toMatchObject({ ok: true, mm: LONGEST_MM });
+    expect(parseLength(`5' 3" in all`, CM_AND_MM)).toEqual({ ok: false, problem: 'not_a_length' });
+    expect(parseLength(`5'1" 3`, CM_AND_MM)).toEqual({ ok: false, problem: 'not_a_length' });
   });
 
   test('feet are read in a plan of centimetres too, and nonsense behind them is not', () => {
@@ -153,13 +183,22 @@ describe('lengths', () => {
     expect(markText(57.15, QUARTER_INCH)).toBe('2¼');
     expect(markText(12.7, QUARTER_INCH)).toBe('½');
     expect(markText(0, QUARTER_INCH)).toBe('0');
+    expect(markText(53.975, EIGHTH_INCH)).toBe('2⅛');
+    expect([1, 6, 10, 14].map((count) => markText((count * 25.4) / 16, SIXTEENTH_INCH))).toEqual([
+      '1/16',
+      '⅜',
+      '⅝',
+      '⅞',
+    ]);
+    expect(markText(55.5625, SIXTEENTH_INCH)).toBe('2 3/16');
+    expect(computedLengthText(10, { unit: 'cm', step: 0.05 })).toBe('1.00 cm');
     expect(computedLengthText(64.7, CM_AND_MM)).toBe('6.47 cm');
     expect(computedLengthText(64.7, MM)).toBe('64.7 mm');
     expect(computedLengthText(57.15, QUARTER_INCH)).toBe('2.25 in');
   });
 
   test('what is written is read back exactly', () => {
-    const scale = fc.constantFrom(HALF_CM, CM_AND_MM, QUARTER_INCH, MM);
+    const scale = fc.constantFrom(HALF_CM, CM_AND_MM, QUARTER_INCH, EIGHTH_INCH, SIXTEENTH_INCH, MM);
     fc.assert(
       fc.property(scale, fc.integer({ min: 0, max: 4000 }), (ruler, marks) => {
         const mm = toMillimetres(

@@ -4,10 +4,20 @@ import { ApiFailure, timeFor } from '../api/index.ts';
 import { Outbox } from './outbox.ts';
 
 const real = globalThis.fetch;
-let answers: (number | 'lost')[] = [];
+/** What the network does with each request: a status, a code of a refusal, or nothing at all. */
+let answers: (number | string)[] = [];
 let open: (() => void)[] = [];
 let limits: AbortSignal[] = [];
 let sent: { path: string; body: Record<string, unknown> }[] = [];
+
+const CODES: Record<number, string> = {
+  400: 'invalid_fields',
+  401: 'not_joined',
+  409: 'no_student',
+  429: 'too_many_tries',
+  503: 'database_unavailable',
+  507: 'storage_full',
+};
 
 beforeEach(() => {
   answers = [];
@@ -27,16 +37,9 @@ beforeEach(() => {
     if (answer === 'lost') return Promise.reject(new TypeError('Failed to fetch'));
     if (typeof body !== 'string' && answer === 200)
       return Promise.resolve(new Response(null, { status: 204 }));
-    const code = {
-      400: 'invalid_fields',
-      401: 'not_joined',
-      409: 'no_student',
-      429: 'too_many_tries',
-      503: 'database_unavailable',
-      507: 'storage_full',
-    }[answer];
+    const code = typeof answer === 'string' ? answer : CODES[answer];
     const content = code ? { code, message: `Refused: ${code}.`, fields: [] } : { id: 'kept' };
-    return Promise.resolve(Response.json(content, { status: answer }));
+    return Promise.resolve(Response.json(content, { status: typeof answer === 'number' ? answer : 409 }));
   }) as unknown as typeof fetch;
 });
 afterEach(() => {
@@ -75,16 +78,25 @@ describe('the outbox', () => {
     expect(Date.parse((sent[0]!.body.made as { sentAt: string }).sentAt)).toBeGreaterThan(0);
   });
 
-  test.each([['lost'], [503], [401], [409], [429], [507]] as const)(
-    'keeps what could not be sent: %s',
-    async (answer) => {
-      const store = memoryStore();
-      const outbox = new Outbox(store);
-      answers = [answer];
-      expect(await outbox.put(item('a'))).toEqual({ isSent: false });
-      expect((await store.items()).map(({ id, problem }) => [id, problem])).toEqual([['a', null]]);
-    },
-  );
+  test.each([
+    ['lost'],
+    ['server_error'],
+    ['database_unavailable'],
+    ['storage_full'],
+    ['too_busy'],
+    ['took_too_long'],
+    ['not_signed_in'],
+    ['not_joined'],
+    ['no_student'],
+    ['too_many_tries'],
+    ['upload_incomplete'],
+  ] as const)('keeps what could not be sent: %s', async (answer) => {
+    const store = memoryStore();
+    const outbox = new Outbox(store);
+    answers = [answer];
+    expect(await outbox.put(item('a'))).toEqual({ isSent: false });
+    expect((await store.items()).map(({ id, problem }) => [id, problem])).toEqual([['a', null]]);
+  });
 
   test('a refusal is said where it was typed, and is not kept', async () => {
     const outbox = new Outbox(memoryStore());
@@ -248,6 +260,146 @@ describe('the outbox', () => {
     close();
   });
 
+  test.each(['tick', 'tickPot', 'chooseStudent', 'keepPrediction', 'keepOwnPrediction', 'keepOwnVote'])(
+    'a change of mind passes none that is on its way: %s',
+    async (route) => {
+      const outbox = new Outbox(memoryStore());
+      opened(outbox, 'class c');
+      await settled(outbox);
+      const first = heldAtTheServer();
+      const put = outbox.put(item('a', { route }));
+      await waitUntil(() => first.isAsked());
+      const later = item('b', { route, madeAt: '2026-05-04T09:01:00.000Z' });
+      expect(await outbox.put(later)).toEqual({ isSent: false });
+      await settled(outbox);
+      expect(first.passed()).toBe(0);
+      first.answer();
+      expect(await put).toMatchObject({ isSent: true });
+      await waitUntil(() => outbox.items().length === 0);
+      expect(first.passed()).toBe(1);
+    },
+  );
+
+  test('a reading does not wait for another that is on its way', async () => {
+    const outbox = new Outbox(memoryStore());
+    const first = heldAtTheServer();
+    const put = outbox.put(item('a'));
+    await waitUntil(() => first.isAsked());
+    expect(await outbox.put(item('b', { madeAt: '2026-05-04T09:01:00.000Z' }))).toMatchObject({
+      isSent: true,
+    });
+    const tick = item('c', { route: 'tick', madeAt: '2026-05-04T09:02:00.000Z' });
+    expect(await outbox.put(tick)).toMatchObject({ isSent: true });
+    first.answer();
+    await put;
+  });
+
+  test('what was refused holds nothing up', async () => {
+    const outbox = new Outbox(memoryStore());
+    answers = ['lost', 400];
+    await outbox.put(item('a'));
+    opened(outbox, 'class c');
+    await settled(outbox);
+    expect(await outbox.put(item('b', { madeAt: '2026-05-04T09:01:00.000Z' }))).toMatchObject({
+      isSent: true,
+    });
+  });
+
+  test.each(['no_student', 'upload_incomplete', 'took_too_long'])(
+    'an item that is alone in its trouble lets the others go: %s',
+    async (code) => {
+      const outbox = new Outbox(memoryStore());
+      answers = ['lost', 'lost', code, 200];
+      await outbox.put(item('a'));
+      await outbox.put(item('b', { madeAt: '2026-05-04T09:01:00.000Z' }));
+      opened(outbox, 'class c');
+      await waitUntil(() => outbox.items().length === 1);
+      expect(outbox.items().map(({ id }) => id)).toEqual(['a']);
+    },
+  );
+
+  test('what was made at one moment goes in one order, whatever the store gives', async () => {
+    const store = memoryStore();
+    for (const id of ['c', 'a', 'b']) await store.putItem(item(id));
+    const outbox = new Outbox({ ...store, items: async () => [...(await store.items())].reverse() });
+    await waitUntil(() => outbox.items().length === 3);
+    expect(outbox.items().map(({ id }) => id)).toEqual(['a', 'b', 'c']);
+  });
+
+  test('is tried again as soon as the browser says that the network is back, until it is closed', async () => {
+    const outbox = new Outbox(memoryStore());
+    answers = ['lost', 'lost', 200];
+    await outbox.put(item('a'));
+    const close = opened(outbox, 'class c');
+    await waitUntil(() => sent.length === 2);
+    await settledOnce();
+    globalThis.dispatchEvent(new Event('online'));
+    await waitUntil(() => outbox.items().length === 0);
+    close();
+    answers = Array(9).fill('lost');
+    await outbox.put(item('b'));
+    const count = sent.length;
+    globalThis.dispatchEvent(new Event('online'));
+    await settledOnce();
+    expect(sent).toHaveLength(count);
+  });
+
+  test('what is asked for while it sends is sent as well', async () => {
+    const store = memoryStore();
+    const outbox = new Outbox(store);
+    opened(outbox, 'class c');
+    await settled(outbox);
+    await store.putItem(item('a'));
+    const first = heldAtTheServer();
+    const flushing = outbox.flush();
+    await waitUntil(() => first.isAsked());
+    await store.putItem(item('b', { madeAt: '2026-05-04T09:01:00.000Z' }));
+    void outbox.flush();
+    first.answer();
+    await flushing;
+    await waitUntil(() => outbox.items().length === 0);
+    expect(first.passed()).toBe(1);
+  });
+
+  test('another page hears what changes here, and one that went away hears nothing', async () => {
+    const store = memoryStore();
+    const [here, there] = [new Outbox(store), new Outbox(store)];
+    const heard: number[] = [];
+    const leave = there.subscribe(() => heard.push(there.items().length));
+    const closeThere = opened(there, 'teacher t');
+    opened(here, 'class c');
+    answers = Array(9).fill('lost');
+    await here.put(item('a'));
+    await waitUntil(() => heard.includes(1));
+    leave();
+    const count = heard.length;
+    await here.put(item('b'));
+    await waitUntil(() => there.items().length === 2);
+    expect(heard).toHaveLength(count);
+    closeThere();
+    await here.put(item('c'));
+    await settledOnce();
+    expect(there.items()).toHaveLength(2);
+  });
+
+  test('who asks no longer hears nothing of what is stored late', async () => {
+    const outbox = new Outbox(memoryStore());
+    const late: string[] = [];
+    const leave = outbox.onSent(({ id }) => late.push(id));
+    leave();
+    answers = ['lost'];
+    await outbox.put(item('a'));
+    opened(outbox, 'class c');
+    await settled(outbox);
+    expect([late, outbox.items()]).toEqual([[], []]);
+  });
+
+  test.each(['chooseStudent', 'keepPractice'])('says by itself who is meant: %s', async (route) => {
+    const outbox = new Outbox(memoryStore());
+    await outbox.put(item('a', { route }));
+    expect(sent[0]?.body).not.toHaveProperty('made');
+  });
+
   test('trying again sends the very same id', async () => {
     const outbox = new Outbox(memoryStore());
     const close = opened(outbox, 'class c');
@@ -401,6 +553,23 @@ test('time limits grow with what is sent', () => {
   expect(timeFor(65_536)).toBeGreaterThan(timeFor(0) + 20_000);
 });
 
+/** Holds the next request until it is told to answer; those after it pass. */
+function heldAtTheServer(): { isAsked: () => boolean; answer: () => void; passed: () => number } {
+  const network = globalThis.fetch;
+  let release: (() => void) | undefined;
+  let passed = 0;
+  globalThis.fetch = ((path: string, init: RequestInit) => {
+    if (release) {
+      passed += 1;
+      return network(path, init);
+    }
+    return new Promise((resolve) => {
+      release = () => resolve(network(path, init));
+    });
+  }) as typeof fetch;
+  return { isAsked: () => release !== undefined, answer: () => release?.(), passed: () => passed };
+}
+
 /** Opens an outbox, which is closed after the test whatever happens. */
 function opened(outbox: Outbox, owner: string): () => void {
   const close = outbox.openFor(owner);
@@ -414,6 +583,11 @@ async function settled(outbox: Outbox): Promise<void> {
     await outbox.flush();
     await new Promise((resolve) => setTimeout(resolve, 0));
   }
+}
+
+/** Waits until what was begun without waiting has been done. */
+function settledOnce(): Promise<void> {
+  return new Promise((resolve) => setTimeout(resolve, 20));
 }
 
 /** Refuses the first request of an entry with a code. */

@@ -123,7 +123,9 @@ export class Outbox {
       return { isSent: false };
     }
     try {
-      return { isSent: true, answer: await this.#sendAndRemove(item) };
+      const answer = await this.#sendAndRemove(item);
+      if (this.#items.length > 0) void this.flush();
+      return { isSent: true, answer };
     } catch (thrown) {
       if (isTransient(thrown)) return { isSent: false };
       await this.#remove(item.id);
@@ -173,6 +175,7 @@ export class Outbox {
   /** Gives true when there was no way to the server, so that the rest need not be tried. */
   async #sendAll(items: readonly OutboxItem[]): Promise<boolean> {
     for (const item of items) {
+      if (this.#items.some((one) => this.#onTheWay.has(one.id) && this.#isAhead(one, item))) continue;
       try {
         await this.#sendAndRemove(item);
         for (const listener of this.#sentListeners) listener(item);

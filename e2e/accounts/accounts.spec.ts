@@ -1,3 +1,6 @@
+import { say as sayAccounts } from '@bright-sprout/words/accounts';
+import { say as sayApp } from '@bright-sprout/words/app';
+import { say as sayExperiments } from '@bright-sprout/words/experiments';
 import { text } from 'node:stream/consumers';
 import { expect, expectAccessible, test } from '../support/test.ts';
 
@@ -43,7 +46,7 @@ test('another teacher’s experiment is not on my shelf, whatever its address', 
   await page.getByLabel('E-mail').fill(`stranger-${process.pid}@school.example`);
   await page.getByLabel(/Password/).fill('a long password');
   await page.getByRole('button', { name: 'Open an account', exact: true }).click();
-  await expect(page.getByText('This experiment is not on your shelf')).toBeVisible();
+  await expect(page.getByText(sayApp('thisExperimentIsNotOnYourShelf'))).toBeVisible();
   await page.close();
 });
 
@@ -57,7 +60,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   const email = /\S+@school\.example/.exec(await page.getByRole('main').innerText())?.[0] ?? '';
   await page.getByLabel('Password now').fill('a long password');
   await page.getByLabel('New password').fill('password1234');
-  await expect(page.getByText('Guessed soon: choose another.')).toBeVisible();
+  await expect(page.getByText(sayAccounts('guessedSoon'))).toBeVisible();
   await page.getByRole('button', { name: 'Change it' }).click();
   await expect(page.getByText('that is not a common one')).toBeVisible();
   await page.getByLabel('New password').fill('three quiet otters');
@@ -66,7 +69,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await expect(page.getByText('Your password is changed.')).toBeVisible();
   await expectAccessible(page);
 
-  await page.getByRole('button', { name: 'Save the file …' }).click();
+  await page.getByRole('button', { name: sayAccounts('saveTheFile') }).click();
   await page.getByLabel('Your password again').fill('three quiet otters');
   const coming = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Go on' }).click();
@@ -79,7 +82,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await other.getByLabel('E-mail').fill(email);
   await other.getByLabel('Password').fill('three quiet otters');
   await other.getByRole('button', { name: 'Sign in' }).click();
-  await other.getByRole('heading', { name: 'An empty shelf, and a question' }).waitFor();
+  await other.getByRole('heading', { name: sayExperiments('anEmptyShelfAndAQuestion') }).waitFor();
   await page.reload();
   await page.getByRole('button', { name: 'Sign out there' }).click();
   await expect(page.getByRole('button', { name: 'Sign out there' })).toHaveCount(0);
@@ -99,7 +102,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
 });
 
 test('an empty shelf offers a finished example to look into', async ({ teacher: page }) => {
-  await page.getByRole('button', { name: 'Look into a finished example' }).click();
+  await page.getByRole('button', { name: sayExperiments('lookIntoAnExample') }).click();
   await expect(page.locator('.headline')).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await expect(page.getByRole('link', { name: /^Example: / })).toBeVisible();

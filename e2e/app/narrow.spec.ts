@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, follow, openStage, test } from '../support/test.ts';
+import { expect, expectAccessible, follow, openStage, rests, test } from '../support/test.ts';
 
 /** Pages of an experiment behind links of its stages. */
 const PAGES = [
@@ -17,9 +17,6 @@ const PAGES = [
 ];
 
 const STAGES = ['Plan', 'Sow', 'Record', 'Compare', 'Teach'] as const;
-
-/** The page of a stage is fetched when it is opened; the one before stays until then. */
-const CHUNK_MS = 400;
 
 const SETTLED_MS = 5000;
 
@@ -90,7 +87,7 @@ test('every page fits a phone and a window at 200 %, and the head of an experime
   await expectEachFits('shelf');
   for (const path of ['classes', 'inventory', 'account', 'invited']) {
     await follow(page, `/${path}`);
-    await page.waitForTimeout(CHUNK_MS);
+    await rests(page);
     await expectEachFits(path);
     await inEach(page, (width) => expectAccessible(page, width === 390 ? 'all' : 'of the width'));
   }
@@ -99,7 +96,7 @@ test('every page fits a phone and a window at 200 %, and the head of an experime
   for (const stage of STAGES) {
     await openStage(page, stage);
     await page.waitForURL(new RegExp(`/${stage.toLowerCase()}`));
-    await page.waitForTimeout(CHUNK_MS);
+    await rests(page);
     await eachTab(page, (tab) => expectEachFits(`${stage} ${tab}`));
     await inEach(page, async (width) => {
       const head = await page.locator('.frame-head').boundingBox();
@@ -110,7 +107,7 @@ test('every page fits a phone and a window at 200 %, and the head of an experime
   const experiment = page.url().replace(/\/teach.*/, '');
   for (const address of PAGES) {
     await follow(page, `${experiment}/${address}`);
-    await page.waitForTimeout(CHUNK_MS);
+    await rests(page);
     // Paper is as wide as paper, and is shown in a box that scrolls.
     await expectEachFits(address);
     await expectAccessible(page);
@@ -136,7 +133,7 @@ test('on paper nothing is cut off, no chart or picture goes over a page, and wha
     await page.setViewportSize({ width: 1280, height: 900 });
     await page.emulateMedia({ media: 'screen' });
     await follow(page, `${experiment}/${address}`);
-    await page.waitForTimeout(CHUNK_MS);
+    await rests(page);
     await page.emulateMedia({ media: 'print' });
     for (const [sheet, width] of SHEETS) {
       await page.setViewportSize({ width, height: 1000 });

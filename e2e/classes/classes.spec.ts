@@ -1,3 +1,5 @@
+import { say as sayPlans } from '@bright-sprout/words/plans';
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
 import { expect, expectAccessible, openPart, test, follow } from '../support/test.ts';
 
 test('a class with a pasted roster gets teams by chance, and its pots evenly or by hand', async ({
@@ -29,7 +31,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await expect(page.locator('.team-names small')).toHaveText(['2', '2', '2']);
   await page.getByLabel('Display name of Ben').fill('Ada');
   await page.getByLabel('Display name of Ben').blur();
-  await expect(page.getByText('Another student has this name. Add an initial.')).toBeVisible();
+  await expect(page.getByText(sayRefusals('anotherStudentHasThisNameAddAn'))).toBeVisible();
   page.once('dialog', (dialog) => void dialog.accept());
   await page.getByRole('button', { name: 'Remove Eli for good' }).click();
   await expect(page.getByRole('heading', { name: '5 students, 3 teams' })).toBeVisible();
@@ -40,7 +42,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByLabel('Crop').selectOption({ label: 'Spinach' });
   await page.getByRole('button', { name: 'Plan it' }).click();
   await openPart(page, 'Pots');
-  await page.getByLabel('Class that runs it').selectOption({ label: '5b, 5 students' });
+  await page.getByLabel(sayPlans('classThatRunsIt')).selectOption({ label: '5b, 5 students' });
   await expect(page.getByRole('button', { name: 'Otters 4' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Badgers 3' })).toBeVisible();
   await page.getByRole('button', { name: 'Badgers 3' }).click();
@@ -52,7 +54,9 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await expect(page.getByRole('button', { name: 'Otters 3' })).toBeVisible();
   await openPart(page, 'Days');
   await page.getByText('When the class meets').click();
-  await expect(page.getByRole('group', { name: 'The class meets on' }).getByLabel('Tue')).not.toBeChecked();
+  await expect(
+    page.getByRole('group', { name: sayPlans('theClassMeetsOn') }).getByLabel('Tue'),
+  ).not.toBeChecked();
 
   await follow(page, '/classes');
   await page.getByRole('button', { name: 'Remove this class' }).click();

@@ -1,3 +1,6 @@
+import { say as sayReadings } from '@bright-sprout/words/readings';
+import { say as sayStudent } from '@bright-sprout/words/student';
+import type { Page } from '@playwright/test';
 import { joinOn, makeSchool } from '../support/school.ts';
 import {
   dayFromToday,
@@ -60,15 +63,15 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
     async () => (await navigator.serviceWorker.ready).active?.state === 'activated',
   );
   await tablet.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await tablet.waitForTimeout(1500);
+  await expect.poll(() => keptOn(tablet)).toContain('"pots"');
   await tablet.clock.setFixedTime(Date.now() - DAY_MS);
   await context.setOffline(true);
   await tablet.getByRole('button', { name: /^1 / }).click();
   await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
-  await tablet.getByLabel('How tall is the tallest plant?').fill('1.5');
+  await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill('1.5');
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(
-    tablet.getByRole('heading', { name: 'How many leaves, without the seed leaves?' }),
+    tablet.getByRole('heading', { name: sayReadings('howManyLeavesWithoutTheSeedLeaves') }),
   ).toBeVisible();
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
@@ -76,7 +79,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await expect(tablet.getByRole('heading', { name: /Pot 3/ })).toBeVisible();
   await tablet.reload();
   await expect(tablet.getByRole('heading', { name: /Pot 3/ })).toBeVisible();
-  await tablet.getByRole('button', { name: 'Back to my pots' }).click();
+  await tablet.getByRole('button', { name: sayStudent('backToMyPots') }).click();
   await expect(tablet.getByRole('button', { name: /1\.5 cm/ })).toBeVisible();
   await expect(tablet.getByText('3 waiting on this device')).toBeVisible();
   await expectAccessible(tablet);
@@ -92,7 +95,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
 
   await tablet.getByRole('button', { name: /^1 / }).click();
   await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
-  await tablet.getByLabel('How tall is the tallest plant?').fill('2');
+  await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill('2');
   await expect(tablet.getByText('0.5 cm more than on')).toBeVisible();
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await tablet.getByRole('button', { name: 'Keep it' }).click();
@@ -129,3 +132,17 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await expect(page.getByText('height: 1.5 cm')).toBeVisible();
   await context.close();
 });
+
+/** What the tablet wrote down of what it fetched, as text. */
+function keptOn(tablet: Page): Promise<string> {
+  return tablet.evaluate(
+    () =>
+      new Promise<string>((resolve) => {
+        const opening = indexedDB.open('bright-sprout');
+        opening.onsuccess = () => {
+          const asking = opening.result.transaction('kept').objectStore('kept').get('queries');
+          asking.onsuccess = () => resolve(JSON.stringify(asking.result ?? null));
+        };
+      }),
+  );
+}

@@ -1,3 +1,5 @@
+import { say as sayComparison } from '@bright-sprout/words/comparison';
+import { say as sayImports } from '@bright-sprout/words/imports';
 import type { Locator } from '@playwright/test';
 import { expect, expectAccessible, openStage, test } from '../support/test.ts';
 
@@ -25,7 +27,7 @@ test('the answer has its size first, at four reading levels, and never overclaim
 });
 
 test('the ribbon moves the comparison; a day without readings says so', async ({ demo: page }) => {
-  await page.getByText('The figures as a table').click();
+  await page.getByText(sayComparison('theFiguresAsATable')).click();
   const late = await page.locator('.figures-table').innerText();
   const radios = page.getByRole('radiogroup', { name: 'Day' });
   await radios
@@ -50,7 +52,7 @@ test('both rules for pots that are not up change n and say so', async ({ demo: p
   await page.getByRole('link', { name: 'Does seaweed' }).click();
   await page.getByRole('navigation', { name: 'Stages' }).waitFor();
   await openStage(page, 'Compare');
-  const rule = page.getByLabel('Pots with nothing up');
+  const rule = page.getByLabel(sayComparison('potsWithNothingUp'));
   await rule.selectOption({ label: 'only plants that are up' });
   await expect(page.locator('.how-sure')).toContainText(/Left out, not up yet: pot \d+ \(/);
   await rule.selectOption({ label: 'not up yet counts as 0' });
@@ -66,22 +68,24 @@ test('a pot is pointed out from the small sill', async ({ demo: page }) => {
 });
 
 test('the page meets WCAG 2.2 AA, with its table open', async ({ demo: page }) => {
-  await page.getByText('The figures as a table').click();
+  await page.getByText(sayComparison('theFiguresAsATable')).click();
   await expectAccessible(page);
 });
 
 test('before anything has a height there are words, and no empty axes', async ({ demo: page }) => {
   await page.getByRole('link', { name: 'To the shelf' }).click();
-  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+  await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles({
     name: 'waiting.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(
       'unit,treatment,sown,observed,state\n1,dry,2026-05-04,2026-05-06,not_up\n2,wet,2026-05-04,2026-05-06,not_up',
     ),
   });
-  await page.getByLabel('Pots with nothing up').selectOption({ label: 'only plants that are up' });
+  await page
+    .getByLabel(sayComparison('potsWithNothingUp'))
+    .selectOption({ label: 'only plants that are up' });
   await expect(page.locator('.headline')).toHaveText('None of 2 pots had come up by day 2.');
-  await expect(page.getByText('The curves begin with the first value.')).toBeVisible();
+  await expect(page.getByText(sayComparison('theCurvesBeginWithTheFirstValue'))).toBeVisible();
   await expect(page.locator('.figure')).toHaveCount(0);
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page.getByRole('button', { name: 'Take “waiting” off the shelf' }).click();

@@ -1,3 +1,7 @@
+import { say as sayComparison } from '@bright-sprout/words/comparison';
+import { say as sayExperiments } from '@bright-sprout/words/experiments';
+import { say as sayImports } from '@bright-sprout/words/imports';
+import { say as sayReadings } from '@bright-sprout/words/readings';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, expectAccessible, openStage, test } from '../support/test.ts';
@@ -6,7 +10,7 @@ const CROSSED = 'Does compost tea need lamp light to help marigolds?';
 
 async function openTab(page: Page, name: string): Promise<void> {
   await page
-    .getByRole('navigation', { name: 'Parts of the comparison' })
+    .getByRole('navigation', { name: sayComparison('partsOfTheComparison') })
     .getByRole('button', { name })
     .click();
 }
@@ -50,7 +54,7 @@ test('every tab of a crossed experiment says something, at the oldest and younge
 test('a chart has its figures and downloads: table, CSV, PNG and SVG', async ({ demo: page }) => {
   await openCompare(page, CROSSED);
   await openTab(page, 'Growth');
-  const card = page.getByRole('region', { name: 'Every pot and the means' });
+  const card = page.getByRole('region', { name: sayComparison('everyPotAndTheMeans') });
   await card.locator('.figure .main-svg').first().waitFor();
   await card.getByRole('button', { name: 'Table' }).click();
   await expect(card.getByRole('columnheader', { name: 'n pots' })).toBeVisible();
@@ -76,7 +80,7 @@ test('a chart has its figures and downloads: table, CSV, PNG and SVG', async ({ 
 test('labels are shuffled while the pile grows, and stop when asked', async ({ demo: page }) => {
   await openCompare(page, CROSSED);
   await openTab(page, 'Treatments');
-  const watch = page.getByRole('region', { name: 'Could it be luck? Shuffle and see' });
+  const watch = page.getByRole('region', { name: sayComparison('couldItBeLuckShuffleAndSee') });
   await watch.getByRole('button', { name: 'Shuffle the labels' }).click();
   await expect(watch.getByRole('status')).toContainText(/of 2,000 shuffles gave a gap at least as big/);
   await expect(watch.getByRole('button', { name: 'Again' })).toBeVisible();
@@ -86,13 +90,13 @@ test('setting a reading aside changes the answer, side by side, and putting it b
   teacher: page,
 }) => {
   // One of its own: others compare the demo's meanwhile.
-  await page.getByRole('button', { name: 'Look into a finished example' }).click();
+  await page.getByRole('button', { name: sayExperiments('lookIntoAnExample') }).click();
   await expect(page.locator('.headline')).toBeVisible();
   await openTab(page, 'Data');
   const table = page.getByRole('region', { name: 'All readings' });
   await table.getByLabel('Filter readings').fill('pot 4 ');
   const first = table.locator('tbody tr:not([aria-hidden])').first();
-  const reason = first.getByLabel('Reason for setting it aside');
+  const reason = first.getByLabel(sayReadings('reasonForSettingItAside'));
   // Rows are made anew while the table takes in the filter.
   await expect(async () => {
     if (!(await reason.isVisible())) await first.getByRole('button', { name: 'Set aside' }).click();
@@ -100,13 +104,13 @@ test('setting a reading aside changes the answer, side by side, and putting it b
   }).toPass();
   await reason.fill('the stem was broken');
   await first.getByRole('button', { name: 'Set aside' }).click();
-  const left = page.getByRole('region', { name: 'What is left out' });
+  const left = page.getByRole('region', { name: sayComparison('whatIsLeftOut') });
   await expect(left).toContainText('1 reading is set aside.');
   await expect(left.getByRole('columnheader', { name: 'with it', exact: true })).toBeVisible();
   await expect(page.locator('.missing-map .cell-aside')).toHaveCount(1);
   await table.getByLabel('Filter readings').fill('stem was broken');
   await table.getByRole('button', { name: 'Put it back' }).click();
-  await expect(left).toContainText('No reading is set aside.');
+  await expect(left).toContainText(sayComparison('noReadingIsSetAside'));
 });
 
 test('a conclusion is met with gentle notes, never refused, and a guess is counted by hand', async ({
@@ -118,7 +122,9 @@ test('a conclusion is met with gentle notes, never refused, and a guess is count
   const notes = page.locator('.claim-note');
   await expect(notes.first()).toContainText('it does not prove it');
   await expect(notes).toHaveCount(2);
-  await expect(page.getByLabel('The evidence, drafted from the numbers')).toHaveValue(/Open window: \d pots/);
+  await expect(page.getByLabel(sayComparison('theEvidenceDraftedFromTheNumbers'))).toHaveValue(
+    /Open window: \d pots/,
+  );
   await page.getByLabel('What we claim').fill('Under the hood our cucumbers were taller.');
   await expect(notes).toHaveCount(0);
   await page.getByRole('button', { name: 'Keep it' }).click();
@@ -158,7 +164,7 @@ test('classes are pooled as blocks; the printed page holds all; a bundle opens a
   await expect(page.locator('.headline').first()).toHaveText(answer);
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page
-    .getByLabel('CSV, spreadsheet or bundle')
+    .getByLabel(sayImports('csvSpreadsheetOrBundle'))
     .setInputFiles({ name: 'cucumbers.zip', mimeType: 'application/zip', buffer: zip });
   await page.waitForURL(/\/compare/);
   await expect(page.locator('.headline')).toHaveText(answer);

@@ -1,3 +1,4 @@
+import { say as sayImports } from '@bright-sprout/words/imports';
 import { join } from 'node:path';
 import type { Locator } from '@playwright/test';
 import { ROOT } from '@bright-sprout/scripts';
@@ -41,9 +42,9 @@ const TABLES: readonly Foreign[] = [
 
 for (const { file, tell, gives, course, answer } of TABLES) {
   test(`${file} of other people opens to its own figures`, async ({ teacher: page }) => {
-    await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles(join(FOLDER, file));
+    await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles(join(FOLDER, file));
     const dialog = page.getByRole('dialog');
-    await dialog.getByLabel('All sown on (if known)').fill('2026-04-27');
+    await dialog.getByLabel(sayImports('allSownOnIfKnown')).fill('2026-04-27');
     if (tell) await tell(dialog);
     await expect(dialog.getByRole('status')).toHaveText(`This gives ${gives}.`);
     const looks = dialog.getByRole('region', { name: /^What it would look like/ });

@@ -1,3 +1,7 @@
+import { say as sayComparison } from '@bright-sprout/words/comparison';
+import { say as sayExperiments } from '@bright-sprout/words/experiments';
+import { say as sayImports } from '@bright-sprout/words/imports';
+import { say as sayStatements } from '@bright-sprout/words/statements';
 import { expect, expectAccessible, test } from '../support/test.ts';
 
 function csv(lines: string[]) {
@@ -8,7 +12,7 @@ const HEAD = 'unit,treatment,sown,observed,value,unit_of_measure';
 
 test('a file with faults lists them by row and column, and stores nothing', async ({ teacher: page }) => {
   await page
-    .getByLabel('CSV, spreadsheet or bundle')
+    .getByLabel(sayImports('csvSpreadsheetOrBundle'))
     .setInputFiles(
       csv([
         HEAD,
@@ -27,7 +31,7 @@ test('a file with faults lists them by row and column, and stores nothing', asyn
   await expectAccessible(page);
   await dialog.getByRole('button', { name: 'Close' }).click();
   await page.reload();
-  await expect(page.getByRole('heading', { name: 'An empty shelf, and a question' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: sayExperiments('anEmptyShelfAndAQuestion') })).toBeVisible();
 });
 
 test('a small hand-made file becomes an experiment with its comparison', async ({ teacher: page }) => {
@@ -37,19 +41,19 @@ test('a small hand-made file becomes an experiment with its comparison', async (
         `${group * 3 + pot},${treatment},2026-03-02,2026-03-16,${group === 0 ? 8 + pot / 2 : 4 + pot / 2},cm`,
     ),
   );
-  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles(csv([HEAD, ...rows]));
+  await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles(csv([HEAD, ...rows]));
   await expect(page.locator('.headline')).toContainText(/4\.0 cm shorter than plants with shade on day 14/);
   await expect(page.getByText('n = 3 pots')).toHaveCount(2);
 });
 
 test('something that is no table is never opened', async ({ teacher: page }) => {
-  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+  await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles({
     name: 'photo.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]),
   });
   await expect(page.getByRole('dialog')).toContainText('This file has no rows of values.');
-  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+  await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles({
     name: 'photo.xlsx',
     mimeType: 'application/octet-stream',
     buffer: Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 1, 2]),
@@ -62,7 +66,7 @@ test('weights by group, from file to an analysis of variance with pairs', async 
   const rows = Object.entries(weights).flatMap(([group, values]) =>
     values.map((value) => `${value},${group}`),
   );
-  await page.getByLabel('CSV, spreadsheet or bundle').setInputFiles({
+  await page.getByLabel(sayImports('csvSpreadsheetOrBundle')).setInputFiles({
     name: 'weights.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(['weight,group', ...rows].join('\n')),
@@ -79,8 +83,8 @@ test('weights by group, from file to an analysis of variance with pairs', async 
   );
   await page.getByRole('button', { name: 'Treatments' }).click();
   await page.getByRole('button', { name: '14+', exact: true }).click();
-  const pairs = page.getByRole('region', { name: 'Every test of a pair' });
-  await expect(pairs).toContainText('One-way analysis of variance');
+  const pairs = page.getByRole('region', { name: sayComparison('everyTestOfAPair') });
+  await expect(pairs).toContainText(sayStatements('oneWayAnalysisOfVariance'));
   await expect(pairs).toContainText('F(2, 9) = 32.34, p < 0.001');
   await expect(pairs).toContainText('Tukey–Kramer');
 });
@@ -98,10 +102,10 @@ test('counts that are new at each check are added up, shown before they are open
     ),
   );
   await page
-    .getByLabel('CSV, spreadsheet or bundle')
+    .getByLabel(sayImports('csvSpreadsheetOrBundle'))
     .setInputFiles(csv(['dish,treatment,seeds sown,day,germinated', ...rows]));
   const dialog = page.getByRole('dialog');
-  await dialog.getByLabel('All sown on (if known)').fill('2026-03-02');
+  await dialog.getByLabel(sayImports('allSownOnIfKnown')).fill('2026-03-02');
   await expect(dialog.getByLabel('Each count is')).toHaveValue('new');
   const course = dialog.getByRole('region', { name: 'What it would look like' });
   await expect(course.getByRole('row', { name: /^Soaked/ })).toHaveText('Soaked0184554');

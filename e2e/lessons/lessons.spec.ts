@@ -1,3 +1,4 @@
+import { say as sayLessons } from '@bright-sprout/words/lessons';
 import { randomUUID } from 'node:crypto';
 import type { Browser, Page } from '@playwright/test';
 import { extractText, getDocumentProxy } from 'unpdf';
@@ -7,6 +8,7 @@ import {
   expectAccessible,
   openStage,
   otherContext,
+  rests,
   test,
   follow,
 } from '../support/test.ts';
@@ -102,7 +104,7 @@ test('the demo has a lesson ready: every board says something true to its data, 
     .getByRole('radio', { name: /^Line-up/ })
     .click();
   await expect(page.getByRole('heading', { name: /^Shortest to tallest, day \d+$/ })).toBeVisible();
-  const row = page.getByRole('group', { name: 'Plants in a row' }).getByRole('button');
+  const row = page.getByRole('group', { name: sayLessons('plantsInARow') }).getByRole('button');
   await expect(row).toHaveCount(12);
   await expect(row.last()).toHaveAccessibleName(/dead/);
   await page.getByRole('button', { name: 'Hide treatments' }).click();
@@ -125,16 +127,13 @@ test('a lesson is put in order by keys, changed, kept over a reload, and taken b
   await page.keyboard.press('Alt+ArrowRight');
   const moved = [before[1], before[0], ...before.slice(2)];
   await expect.poll(() => names(page)).toEqual(moved);
-  await page.getByLabel('Note for me (never shown)').fill('Bring the tray');
+  await page.getByLabel(sayLessons('noteForMe')).fill('Bring the tray');
   await page.getByLabel('Leave out').check();
-  await page.getByRole('button', { name: 'one of your own' }).click();
+  await page.getByRole('button', { name: sayLessons('oneOfYourOwn') }).click();
   await page.getByLabel('Heading').fill('Water first');
-  const saved = page.waitForResponse(
-    (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/lesson'),
-  );
+  const saved = lessonSaved(page, 'Then sit down.');
   await page.getByLabel('Words', { exact: true }).fill('Then sit down.');
-  expect((await saved).status()).toBe(200);
-  await page.waitForTimeout(900);
+  await saved;
   await page.reload();
   await expect.poll(() => names(page)).toEqual([moved[0], moved[1], 'Water first', ...moved.slice(2)]);
   await expect(
@@ -157,7 +156,7 @@ test('what is typed is there after leaving at once, and after leaving without ne
   const { id } = await prepare(page);
   await follow(page, `/experiments/${id}/compare`);
   await page.locator('.headline').first().waitFor();
-  const note = page.getByLabel('Note for me (never shown)');
+  const note = page.getByLabel(sayLessons('noteForMe'));
   const leaveAndReturn = async (): Promise<void> => {
     await openStage(page, 'Compare');
     await page.locator('.headline').first().waitFor();
@@ -180,7 +179,7 @@ test('what is typed is there after leaving at once, and after leaving without ne
   expect((await saved).status()).toBe(200);
   await page.reload();
   await expect(note).toHaveValue('Network again');
-  await expect(page.getByText('This lesson was changed on another device.')).toHaveCount(0);
+  await expect(page.getByText(sayLessons('lessonChangedElsewhere'))).toHaveCount(0);
 });
 
 test('two devices that change one lesson: the second is asked, and nothing is lost', async ({
@@ -193,15 +192,15 @@ test('two devices that change one lesson: the second is asked, and nothing is lo
   await other.goto(address);
   await ribbon(page).waitFor();
   await ribbon(other).waitFor();
+  const saved = lessonSaved(page);
   await page.getByRole('spinbutton', { name: 'Minutes' }).fill('7');
-
-  await page.waitForTimeout(1500);
-  await other.getByLabel('Note for me (never shown)').fill('From the other device');
-  await other.getByText('This lesson was changed on another device.').waitFor();
-  await other.getByRole('button', { name: 'Take what is there' }).click();
+  await saved;
+  await other.getByLabel(sayLessons('noteForMe')).fill('From the other device');
+  await other.getByText(sayLessons('lessonChangedElsewhere')).waitFor();
+  await other.getByRole('button', { name: sayLessons('takeWhatIsThere') }).click();
   await expect(other.getByRole('spinbutton', { name: 'Minutes' })).toHaveValue('7');
   await other.getByRole('button', { name: 'Undo' }).click();
-  await expect(other.getByLabel('Note for me (never shown)')).toHaveValue('From the other device');
+  await expect(other.getByLabel(sayLessons('noteForMe'))).toHaveValue('From the other device');
 });
 
 async function tabletOf(browser: Browser, origin: string, code: string, name: string): Promise<Page> {
@@ -231,8 +230,9 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
   ] as const;
   await follow(page, `/experiments/${id}/teach`);
   await ribbon(page).waitFor();
-  await page.getByLabel('Note for me (never shown)').fill('Ask Rowen first');
-  await page.waitForTimeout(1200);
+  const saved = lessonSaved(page);
+  await page.getByLabel(sayLessons('noteForMe')).fill('Ask Rowen first');
+  await saved;
   await page.getByRole('button', { name: 'Begin the lesson' }).click();
   const at = page.locator('.show-at');
   await expect(at).toHaveText(/^1 of/);
@@ -267,7 +267,7 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
   await expect(page.getByText('2 votes', { exact: true })).toBeVisible({ timeout: 20_000 });
   await expect(page.locator('body')).not.toContainText(new RegExp(`${first}|${second}`));
 
-  await page.getByRole('button', { name: 'Open the vote again' }).click();
+  await page.getByRole('button', { name: sayLessons('openTheVoteAgain') }).click();
   await expect(tablets[0].getByRole('region', { name: 'The vote' })).toBeVisible();
   await phone.getByRole('button', { name: 'Let us see' }).click();
   await expect(tablets[0].getByRole('region', { name: 'The vote' })).toHaveCount(0);
@@ -295,7 +295,7 @@ test('a lesson is given: projector, remote and two tablets, one of them without 
     await expectAccessible(page);
   }
   await phone.getByRole('button', { name: 'End the lesson' }).click();
-  await expect(page.getByText('No lesson is given just now.')).toBeVisible();
+  await expect(page.getByText(sayLessons('noLessonIsGiven'))).toBeVisible();
   for (const tablet of tablets) await tablet.context().close();
 });
 
@@ -352,12 +352,12 @@ test('six papers are made to take home, with no name of a child unless it is tic
   await expect(cards.first()).toContainText(/Pot \d+/);
   await page.getByLabel('Made out to').selectOption('students');
   await expect(sheet).not.toContainText(children);
-  await page.getByLabel('With names of children').check();
+  await page.getByLabel(sayLessons('namesOfChildren')).check();
   await expect(sheet).toContainText(children);
-  await page.getByLabel('With names of children').uncheck();
+  await page.getByLabel(sayLessons('namesOfChildren')).uncheck();
 
-  await page.getByRole('button', { name: 'A page for each team or child' }).click();
-  await page.getByLabel('With names of children').check();
+  await page.getByRole('button', { name: sayLessons('pageForEachTeam') }).click();
+  await page.getByLabel(sayLessons('namesOfChildren')).check();
   await expect(page.getByText(/Names of children are on this paper/)).toBeVisible();
   await expect(sheet.locator('.student-page')).toHaveCount(15);
   await expect(sheet).toContainText('Ottilie');
@@ -410,7 +410,7 @@ test('the journal is looked through by pot and person, and what is chosen comes 
   const saved = page.waitForResponse(
     (answer) => answer.request().method() === 'PUT' && answer.url().endsWith('/lesson'),
   );
-  await page.getByLabel('on the board and in the report').uncheck();
+  await page.getByLabel(sayLessons('onTheBoard')).uncheck();
   await expectAccessible(page);
   expect((await saved).status()).toBe(200);
   await page.getByRole('link', { name: 'To the lesson' }).click();
@@ -438,9 +438,20 @@ test('a question of many words widens no stage, on a desk and on a phone', async
     for (const stage of ['plan', 'sow', 'record', 'compare', 'teach', 'lesson/papers', 'lesson/journal']) {
       await follow(page, `/experiments/${id}/${stage}`);
       await page.locator('main').first().waitFor();
-      await page.waitForTimeout(300);
+      await rests(page);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([stage, width, wide <= 0]).toEqual([stage, width, true]);
     }
   }
 });
+
+/** Waits until a lesson is stored that holds this. */
+async function lessonSaved(page: Page, text = ''): Promise<void> {
+  const answer = await page.waitForResponse(
+    (one) =>
+      one.request().method() === 'PUT' &&
+      one.url().endsWith('/lesson') &&
+      (one.request().postData() ?? '').includes(text),
+  );
+  expect(answer.status()).toBe(200);
+}

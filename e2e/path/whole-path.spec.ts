@@ -1,3 +1,8 @@
+import { say as sayComparison } from '@bright-sprout/words/comparison';
+import { say as sayImports } from '@bright-sprout/words/imports';
+import { say as sayPlans } from '@bright-sprout/words/plans';
+import { say as sayReadings } from '@bright-sprout/words/readings';
+import { say as sayStatements } from '@bright-sprout/words/statements';
 import { dayFromToday, expect, openPart, openStage, test, follow } from '../support/test.ts';
 
 const HEIGHTS: Record<string, number[]> = {
@@ -20,14 +25,14 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await page.getByLabel('Level 3', { exact: true }).fill('Fizzy');
   await openPart(page, 'Pots');
   await page.getByLabel('Container 1').selectOption('egg_carton');
-  await page.getByLabel('Pots of each treatment').fill('4');
+  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('4');
   await expect(page.getByText('12 places for 12 pots.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await expect(page.locator('.layout .pot')).toHaveCount(12);
   await expect(page.getByRole('list', { name: 'Treatments' }).getByText('Fizzy')).toBeVisible();
 
   await openStage(page, 'Record');
-  await expect(page.getByText('Nothing is sown yet.')).toBeVisible();
+  await expect(page.getByText(sayReadings('nothingIsSownYet'))).toBeVisible();
   await page.getByRole('link', { name: 'Go to Sow' }).click();
   await page.getByLabel('All 12 pots were sown on').fill(dayFromToday(-14));
   await page.getByRole('button', { name: 'Mark all 12 pots as sown' }).click();
@@ -56,9 +61,9 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await expect(headline).toHaveText(
     'Plants with Fizzy were on average about 3.5 cm shorter than plants with Rain water on day 14.',
   );
-  await expect(page.locator('.how-sure')).toContainText('fewer than 1 of 100');
+  await expect(page.locator('.how-sure')).toContainText(sayStatements('fewerThan1Of100'));
   await expect(page.getByText('n = 4 pots')).toHaveCount(3);
-  await page.getByText('The figures as a table').click();
+  await page.getByText(sayComparison('theFiguresAsATable')).click();
   const table = await page.locator('.figures-table').innerText();
 
   const download = page.waitForEvent('download');
@@ -66,13 +71,13 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   const file = await (await download).path();
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page
-    .getByLabel('CSV, spreadsheet or bundle')
+    .getByLabel(sayImports('csvSpreadsheetOrBundle'))
     .setInputFiles({ name: 'lettuce.csv', mimeType: 'text/csv', buffer: await readBytes(file) });
   await page.waitForURL(/\/compare/);
   await expect(headline).toHaveText(
     'Plants with Fizzy were on average about 3.5 cm shorter than plants with Rain water on day 14.',
   );
-  await page.getByText('The figures as a table').click();
+  await page.getByText(sayComparison('theFiguresAsATable')).click();
   expect(await page.locator('.figures-table').innerText()).toBe(table);
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await expect(page.getByRole('link', { name: 'Do fizzy drinks slow lettuce?' })).toHaveCount(2);

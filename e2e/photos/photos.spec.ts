@@ -1,3 +1,4 @@
+import { say as sayPhotos } from '@bright-sprout/words/photos';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
@@ -34,10 +35,10 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   await expectAccessible(page);
   const cover = await cell(page, 1, 0).innerText();
   expect(Number(cover.replace(' %', ''))).toBeGreaterThan(50);
-  await page.getByLabel('How green is a plant?').fill('0.4');
+  await page.getByLabel(sayPhotos('threshold')).fill('0.4');
   await expect(page.getByText('Set by hand: excess green above 0.40')).toBeVisible();
   await expect(cell(page, 1, 0)).not.toHaveText(cover);
-  await page.getByRole('button', { name: 'Use the one that was found' }).click();
+  await page.getByRole('button', { name: sayPhotos('useTheSeries') }).click();
   await expect(cell(page, 1, 0)).toHaveText(cover);
 
   await page.getByRole('button', { name: 'Keep the 6 readings of this day' }).click();
@@ -57,7 +58,7 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   const first = await page.locator('.film-tools b').innerText();
   await page.getByRole('button', { name: 'Next picture' }).click();
   await expect(page.locator('.film-tools b')).not.toHaveText(first);
-  await page.getByLabel('Side by side by treatment').check();
+  await page.getByLabel(sayPhotos('sideBySide')).check();
   await expect(page.getByRole('img', { name: /^Pots / })).toHaveCount(2);
   await page.getByRole('button', { name: 'Play' }).click();
   await page.getByRole('button', { name: 'Pause' }).click();
@@ -126,10 +127,10 @@ async function giveSize(page: Page): Promise<void> {
     .first()
     .click();
   await page.getByRole('button', { name: 'Corners', exact: true }).click();
-  await page.getByLabel('First to second corner').fill('36 cm');
+  await page.getByLabel(sayPhotos('sizeAcross')).fill('36 cm');
   await expect(page.getByText(/Give both lengths/)).toBeVisible();
   await expect(page.getByRole('button', { name: 'Keep these corners' })).toBeDisabled();
-  await page.getByLabel('Second to third corner').fill('24');
+  await page.getByLabel(sayPhotos('sizeDown')).fill('24');
   await page.getByRole('button', { name: 'Keep these corners' }).click();
   await expect(page.getByText(/^Kept\. Later photos/)).toBeVisible();
   await page
@@ -168,7 +169,7 @@ test('a photo is added with its day, measured from the side, and deleted for goo
   });
   await follow(page, `/experiments/${experimentId}/pictures`);
   await expect(page.getByText('No photo of this container yet')).toBeVisible();
-  await page.getByLabel('What the photos show').selectOption('side');
+  await page.getByLabel(sayPhotos('whatIsSeen')).selectOption('side');
   const chooser = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Add photos' }).click();
   await (
@@ -186,9 +187,9 @@ test('a photo is added with its day, measured from the side, and deleted for goo
 
   await expect(page.locator('.found-height')).toHaveText(/give or take/);
   const before = await page.locator('.found-height').innerText();
-  await page.getByLabel('Marks 1 and 2 are apart').fill('nothing');
+  await page.getByLabel(sayPhotos('marksApart')).fill('nothing');
   await expect(page.getByText(/two marks of the ruler are too close/)).toBeVisible();
-  await page.getByLabel('Marks 1 and 2 are apart').fill('10 cm');
+  await page.getByLabel(sayPhotos('marksApart')).fill('10 cm');
   await expect(page.locator('.found-height')).not.toHaveText(before);
   await page.getByRole('button', { name: 'Add a bend' }).click();
   await page.getByRole('button', { name: /^Stem mark 2/ }).focus();
@@ -216,14 +217,14 @@ test('a photo is added with its day, measured from the side, and deleted for goo
   await page.getByRole('button', { name: 'Keep it for pot 3' }).click();
   await expect(page.getByText(/^Kept: 1[0-7]\d/)).toBeVisible();
   await page.reload();
-  await page.getByLabel('What the photos show').selectOption('side');
+  await page.getByLabel(sayPhotos('whatIsSeen')).selectOption('side');
 
-  await page.getByRole('button', { name: 'Delete this picture for good' }).click();
+  await page.getByRole('button', { name: sayPhotos('deletePicture') }).click();
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(page.locator('.mark-editor')).toHaveCount(0);
   await expect(page.getByText(/^Kept: /)).toBeVisible();
 
-  await page.getByLabel('What the photos show').selectOption('pot');
+  await page.getByLabel(sayPhotos('whatIsSeen')).selectOption('pot');
   await page.getByLabel('Which pot').selectOption({ label: 'Pot 4' });
   const next = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Add photos' }).click();
@@ -265,9 +266,9 @@ test('a brush leaves out what is no plant, two days lie over each other, and the
   await page.mouse.move(box.x + box.width * 0.6, box.y + box.height * 0.8, { steps: 6 });
   await page.mouse.up();
   await expect(page.getByText('2 strokes.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take the last one back' }).click();
+  await page.getByRole('button', { name: sayPhotos('takeStrokeBack') }).click();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Keep what is left out' }).click();
+  await page.getByRole('button', { name: sayPhotos('keepLeftOut') }).click();
   await expect(page.getByText('Kept. Photos are measured again')).toBeVisible();
   await page.getByRole('button', { name: 'Measure', exact: true }).click();
   await expect(page.getByText('13 photos looked at together')).toBeVisible({ timeout: 60_000 });

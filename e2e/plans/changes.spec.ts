@@ -1,3 +1,4 @@
+import { say as saySowing } from '@bright-sprout/words/sowing';
 import { expect, expectAccessible, openPart, openStage, test } from '../support/test.ts';
 
 test('another kind asks before work goes, and a change is taken back, after a reload too', async ({
@@ -87,7 +88,7 @@ test('a sowing that was marked by mistake is taken back', async ({ teacher: page
   await page.getByRole('button', { name: 'They were not sown after all: take it back' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Take it back', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Put the seeds in' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: saySowing('putTheSeedsIn') })).toBeVisible();
   await openStage(page, 'Plan');
   await expect(page.getByLabel('Kind')).toBeEnabled();
 });

@@ -1,3 +1,6 @@
+import { say as sayPlans } from '@bright-sprout/words/plans';
+import { say as sayReadings } from '@bright-sprout/words/readings';
+import { say as saySowing } from '@bright-sprout/words/sowing';
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { dayFromToday, expect, openPart, openStage, test } from '../support/test.ts';
@@ -45,7 +48,7 @@ test('crossed changes from blank to planted, with a combination left out and the
   await expect(page.getByLabel('Crop')).toBeDisabled();
   await expect(page.getByRole('textbox', { name: 'Question' })).toBeEnabled();
   await openPart(page, 'Pots');
-  await page.getByRole('button', { name: 'Add it to the first free place' }).click();
+  await page.getByRole('button', { name: sayPlans('addItToTheFirstFreePlace') }).click();
   await expect(page.locator('.layout .pot')).toHaveCount(13);
 });
 
@@ -61,9 +64,12 @@ test('an age ladder is sown on its days, one age at a time', async ({ teacher: p
   await expect(page.getByText('planned for')).toHaveCount(4);
   const eldest = page.getByText(/pots of Four weeks were sown on/);
   await expect(eldest).toBeVisible();
-  await page.getByRole('button', { name: 'Mark these pots as sown' }).first().click();
+  await page
+    .getByRole('button', { name: saySowing('markThesePotsAsSown') })
+    .first()
+    .click();
   await expect(page.getByText('3 pots of Four weeks: sown')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Mark these pots as sown' })).toHaveCount(3);
+  await expect(page.getByRole('button', { name: saySowing('markThesePotsAsSown') })).toHaveCount(3);
   await openStage(page, 'Record');
   await page
     .getByRole('button', { name: /Two weeks/ })
@@ -94,7 +100,7 @@ test('a packet test counts seeds, and what came up goes back into the packet', a
   await page.getByLabel('All 2 pots were sown on').fill(dayFromToday(-12));
   await page.getByRole('button', { name: 'Mark all 2 pots as sown' }).click();
   await page.goto(page.url().replace(/\/sow.*/, `/record?day=${dayFromToday(0)}`));
-  await page.getByLabel('How many have come up?').fill('6');
+  await page.getByLabel(sayReadings('howManyHaveComeUp')).fill('6');
   await page.getByRole('button', { name: /^Keep/ }).click();
   await expect(page.getByText('Only 5 were sown in this pot.')).toBeVisible();
   await page.getByRole('button', { name: '4 up' }).click();
@@ -121,7 +127,7 @@ test('tasks are moved by keys and by drag, ticked, added, and exported', async (
   await page.keyboard.press('Alt+ArrowRight');
   await expect(thin).not.toHaveAttribute('aria-label', before!);
   await thin.click();
-  await page.getByRole('button', { name: 'Back to the plan’s day' }).click();
+  await page.getByRole('button', { name: sayPlans('backToThePlansDay') }).click();
   await expect(thin).toHaveAttribute('aria-label', before!);
   await page.getByLabel('Done').click();
   await expect(thin).toHaveAttribute('aria-label', `${before!}, done`);
@@ -138,7 +144,7 @@ test('tasks are moved by keys and by drag, ticked, added, and exported', async (
   await page.mouse.up();
   await expect(kits).not.toHaveAttribute('aria-label', was!);
 
-  await page.getByLabel('A task of your own').fill('Bring spoons');
+  await page.getByLabel(sayPlans('aTaskOfYourOwn')).fill('Bring spoons');
   await page.getByRole('button', { name: 'Add it', exact: true }).click();
   await expect(page.getByRole('button', { name: /^Bring spoons/ })).toBeVisible();
   const download = page.waitForEvent('download');
@@ -173,9 +179,9 @@ test('a rehearsal shows progress, can be stopped, and says what it cannot rehear
 
 test('a template of one’s own is kept, started from, and taken away', async ({ teacher: page }) => {
   await startKind(page, 'Do lamps hurry cress?', 'Garden cress', 'One change');
-  await page.getByLabel('What this plan is good for').fill('Dark months');
-  await page.getByRole('button', { name: 'Keep as a template' }).click();
-  await expect(page.getByText('Kept. Start from it on the shelf.')).toBeVisible();
+  await page.getByLabel(sayPlans('whatThisPlanIsGoodFor')).fill('Dark months');
+  await page.getByRole('button', { name: sayPlans('keepAsATemplate') }).click();
+  await expect(page.getByText(sayPlans('keptStartFromItOnTheShelf'))).toBeVisible();
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page.getByRole('button', { name: 'Templates' }).click();
   await page.getByRole('button', { name: /Dark months/ }).click();

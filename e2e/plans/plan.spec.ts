@@ -1,3 +1,6 @@
+import { say as sayPlans } from '@bright-sprout/words/plans';
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
+import { say as saySowing } from '@bright-sprout/words/sowing';
 import type { Page } from '@playwright/test';
 import { dayFromToday, expect, expectAccessible, openPart, openStage, test } from '../support/test.ts';
 
@@ -82,27 +85,27 @@ test('a plan that was left before it was saved is said on the other stages, and 
 test('bad plans are met with words, and good ones survive a reload', async ({ teacher: page }) => {
   await startPlan(page);
   await openPart(page, 'Pots');
-  await page.getByLabel('Pots of each treatment').fill('9');
+  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('9');
   const full = page.locator('.field-problem', { hasText: '18 pots do not fit into 10 places.' });
   await expect(full).toContainText('Use at most 5 of each');
   await expect(page.getByText('the number of pots: 18 pots do not fit')).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel('Pots of each treatment')).toHaveValue('9');
+  await expect(page.getByLabel(sayPlans('potsOfEachTreatment'))).toHaveValue('9');
   await expect(full).toBeVisible();
-  await page.getByLabel('Pots of each treatment').fill('');
+  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('');
   await expect(
     page.locator('.field-problem', { hasText: 'Give a whole number of pots from 1 to 200.' }),
   ).toBeVisible();
   await expect(page.getByText('Not saved yet')).toBeVisible();
-  await page.getByLabel('Pots of each treatment').fill('3');
+  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('3');
   await openPart(page, 'Question');
   await page.getByLabel('Level 2', { exact: true }).fill('as usual');
-  await expect(page.getByText('Another level has this name already.').first()).toBeVisible();
+  await expect(page.getByText(sayRefusals('anotherLevelHasThisNameAlready')).first()).toBeVisible();
   await page.getByLabel('Level 2', { exact: true }).fill('Hummed at <b>daily</b>');
   await page.getByLabel('We read').selectOption({ label: 'height in quarter inches' });
   await openPart(page, 'Days');
   await page.getByLabel('Lesson on').fill('2020-01-01');
-  await expect(page.getByText('The lesson comes after the sowing date.').first()).toBeVisible();
+  await expect(page.getByText(sayRefusals('theLessonComesAfterTheSowingDate')).first()).toBeVisible();
   await page.getByLabel('Lesson on').fill('2100-01-01');
   await expect(page.getByText('more than a year after sowing').first()).toBeVisible();
   await page.getByLabel('Lesson on').fill(dayFromToday(60));
@@ -110,7 +113,7 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await page.reload();
   await expect(page.getByLabel('Lesson on')).toHaveValue(dayFromToday(60));
   await openPart(page, 'Pots');
-  await expect(page.getByLabel('Pots of each treatment')).toHaveValue('3');
+  await expect(page.getByLabel(sayPlans('potsOfEachTreatment'))).toHaveValue('3');
   await openPart(page, 'Question');
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('Hummed at <b>daily</b>');
   await expect(page.getByLabel('We read').locator('option:checked')).toHaveText('height in quarter inches');
@@ -152,6 +155,6 @@ test('the shelf, every part of a plan and the sowing meet WCAG 2.2 AA', async ({
     await expectAccessible(page);
   }
   await openStage(page, 'Sow');
-  await page.getByRole('heading', { name: 'Put the seeds in' }).waitFor();
+  await page.getByRole('heading', { name: saySowing('putTheSeedsIn') }).waitFor();
   await expectAccessible(page);
 });

@@ -1,3 +1,4 @@
+import { say as sayImports } from '@bright-sprout/words/imports';
 import { expect, test } from '../support/test.ts';
 
 test('a shuffle while something typed is still being saved stays', async ({ teacher: page }) => {
@@ -27,7 +28,7 @@ test('a draft from a file with more than the form holds keeps its design', async
   const rows = ['dry', 'damp', 'wet', 'soaked', 'flooded'].map((name, index) => `${index + 1},${name},,,`);
   const text = ['unit,treatment,sown,observed,value', ...rows].join('\n');
   await page
-    .getByLabel('CSV, spreadsheet or bundle')
+    .getByLabel(sayImports('csvSpreadsheetOrBundle'))
     .setInputFiles({ name: 'five.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await page.waitForURL(/compare/);
   await page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name: /^Plan/ }).click();

@@ -1,3 +1,7 @@
+import { say as sayCare } from '@bright-sprout/words/care';
+import { say as sayReadings } from '@bright-sprout/words/readings';
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
+import { say as sayShared } from '@bright-sprout/words/shared';
 import { makeSchool } from '../support/school.ts';
 import { dayFromToday, expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
 
@@ -13,10 +17,10 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
   const { experimentId } = await makeSchool(page);
   await follow(page, `/experiments/${experimentId}/record?view=care`);
   await page.getByRole('button', { name: /^Pot 2,/ }).click();
-  await page.getByLabel('mL for each pot').fill('a lot');
+  await page.getByLabel(sayCare('mlForEachPot')).fill('a lot');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Give an amount from 0 to 10 000.')).toBeVisible();
-  await page.getByLabel('mL for each pot').fill('20');
+  await page.getByLabel(sayCare('mlForEachPot')).fill('20');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Watered, 20 mL a pot')).toBeVisible();
   await expect(page.getByRole('radio', { name: /today.*watered/ })).toBeVisible();
@@ -25,26 +29,26 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Soil by touch: soggy')).toBeVisible();
   await page.getByRole('button', { name: 'All pots again' }).click();
-  await page.getByRole('button', { name: 'pH of the soil' }).click();
+  await page.getByRole('button', { name: sayShared('phOfTheSoil') }).click();
   await page.getByLabel('pH', { exact: true }).fill('99');
   await page.getByRole('button', { name: /Note it for all/ }).click();
   await expect(page.getByText('Give at most 14.')).toBeVisible();
   await expectAccessible(page);
 
-  await page.getByLabel('Photo of the whole sill').setInputFiles({
+  await page.getByLabel(sayCare('photoOfTheWholeSill')).setInputFiles({
     name: 'sill.png',
     mimeType: 'image/png',
     buffer: await page.screenshot(),
   });
   await expect(page.getByRole('img', { name: /^The sill on/ })).toBeVisible();
-  await page.getByLabel('Photo of the whole sill').setInputFiles({
+  await page.getByLabel(sayCare('photoOfTheWholeSill')).setInputFiles({
     name: 'sill.png',
     mimeType: 'image/png',
     buffer: Buffer.from('no picture'),
   });
   await expect(page.getByText('This file is not a picture. Choose a photo.')).toBeVisible();
 
-  await page.getByLabel('File of a logger').setInputFiles({
+  await page.getByLabel(sayCare('fileOfALogger')).setInputFiles({
     name: 'l.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from(TEMPLATE.replaceAll('2026-01-05', dayFromToday(0))),
@@ -52,7 +56,7 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
   await expect(page.getByText('2 values kept.')).toBeVisible();
   await expect(page.getByText(/Line 3: “31 February” is no time/)).toBeVisible();
   await expect(page.getByText('18.5 °C')).toBeVisible();
-  await page.getByRole('button', { name: 'New key for a logger' }).click();
+  await page.getByRole('button', { name: sayCare('newKeyForALogger') }).click();
   const key = await page.locator('.logger-panel code').innerText();
   const sent = await page.request.post(`${origin}/api/logger-samples`, {
     data: { key, samples: [{ sensor: 'soil moisture', value: 60, sampledAt: new Date().toISOString() }] },
@@ -92,7 +96,7 @@ test('a reading is set aside with a reason, left out of the comparison, and put 
   await page.getByRole('button', { name: /^Pot 4,/ }).click();
   await page.getByRole('button', { name: 'Set aside' }).click();
   await expect(page.getByRole('button', { name: 'Set aside' })).toBeDisabled();
-  await page.getByLabel('Reason for setting it aside').fill('Measured from the <b>table</b>');
+  await page.getByLabel(sayReadings('reasonForSettingItAside')).fill('Measured from the <b>table</b>');
   await page.getByRole('button', { name: 'Set aside' }).click();
   await expect(page.getByText('set aside: Measured from the <b>table</b>')).toBeVisible();
   const compared = async (): Promise<number> => {
@@ -128,12 +132,10 @@ test('progress is live by team, and a closed day takes nothing more from student
   await expect(page.getByText('1 of 10').first()).toBeVisible();
   await expect(page.getByText('Ada', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Close this day' }).click();
-  await expect(page.getByRole('button', { name: 'Open this day again' })).toBeVisible();
+  await expect(page.getByRole('button', { name: sayReadings('openThisDayAgain') })).toBeVisible();
   await expectAccessible(page);
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
-  await expect(
-    tablet.getByText('Your teacher closed this day. Show your teacher what you read.'),
-  ).toBeVisible();
+  await expect(tablet.getByText(sayRefusals('yourTeacherClosedThisDayShowYour'))).toBeVisible();
   await context.close();
 });
 
@@ -185,12 +187,12 @@ test('a pot that is moved stands in its new place from that day on, and why one 
 
   await page.getByRole('button', { name: 'Why not up' }).click();
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
-  await expect(page.getByText('Choose why nothing came up, and for which pots.')).toBeVisible();
-  await page.getByLabel('What kept it down').selectOption('too deep');
+  await expect(page.getByText(sayRefusals('sayWhyNothingCameUp'))).toBeVisible();
+  await page.getByLabel(sayCare('whatKeptItDown')).selectOption('too deep');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Why not up: too deep')).toBeVisible();
   await page.getByRole('button', { name: 'Thinned', exact: true }).click();
-  await page.getByLabel('Plants out of each pot').fill('2');
+  await page.getByLabel(sayCare('plantsOutOfEachPot')).fill('2');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
   await expect(page.getByText('Thinned, 2 plants out of each pot')).toBeVisible();
   await page.getByRole('button', { name: 'History' }).click();

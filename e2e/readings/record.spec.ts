@@ -1,3 +1,5 @@
+import { say as sayReadings } from '@bright-sprout/words/readings';
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
 import type { Page } from '@playwright/test';
 import { dayFromToday, expect, expectAccessible, openStage, test, follow } from '../support/test.ts';
 
@@ -24,7 +26,7 @@ const height = (page: Page) => page.getByLabel(/How tall/);
 
 test('the ruler by keyboard and by pointer snaps to the agreed step', async ({ teacher: page }) => {
   await startReading(page);
-  const slider = page.getByRole('slider', { name: 'Height on the ruler' });
+  const slider = page.getByRole('slider', { name: sayReadings('heightOnTheRuler') });
   await slider.focus();
   for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowUp');
   await expect(height(page)).toHaveValue('1.5');
@@ -75,7 +77,7 @@ test('change since last time, a plant that shrank, a second reading and a correc
   await expect(pot(page, 1)).toHaveAccessibleName(/4\.5 cm/);
 
   await pot(page, 1).click();
-  await page.getByRole('button', { name: 'Read it a second time' }).click();
+  await page.getByRole('button', { name: sayReadings('readItASecondTime') }).click();
   await height(page).fill('5.5');
   await height(page).press('Enter');
   await expect(pot(page, 1)).toHaveAccessibleName(/5\.0 cm/);
@@ -118,9 +120,9 @@ test('bad entries are met with words and nothing is saved', async ({ teacher: pa
 test('a day to come and a day before the sowing cannot be read', async ({ teacher: page }) => {
   await startReading(page);
   await follow(page, page.url().replace(/day=.*/, `day=${dayFromToday(1)}`));
-  await expect(page.getByText('This day has not come yet.')).toBeVisible();
+  await expect(page.getByText(sayRefusals('thisDayHasNotComeYet'))).toBeVisible();
   await follow(page, page.url().replace(/day=.*/, `day=${dayFromToday(-20)}`));
-  await expect(page.getByText('This day is before the sowing.')).toBeVisible();
+  await expect(page.getByText(sayReadings('thisDayIsBeforeTheSowing'))).toBeVisible();
 });
 
 test('without network readings wait on the device over a reload, and are stored once', async ({
@@ -214,10 +216,10 @@ test('one or two marked pots are read by the whole class, large, and the rest is
 }) => {
   await startReading(page);
   await page.getByRole('button', { name: 'Together' }).click();
-  await expect(page.getByRole('heading', { name: 'Mark one or two pots' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: sayReadings('markAPot') })).toBeVisible();
   await page.getByRole('button', { name: /^Pot 3,/ }).click();
   await page.getByRole('button', { name: /^Pot 5,/ }).click();
-  await page.getByRole('button', { name: 'Large, for the room' }).click();
+  await page.getByRole('button', { name: sayReadings('largeForTheRoom') }).click();
   await expect(page.getByRole('button', { name: /^Pot 3,/ })).toBeHidden();
   await expect(page.getByRole('region', { name: 'Read pot 3' })).toBeVisible();
   await expectAccessible(page);
@@ -227,7 +229,7 @@ test('one or two marked pots are read by the whole class, large, and the rest is
   await height(page).fill('7');
   await height(page).press('Enter');
   await expect(page.getByText('8 pots are left for their own teams')).toBeVisible();
-  await page.getByRole('button', { name: 'Back to the desk' }).click();
+  await page.getByRole('button', { name: sayReadings('backToTheDesk') }).click();
   await page.reload();
   await expect(page.getByRole('button', { name: /^Pot 3,/, pressed: true })).toBeVisible();
 });

@@ -1,3 +1,7 @@
+import { say as sayApp } from '@bright-sprout/words/app';
+import { say as sayLessons } from '@bright-sprout/words/lessons';
+import { say as sayPlans } from '@bright-sprout/words/plans';
+import { say as saySharing } from '@bright-sprout/words/sharing';
 import type { Browser, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { makeSchool } from '../support/school.ts';
@@ -76,7 +80,7 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await expectAccessible(other);
   await openStage(other, 'Teach');
   await expect(other.getByRole('button', { name: 'Undo' })).toBeDisabled();
-  await expect(other.getByRole('button', { name: 'one of your own' })).toBeDisabled();
+  await expect(other.getByRole('button', { name: sayLessons('oneOfYourOwn') })).toBeDisabled();
   await openStage(other, 'Sow');
   await other.getByRole('link', { name: 'Go to Record' }).click();
   await other.waitForURL(/record/);
@@ -89,7 +93,7 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await openStage(other, 'Plan');
   await other.reload();
   await expect(other.getByText('shares this with you: you may change it')).toBeVisible();
-  await other.getByLabel('What we expect, and why').fill('We expect what a colleague wrote.');
+  await other.getByLabel(sayPlans('whatWeExpectAndWhy')).fill('We expect what a colleague wrote.');
   await expect(other.getByText('Saved', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Hand over to Ms Yarrow …' }).click();
@@ -115,11 +119,11 @@ test('a code is typed by hand, a wrong one is told, and a share that ended close
   await openClass(page);
   const address = await invitationFrom(page, 'see and change');
   const other = await colleague(browser, `${origin}/invited`, 'Mr Sedge');
-  await other.getByLabel('Code of the invitation').fill('AAAAA AAAAA');
+  await other.getByLabel(saySharing('typeTheCode')).fill('AAAAA AAAAA');
   await other.getByRole('button', { name: 'Look at it' }).click();
   await expect(other.getByText('Nobody is invited by this code any more')).toBeVisible();
   await expectAccessible(other);
-  await other.getByLabel('Code of the invitation').fill(address);
+  await other.getByLabel(saySharing('typeTheCode')).fill(address);
   await other.getByRole('button', { name: 'Look at it' }).click();
   await other.getByRole('button', { name: 'Take it' }).click();
   await expect(other.getByText('you may change it')).toBeVisible();
@@ -132,6 +136,6 @@ test('a code is typed by hand, a wrong one is told, and a share that ended close
   await page.getByRole('button', { name: 'End this for Mr Sedge' }).click();
   await expect(page.getByRole('button', { name: 'End this for Mr Sedge' })).toHaveCount(0);
   await other.reload();
-  await expect(other.getByText('This experiment is not on your shelf')).toBeVisible();
+  await expect(other.getByText(sayApp('thisExperimentIsNotOnYourShelf'))).toBeVisible();
   await other.context().close();
 });

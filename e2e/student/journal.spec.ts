@@ -1,3 +1,6 @@
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
+import { say as sayStatements } from '@bright-sprout/words/statements';
+import { say as sayStudent } from '@bright-sprout/words/student';
 import { joinOn, makeSchool } from '../support/school.ts';
 import { expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
 
@@ -17,7 +20,7 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await joinOn(tablet, origin, code, '<script>');
   await tablet.getByRole('button', { name: /^1 / }).click();
   const show = async (): Promise<void> =>
-    tablet.getByRole('button', { name: 'Photo, drawing or sentence' }).click();
+    tablet.getByRole('button', { name: sayStudent('photoDrawingOrSentence') }).click();
 
   await show();
   await expectAccessible(tablet);
@@ -51,23 +54,23 @@ test('a photo, a drawing with labels and a sentence with word chips reach the te
   await tablet.getByRole('button', { name: 'Eraser' }).click();
   await tablet.getByRole('button', { name: 'Thick pen' }).click();
   await expectAccessible(tablet);
-  await tablet.getByRole('button', { name: 'The drawing is ready' }).click();
+  await tablet.getByRole('button', { name: sayStudent('theDrawingIsReady') }).click();
   await tablet.getByRole('button', { name: 'Keep it' }).click();
 
   await show();
-  await tablet.getByRole('button', { name: 'Go on with this drawing' }).click();
+  await tablet.getByRole('button', { name: sayStudent('goOnWithIt') }).click();
   await expect(label).toHaveText('stem');
   await expect(tablet.locator('.sheet svg path')).not.toHaveCount(0);
-  await tablet.getByRole('button', { name: 'Back to the pot' }).click();
+  await tablet.getByRole('button', { name: sayStudent('backToThePot') }).click();
 
   await show();
   await tablet.getByRole('button', { name: 'Sentence' }).click();
   await expect(tablet.getByRole('button', { name: 'Keep it' })).toBeDisabled();
-  await tablet.getByLabel('What do you see?').fill('The');
+  await tablet.getByLabel(sayStudent('whatDoYouSee')).fill('The');
   await tablet.getByRole('button', { name: 'shoot', exact: true }).click();
-  await expect(tablet.getByLabel('What do you see?')).toHaveValue('The shoot');
+  await expect(tablet.getByLabel(sayStudent('whatDoYouSee'))).toHaveValue('The shoot');
   await tablet.getByRole('button', { name: 'Keep it' }).click();
-  await expect(tablet.getByRole('heading', { name: 'Can you see a sprout?' })).toBeVisible();
+  await expect(tablet.getByRole('heading', { name: sayStudent('canYouSeeASprout') })).toBeVisible();
 
   await follow(page, `/experiments/${experimentId}/record?view=history`);
   await page.getByRole('button', { name: /^Pot 1,/ }).click();
@@ -100,17 +103,17 @@ test('a PIN is asked where the class wants it, and rulers are practised before r
   await joinOn(tablet, origin, code, 'Ada');
   await tablet.getByLabel('PIN').fill('1111');
   await tablet.getByRole('button', { name: 'Go on' }).click();
-  await expect(tablet.getByText('That is not the PIN of this picture. Ask your teacher.')).toBeVisible();
+  await expect(tablet.getByText(sayRefusals('thatIsNotThePinOfThis'))).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByLabel('PIN').fill('2468');
   await tablet.getByRole('button', { name: 'Go on' }).click();
-  await tablet.getByRole('button', { name: 'Practise reading a ruler' }).click();
+  await tablet.getByRole('button', { name: sayStudent('practiseReadingARuler') }).click();
   for (let turn = 0; turn < 5; turn += 1) {
     await expect(tablet.locator('.practice-ruler')).toBeVisible();
-    await tablet.getByLabel('How long is the stem?').fill('long');
+    await tablet.getByLabel(sayStudent('howLongIsTheStem')).fill('long');
     await tablet.getByRole('button', { name: 'That is it' }).click();
     await expect(tablet.locator('.field-problem')).toBeVisible();
-    await tablet.getByLabel('How long is the stem?').fill('9');
+    await tablet.getByLabel(sayStudent('howLongIsTheStem')).fill('9');
     await tablet.getByRole('button', { name: 'That is it' }).click();
     await expect(tablet.getByText(/^(Right:|It is)/)).toBeVisible();
     if (turn === 0) await expectAccessible(tablet);
@@ -142,7 +145,7 @@ test('two people who read one pot are both kept, and their agreement is shown', 
   const read = async (pot: number, value: string): Promise<void> => {
     await tablet.getByRole('button', { name: new RegExp(`^${pot} `) }).click();
     await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
-    await tablet.getByLabel('How tall is the tallest plant?').fill(value);
+    await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill(value);
     await tablet.getByRole('button', { name: 'Keep it' }).click();
   };
   await read(1, '4');
@@ -156,5 +159,5 @@ test('two people who read one pot are both kept, and their agreement is shown', 
   await follow(page, `/experiments/${experimentId}/record?view=progress`);
   const row = page.getByRole('row', { name: /^Otters/ });
   await expect(row).toContainText('0.50 cm');
-  await expect(row).toContainText('one value has no spread');
+  await expect(row).toContainText(sayStatements('oneValueHasNoSpread'));
 });

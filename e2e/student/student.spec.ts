@@ -1,3 +1,5 @@
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
+import { say as sayStudent } from '@bright-sprout/words/student';
 import { randomUUID } from 'node:crypto';
 import type { Page } from '@playwright/test';
 import { dayFromToday, expect, expectAccessible, otherContext, test, follow } from '../support/test.ts';
@@ -55,7 +57,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await tablet.goto(`${origin}/join`);
   await tablet.getByLabel('Class code').fill('zzzzzz');
   await tablet.getByRole('button', { name: 'Go in' }).click();
-  await expect(tablet.getByText('No class has this code. Look at the board again.')).toBeVisible();
+  await expect(tablet.getByText(sayRefusals('noClassHasThisCodeLookAt'))).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByLabel('Class code').fill(code.toLowerCase());
   await tablet.getByRole('button', { name: 'Go in' }).click();
@@ -67,13 +69,13 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
 
   await tablet.getByRole('button', { name: /^1 / }).click();
   await expectAccessible(tablet);
-  await expect(tablet.getByRole('heading', { name: 'Can you see a sprout?' })).toBeFocused();
+  await expect(tablet.getByRole('heading', { name: sayStudent('canYouSeeASprout') })).toBeFocused();
   await tablet.getByRole('button', { name: 'Yes', exact: true }).click();
-  await expect(tablet.getByRole('heading', { name: 'How tall is the tallest plant?' })).toBeFocused();
-  await tablet.getByLabel('How tall is the tallest plant?').fill('tall');
+  await expect(tablet.getByRole('heading', { name: sayStudent('howTallIsTheTallestPlant') })).toBeFocused();
+  await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill('tall');
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.locator('.field-problem')).toBeVisible();
-  await tablet.getByLabel('How tall is the tallest plant?').fill('3.5');
+  await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill('3.5');
   await expect(tablet.getByText('First reading, so there is no change yet.')).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByRole('button', { name: 'Keep it' }).click();
@@ -83,7 +85,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await expect(tablet.getByText(/read\. Thank you, Ada\./)).toBeVisible();
 
   await tablet.getByRole('button', { name: /3\.5 cm/ }).click();
-  await tablet.getByLabel('How tall is the tallest plant?').fill('4');
+  await tablet.getByLabel(sayStudent('howTallIsTheTallestPlant')).fill('4');
   await tablet.getByRole('button', { name: 'Keep it' }).click();
   await expect(tablet.getByRole('button', { name: /4\.0 cm/ })).toBeVisible();
   await tablet.reload();

@@ -137,6 +137,26 @@ export async function follow(page: Page, address: string): Promise<void> {
   }, address);
 }
 
+/** Waits until a page has loaded what it shows: nothing is busy, nothing new arrives, and its height stays. */
+export async function rests(page: Page): Promise<void> {
+  let before = '';
+  await expect
+    .poll(
+      async () => {
+        const now = await page.evaluate(() => {
+          const isBusy = document.querySelector('[aria-busy="true"]') !== null;
+          const loaded = performance.getEntriesByType('resource').length;
+          return isBusy ? '' : `${loaded} ${document.documentElement.scrollHeight} ${location.href}`;
+        });
+        const isSame = now !== '' && now === before;
+        before = now;
+        return isSame;
+      },
+      { intervals: [60], timeout: 15_000 },
+    )
+    .toBe(true);
+}
+
 /** Opens a part of the plan by its name. */
 export async function openPart(page: Page, part: string): Promise<void> {
   await page.getByRole('tab', { name: part }).click();

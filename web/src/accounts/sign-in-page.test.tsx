@@ -1,3 +1,4 @@
+import { say as sayAccounts } from '@bright-sprout/words/accounts';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -28,7 +29,7 @@ const press = (name: string): void => {
 describe('opening an account', () => {
   const ask = (registration: string) => {
     const { asked } = open({ 'GET /api/registration': { registration }, 'POST /api/teachers': TEACHER });
-    fireEvent.click(screen.getByRole('button', { name: 'New here? Open an account' }));
+    fireEvent.click(screen.getByRole('button', { name: sayAccounts('newHereOpenAnAccount') }));
     return asked;
   };
 

@@ -1,3 +1,4 @@
+import { say as sayApp } from '@bright-sprout/words/app';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
@@ -39,7 +40,7 @@ describe('the application', () => {
 
   test('says that nothing is at an address, with the places that there are', async () => {
     open('/nowhere', { 'GET /api/session': TEACHER });
-    expect(await screen.findByText('There is nothing at this address')).toBeTruthy();
+    expect(await screen.findByText(sayApp('thereIsNothingAtThisAddress'))).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Shelf' }).getAttribute('href')).toBe('/');
   });
 
@@ -48,7 +49,9 @@ describe('the application', () => {
       'GET /api/session': TEACHER,
       'GET /api/experiments/e': { refused: 404, code: 'not_found' },
     });
-    expect(await screen.findByRole('heading', { name: 'This experiment is not on your shelf' })).toBeTruthy();
+    expect(
+      await screen.findByRole('heading', { name: sayApp('thisExperimentIsNotOnYourShelf') }),
+    ).toBeTruthy();
     expect(screen.getByRole('link', { name: 'To the shelf' })).toBeTruthy();
   });
 });

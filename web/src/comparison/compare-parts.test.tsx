@@ -1,3 +1,4 @@
+import { say as sayComparison } from '@bright-sprout/words/comparison';
 import type { ConclusionView, PredictionView } from '@bright-sprout/contract/predictions';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
@@ -154,7 +155,7 @@ describe('predictions', () => {
 
   test('without a question it says where to write one; a finished experiment takes no more', () => {
     show(<PredictionsTab />);
-    expect(screen.getByText('No question to guess at')).toBeTruthy();
+    expect(screen.getByText(sayComparison('noQuestionToGuessAt'))).toBeTruthy();
     show(<PredictionsTab />, { experiment: { ...experiment, status: 'finished' } });
     expect(screen.queryByRole('button', { name: /One more/ })).toBeNull();
   });

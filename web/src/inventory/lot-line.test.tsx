@@ -1,3 +1,4 @@
+import { say as sayRefusals } from '@bright-sprout/words/refusals';
 import type { SeedLotRequest, SeedLotView } from '@bright-sprout/contract/inventory';
 import { STARTING_CROPS } from '@bright-sprout/core/design';
 import { calendarDay } from '@bright-sprout/core/shared';
@@ -85,7 +86,7 @@ describe('a packet', () => {
     fireEvent.change(screen.getByLabelText(/sown in a test/), { target: { value: '3' } });
     fireEvent.change(screen.getByLabelText(/up in the test/), { target: { value: '4' } });
     fireEvent.click(screen.getByRole('button', { name: 'Add this test' }));
-    expect((await screen.findByRole('alert')).textContent).toBe('No more can be up than were sown.');
+    expect((await screen.findByRole('alert')).textContent).toBe(sayRefusals('noMoreCanBeUpThanWere'));
   });
 
   test('is changed in a form that knows what it says', () => {

@@ -1,3 +1,4 @@
+import { say as sayLessons } from '@bright-sprout/words/lessons';
 import { plainBoard } from '@bright-sprout/core/lessons';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react';
@@ -19,7 +20,7 @@ function Row({ now }: { now: LessonNow }) {
 }
 
 const plants = (): string[] =>
-  within(screen.getByRole('group', { name: 'Plants in a row' }))
+  within(screen.getByRole('group', { name: sayLessons('plantsInARow') }))
     .getAllByRole('button')
     .map((button) => button.getAttribute('aria-label') ?? '');
 
@@ -32,7 +33,7 @@ describe('the row of plants', () => {
     expect(row.at(-1)).toBe('Pot 18, Much · Shade: not up yet');
     const heights = row.slice(0, -1).map((label) => Number(/: ([\d.]+) cm/.exec(label)?.[1]));
     expect(heights).toEqual([...heights].sort((a, b) => a - b));
-    fireEvent.click(screen.getByRole('button', { name: 'place on the sill' }));
+    fireEvent.click(screen.getByRole('button', { name: sayLessons('orderPlace') }));
     expect(plants()[0]).toMatch(/^Pot 1,/);
   });
 

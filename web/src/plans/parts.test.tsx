@@ -1,3 +1,5 @@
+import { say as sayPlanStatements } from '@bright-sprout/words/plan-statements';
+import { say as sayPlans } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
 import { INVESTIGATION_KINDS, PLAIN_LEVEL } from '@bright-sprout/core/design';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
@@ -45,7 +47,7 @@ describe('what we change', () => {
     const sent = renderPart(<FactorsEditor />, draftOf('one_factor', { replicates: 2 }));
     fireEvent.click(button('Another change'));
     expect((await lastPlan(sent, 1)).factors).toHaveLength(2);
-    const combinations = screen.getByRole('group', { name: 'Combinations that are grown' });
+    const combinations = screen.getByRole('group', { name: sayPlans('combinationsThatAreGrown') });
     expect(within(combinations).getAllByRole('checkbox')).toHaveLength(4);
     fireEvent.click(within(combinations).getByRole('checkbox', { name: 'Changed · With' }));
     expect((await lastPlan(sent, 2)).leftOut).toEqual(['1.1']);
@@ -149,7 +151,7 @@ describe('sowing', () => {
 
   test('gives a depth by every rule, and keeps the one chosen', async () => {
     const sent = renderPart(<SowingSection />, draftOf('one_factor', {}, 'radish'));
-    const rules = screen.getByRole('radiogroup', { name: 'Depth by which rule' });
+    const rules = screen.getByRole('radiogroup', { name: sayPlans('depthByWhichRule') });
     expect(within(rules).getAllByRole('radio')).toHaveLength(6);
     expect(rules.textContent).toContain('12.7 mm');
     fireEvent.click(within(rules).getByRole('radio', { name: /A quarter inch/ }));
@@ -171,7 +173,7 @@ describe('supplies', () => {
 
   test('wait until the pots fit', () => {
     renderPart(<SuppliesSection />, draftOf('one_factor', { replicates: 50 }));
-    expect(screen.getByText('The pots do not fit yet: see Pots.')).toBeTruthy();
+    expect(screen.getByText(sayPlans('thePotsDoNotFitYetSee'))).toBeTruthy();
   });
 });
 
@@ -260,7 +262,7 @@ describe('the week board', () => {
   test('a task is opened, given to somebody and ticked', async () => {
     const sent = renderPart(<WeekBoard />, draftOf('one_factor'));
     fireEvent.click(button(/^Thin to the strongest/));
-    const card = screen.getByRole('region', { name: 'Thin to the strongest' });
+    const card = screen.getByRole('region', { name: sayPlanStatements('thinToTheStrongest') });
     const who = within(card).getByRole('textbox', { name: 'By whom' });
     fireEvent.change(who, { target: { value: 'Otters' } });
     fireEvent.blur(who);

@@ -1,3 +1,4 @@
+import { say as sayReadings } from '@bright-sprout/words/readings';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider, useQuery } from '@tanstack/react-query';
@@ -111,7 +112,7 @@ describe('reading pot by pot', () => {
     await waitFor(() => expect(release).toHaveLength(1));
     fireEvent.click(pot(1));
     release[0]!();
-    await screen.findByRole('button', { name: 'Read it a second time' });
+    await screen.findByRole('button', { name: sayReadings('readItASecondTime') });
     isAt(1);
   });
 
@@ -135,7 +136,7 @@ describe('reading pot by pot', () => {
     );
     isAt(18);
     fireEvent.click(screen.getByRole('button', { name: 'Not up yet' }));
-    await screen.findByRole('button', { name: 'Read it a second time' });
+    await screen.findByRole('button', { name: sayReadings('readItASecondTime') });
     expect(screen.getByText('18 of 18 done on Sat 23 May')).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'the day before' }));
     isAt(1);
@@ -153,7 +154,7 @@ describe('reading pot by pot', () => {
     type('7');
     await waitFor(() => isAt(2));
     fireEvent.click(pot(1));
-    fireEvent.click(screen.getByRole('button', { name: 'Read it a second time' }));
+    fireEvent.click(screen.getByRole('button', { name: sayReadings('readItASecondTime') }));
     type('8');
     await waitFor(() => expect(sent).toHaveLength(2));
     await waitFor(() => isAt(2));

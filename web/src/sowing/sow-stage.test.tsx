@@ -1,3 +1,4 @@
+import { say as saySowing } from '@bright-sprout/words/sowing';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { TickView } from '@bright-sprout/contract/sowing';
 import { SOWING_ITEMS } from '@bright-sprout/core/shared';
@@ -107,7 +108,7 @@ describe('sowing day', () => {
       sowOn: at < 6 ? '2026-05-01' : '2026-05-08',
     }));
     const { asked, client } = open({ ...experiment, units }, { 'PUT ': unsown() });
-    const [first] = screen.getAllByRole('button', { name: 'Mark these pots as sown' });
+    const [first] = screen.getAllByRole('button', { name: saySowing('markThesePotsAsSown') });
     fireEvent.submit(first!.closest('form')!);
     await waitFor(() => expect(asked()).toHaveLength(1));
     expect((asked()[0]!.body as { unitIds: string[] }).unitIds).toEqual(['u1', 'u2', 'u3', 'u4', 'u5', 'u6']);

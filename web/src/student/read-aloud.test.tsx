@@ -1,3 +1,4 @@
+import { say as sayStudent } from '@bright-sprout/words/student';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { act, cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useRef } from 'react';
@@ -47,10 +48,10 @@ afterEach(() => {
 describe('reading aloud', () => {
   test('is offered once there are voices, and reads question and answers in order', () => {
     render(<Page />);
-    expect(screen.queryByRole('button', { name: 'Read it to me' })).toBeNull();
+    expect(screen.queryByRole('button', { name: sayStudent('readAloud') })).toBeNull();
     voices = [{}];
     act(() => void listeners.dispatchEvent(new Event('voiceschanged')));
-    fireEvent.click(screen.getByRole('button', { name: 'Read it to me' }));
+    fireEvent.click(screen.getByRole('button', { name: sayStudent('readAloud') }));
     expect(speak.mock.calls[0]?.[0].text).toBe('Pot 3. Can you see a root?. Yes. Not yet');
     cleanup();
     expect(cancel).toHaveBeenCalled();
@@ -59,6 +60,6 @@ describe('reading aloud', () => {
   test('is not there in a browser without voices', () => {
     Reflect.deleteProperty(window, 'speechSynthesis');
     render(<Page />);
-    expect(screen.queryByRole('button', { name: 'Read it to me' })).toBeNull();
+    expect(screen.queryByRole('button', { name: sayStudent('readAloud') })).toBeNull();
   });
 });

@@ -1,3 +1,4 @@
+import { say as sayStudent } from '@bright-sprout/words/student';
 import type { StudentPotView } from '@bright-sprout/contract/student';
 import { studentWords } from '@bright-sprout/core/words';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
@@ -95,7 +96,7 @@ describe('reading a pot', () => {
   test('a height is asked for by the plan’s rule, compared with last time, and kept in mm', async () => {
     const { sent, onDone } = show(POT);
     press('Yes');
-    const entry = screen.getByLabelText('How tall is the marked plant?');
+    const entry = screen.getByLabelText(sayStudent('howTallIsTheMarkedPlant'));
     fireEvent.change(entry, { target: { value: '5' } });
     expect(document.body.textContent).toContain(
       'That is 1.0 cm shorter than on Monday. Look again, or keep it.',
@@ -166,7 +167,7 @@ describe('reading a pot', () => {
     const variable = { ...POT.variable, name: 'green cover', kind: 'number' as const, unit: '%', step: 1 };
     const { sent } = show({ ...POT, variable, last: null });
     press('Yes');
-    fireEvent.change(screen.getByLabelText('Seen from above: how much of it is green?'), {
+    fireEvent.change(screen.getByLabelText(sayStudent('howMuchIsGreen')), {
       target: { value: '101' },
     });
     press('Keep it');

@@ -1,3 +1,4 @@
+import { say as sayStudent } from '@bright-sprout/words/student';
 import type { StudentIdeasView } from '@bright-sprout/contract/predictions';
 import type { DeviceView, StudentPotView, StudentSowingView } from '@bright-sprout/contract/student';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
@@ -129,10 +130,10 @@ describe('who is at the tablet', () => {
     answers['GET /api/device/pots'] = () => new Promise((resolve) => (come = () => resolve([POT])));
     open();
     await screen.findByRole('heading', { name: 'Ada, your pots today' });
-    expect(screen.queryByRole('button', { name: 'Practise reading a ruler' })).toBeNull();
+    expect(screen.queryByRole('button', { name: sayStudent('practiseReadingARuler') })).toBeNull();
     await waitFor(() => {
       come();
-      expect(screen.getByRole('button', { name: 'Practise reading a ruler' })).toBeTruthy();
+      expect(screen.getByRole('button', { name: sayStudent('practiseReadingARuler') })).toBeTruthy();
     });
     expect(screen.getByRole('button', { name: /to read$/ })).toBeTruthy();
   });
@@ -140,7 +141,7 @@ describe('who is at the tablet', () => {
   test('a class without students says whom to ask; a class with a PIN asks for it', async () => {
     answers['GET /api/device'] = () => ({ ...DOOR, studentId: null, students: [] });
     open();
-    await screen.findByText('Nobody is in this class yet. Ask your teacher.');
+    await screen.findByText(sayStudent('nobodyIsInThisClassYetAsk'));
     cleanup();
 
     answers['GET /api/device'] = () => ({ ...DOOR, studentId: null, asksPin: true });

@@ -1,3 +1,4 @@
+import { say as sayLessons } from '@bright-sprout/words/lessons';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { showLesson, WithNow } from '../testing/show-lesson.tsx';
@@ -145,7 +146,7 @@ describe('papers', () => {
     const circles = pages.map((page) => page.querySelectorAll('.up-circles i').length);
     expect(new Set(circles).size).toBe(1);
     expect(pages.some((page) => page.querySelector('.is-up'))).toBe(true);
-    expect(pages.at(-1)?.textContent).toContain('Draw what you see');
+    expect(pages.at(-1)?.textContent).toContain(sayLessons('drawWhatYouSee'));
     expect(pages.map((page) => page.textContent).join(' ')).toMatch(/The tallest: \d/);
   });
 });

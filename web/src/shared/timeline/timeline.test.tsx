@@ -1,3 +1,4 @@
+import { say as sayPlanStatements } from '@bright-sprout/words/plan-statements';
 import type { ExperimentView, VariableView } from '@bright-sprout/contract/plans';
 import type { ReadingView } from '@bright-sprout/contract/readings';
 import { startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
@@ -105,7 +106,7 @@ describe('the day ribbon', () => {
     const notch = (name: RegExp) => screen.getByRole('radio', { name });
     expect(notch(/^Thursday 12 November/).className).toContain('is-off');
     expect(notch(/First look: anything up\?/)).toBeTruthy();
-    expect(notch(/Thin to the strongest/).title).toBe('Thin to the strongest');
+    expect(notch(/Thin to the strongest/).title).toBe(sayPlanStatements('thinToTheStrongest'));
   });
 
   test('a day outside of it falls back to the first', () => {

@@ -68,6 +68,8 @@ export interface SowingPotView {
   sowingGets: string;
   /** What is ticked of it. */
   items: readonly SowingItem[];
+  /** Water at each watering in mL; 0 where nothing is watered. */
+  waterMl: number;
   ticked: SowingItem[];
   note: string;
 }

@@ -9,17 +9,17 @@ import {
   STARTING_CROPS,
   treatmentsOf,
   usualContainer,
+  depthBy,
+  depthChoices,
+  sowingDepth,
 } from '../design/index.ts';
 import { calendarDay, type RandomGenerator, randomGenerator } from '../shared/index.ts';
 import {
-  depthBy,
-  depthChoices,
   emptyUnits,
   householdMl,
   householdOf,
   materialsOf,
   seedsNeeded,
-  sowingDepth,
   sowingWith,
   sparesNeeded,
 } from './index.ts';
@@ -283,7 +283,9 @@ describe('materials', () => {
       { ...PLAIN_LEVEL, name: 'mustard', cropId: 'mustard', seeds: 20, plants: 20, lotId: 'small' },
       { ...PLAIN_LEVEL, name: 'pea', cropId: 'pea', seeds: 3 },
     ];
-    const found = materialsOf(plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }] }), [lot]);
+    const found = materialsOf(plan({ factors: [{ name: 'Crop', aspect: 'crop', levels: crops }] }), {
+      lots: [lot],
+    });
     // 5 pots of 20 from packets of 30, and 5 pots of 3 from one packet of 50.
     expect(found.seedsByCrop).toEqual([
       { cropId: 'mustard', seeds: 100, perPacket: 30, packets: 4 },
@@ -365,7 +367,8 @@ describe('materials', () => {
     const { conditions } = plan({});
     expect(materialsOf(plan({ conditions: { ...conditions, hasSoil: false } }))).toMatchObject({
       soilMl: 0,
-      trays: 0,
+      mixes: [],
+      liningMl: 100,
     });
   });
 

@@ -1,11 +1,14 @@
-export { depthBy, type DepthChoices, depthChoices, type DepthReason, sowingDepth } from './depth.ts';
+export { type Kit, type KitDose, type KitSeeds, kitsOf } from './kits.ts';
 export { type Household, householdMl, householdOf } from './household.ts';
 export {
   type DoseTotal,
   type Materials,
   materialsOf,
+  type MaterialsKnown,
+  type MixTotal,
+  mixTotals,
   POT_ON_ML,
-  seedsIn,
+  type SeedTotal,
   SETTLING,
   SPARE,
   WETTING,
@@ -14,7 +17,6 @@ export { type Bed, placesThatFit, type Spacing, usualSpacing, weightOfSeeds } fr
 export {
   emptyUnits,
   seedsNeeded,
-  seedsFor,
   type SownGroup,
   type SowingAnswer,
   sowingWith,

@@ -1,4 +1,4 @@
-import { type GerminationRate, overRates, upInPot } from '../design/index.ts';
+import { type GerminationRate, overRates, seedsFor, upInPot } from '../design/index.ts';
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { binomialAtLeast } from '../statistics/index.ts';
 
@@ -40,11 +40,6 @@ export interface SpareAnswer {
 
 const MOST_SEEDS = 200;
 const MOST_SPARES = 200;
-
-/** Seeds in a unit of so many plants, when `seedsPerUnit` are sown for `plantsPerUnit`. */
-export function seedsFor(seedsPerUnit: number, plantsPerUnit: number, plants: number): number {
-  return Math.ceil((seedsPerUnit * plants) / plantsPerUnit);
-}
 
 function seedsOfGroup(
   seedsPerUnit: number,

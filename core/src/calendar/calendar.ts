@@ -1,5 +1,4 @@
-import { seedsIn } from '../amounts/index.ts';
-import { areSealed, isBegun, type Plan } from '../design/index.ts';
+import { isBegun, kindsOfUnit, type Plan, type UnitPlan } from '../design/index.ts';
 import { addDays, type CalendarDay, daysBetween } from '../shared/index.ts';
 import { classDayFrom, classDayUpTo, isClassDay } from './class-days.ts';
 import { type PlanSurroundings, treatmentGrowth, type TreatmentGrowth } from './treatment-growth.ts';
@@ -97,14 +96,14 @@ export function planCalendar(plan: Plan, surroundings: PlanSurroundings): PlanCa
     put('sow', day, day, { key: isAll ? 'sow' : `sow-${index + 1}`, treatments: isAll ? [] : own });
   });
   if (firstCheck < plan.lessonOn) put('first_check', firstCheck, firstCheck);
-  const isSealed = areSealed(plan.containers);
-  if (plan.conditions.cover === 'until_up' && band && !isSealed) {
+  const units = kindsOfUnit(plan, surroundings);
+  if (units.some(({ closing }) => closing === 'until_up') && band) {
     const middle = addDays(band.from, Math.round(daysBetween(band.from, band.to) / 2));
     put('uncover', middle, from(middle));
   }
   readingDays(plan, firstCheck).forEach((day, index) => put('read', day, day, { key: `read-${index + 1}` }));
-  const pottingOn = putLater(plan, growths, firstSowing, band, put);
-  const wateredFrom = isSealed ? pottingOn : firstSowing;
+  const pottingOn = putLater(plan, growths, units, firstSowing, band, put);
+  const wateredFrom = units.some(({ closing }) => closing !== 'sealed') ? firstSowing : pottingOn;
   if (wateredFrom !== undefined) putWatering(plan, wateredFrom, put);
   put('lesson', plan.lessonOn, plan.lessonOn);
   return {
@@ -181,20 +180,14 @@ function putWatering(plan: Plan, firstSowing: CalendarDay, put: Put): void {
 function putLater(
   plan: Plan,
   growths: readonly TreatmentGrowth[],
+  units: readonly UnitPlan[],
   firstSowing: CalendarDay,
   band: EmergenceBand | undefined,
   put: Put,
 ): CalendarDay | undefined {
   const from = (day: CalendarDay): CalendarDay => classDayFrom(day, plan.calendar);
   const allUp = band?.to ?? addDays(firstSowing, THIN_AFTER);
-  const isThinned = growths.some(
-    ({ treatment }) => seedsIn(plan, treatment.settings) > treatment.settings.plants,
-  );
-  if (isThinned) {
-    const twoWeeks = addDays(firstSowing, THIN_AFTER);
-    const wanted = addDays(allUp, THIN_AFTER_UP) > twoWeeks ? addDays(allUp, THIN_AFTER_UP) : twoWeeks;
-    put('thin', wanted, from(wanted));
-  }
+  if (units.some(({ isThinned }) => isThinned)) putThinning(plan, growths, put);
   const potting = pottingDay(plan, growths, addDays(allUp, POT_ON_AFTER_UP));
   if (plan.calendar.potsOn) put('pot_on', potting, from(potting));
   const frost = plan.calendar.lastFrostOn;
@@ -217,6 +210,24 @@ function putLater(
   const first = harvest.sort()[0];
   if (plan.calendar.isHarvested && first) put('harvest', first, from(first));
   return plan.calendar.potsOn ? from(potting) : undefined;
+}
+
+/** Thinning of what was sown on each day, two weeks later or once all are up; none that would come after the lesson. */
+function putThinning(plan: Plan, growths: readonly TreatmentGrowth[], put: Put): void {
+  const sowings = [...new Set(growths.map(({ sowOn }) => sowOn))].sort();
+  sowings.forEach((sowOn, index) => {
+    const own = growths.filter((growth) => growth.sowOn === sowOn);
+    const twoWeeks = addDays(sowOn, THIN_AFTER);
+    const onceUp = addDays(emergenceBand(own)?.to ?? twoWeeks, THIN_AFTER_UP);
+    const wanted = onceUp > twoWeeks ? onceUp : twoWeeks;
+    const day = classDayFrom(wanted, plan.calendar);
+    if (day >= plan.lessonOn) return;
+    const isAll = sowings.length === 1;
+    put('thin', wanted, day, {
+      key: isAll ? 'thin' : `thin-${index + 1}`,
+      treatments: isAll ? [] : own.map(({ treatment }) => treatment.code),
+    });
+  });
 }
 
 /** Seedlings on towel or cotton are potted on soon after their roots show; others with their first true leaves. */

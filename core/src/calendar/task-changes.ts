@@ -1,5 +1,6 @@
 import type { Plan } from '../design/index.ts';
 import type { CalendarDay } from '../shared/index.ts';
+import { isClassDay } from './class-days.ts';
 import { type CalendarTask, planCalendar, type PlanCalendar } from './calendar.ts';
 import type { PlanSurroundings } from './treatment-growth.ts';
 
@@ -34,10 +35,13 @@ export function calendarWithChanges(
   const byKey = new Map(changes.map((change) => [change.key, change]));
   const changed = tasks.map((task): ScheduledTask => {
     const change = byKey.get(task.key);
-    const helper = task.needsHelper ? plan.calendar.helper : '';
+    const day = change?.movedTo ?? task.day;
+    // A watering that was moved needs somebody on its new day.
+    const needsHelper = task.code === 'water' ? !isClassDay(day, plan.calendar) : task.needsHelper;
+    const helper = needsHelper ? plan.calendar.helper : '';
     return {
       ...task,
-      day: change?.movedTo ?? task.day,
+      ...{ day, needsHelper },
       doneOn: change?.doneOn ?? null,
       who: change?.who ?? helper,
       title: '',

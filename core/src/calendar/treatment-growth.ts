@@ -1,4 +1,3 @@
-import { seedsIn } from '../amounts/index.ts';
 import {
   type Crop,
   type DayRange,
@@ -10,6 +9,7 @@ import {
   type SeedLot,
   sowingDayOf,
   treatmentsOf,
+  seedsIn,
 } from '../design/index.ts';
 import type { CalendarDay, LengthScale, Outcome } from '../shared/index.ts';
 import { type GrowthSetting, growthSetting } from '../simulate/index.ts';

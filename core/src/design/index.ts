@@ -19,6 +19,7 @@ export {
   usualContainer,
   usualWaterMl,
 } from './container.ts';
+export { conditionsIn } from './container-conditions.ts';
 export {
   type Crop,
   CROP_HABITS,
@@ -38,6 +39,7 @@ export {
   type LayoutProblem,
   numberReplicates,
 } from './layout.ts';
+export { depthBy, type DepthChoices, depthChoices, type DepthReason, sowingDepth } from './depth.ts';
 export { doublyTaken, type MoveEvent, placedOn, type UnitMove, type UnitPlace } from './moves.ts';
 export { isSamePart, type MergedPlan, mergePlans, type PlanPart } from './merge-plans.ts';
 export {
@@ -84,6 +86,8 @@ export {
   seedFacts,
   type SeedLot,
 } from './seed-lot.ts';
+export { recipeOf, type RecipePart } from './recipe.ts';
+export { seedsFor, seedsIn } from './seeds-in.ts';
 export { overPots, overRates, POT_CORRELATION, shareInPot, upInPot } from './seed-fate.ts';
 export { isBegun } from './start-form.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
@@ -108,5 +112,21 @@ export {
   type TreatmentSettings,
 } from './treatments.ts';
 export { begunWith, usualSteps, withUsualSteps } from './usual-steps.ts';
+export {
+  type Closing,
+  CLOSINGS,
+  type Filling,
+  FILLINGS,
+  DOSE_TIMES,
+  type DoseTime,
+  type GivenDose,
+  isInWater,
+  kindsOfUnit,
+  type KnownSeed,
+  type PlacedUnitPlan,
+  type UnitPlan,
+  unitPlanOf,
+  unitPlans,
+} from './unit-plan.ts';
 export { type PlannedUnit, plannedUnits, sowingDayOf, unitsProblem } from './units.ts';
 export { startingSteps } from './starting-steps.ts';

@@ -39,10 +39,10 @@ export type Aspect = (typeof ASPECTS)[number];
 export const LIGHT_PLACES = ['bright', 'shade', 'dark', 'lamp'] as const;
 export type LightPlace = (typeof LIGHT_PLACES)[number];
 
-export const DOSE_UNITS = ['g', 'mL', 'drop', 'pinch', 'tablet'] as const;
+export const DOSE_UNITS = ['g', 'mL', 'drop', 'pinch', 'tablet', 'g/L', 'mL/L'] as const;
 export type DoseUnit = (typeof DOSE_UNITS)[number];
 
-/** So much of a material in each unit; 0 for none. */
+/** So much of a material in each unit, or in each litre of its water at every watering; 0 for none. */
 export interface Dose {
   readonly material: string;
   readonly amount: number;

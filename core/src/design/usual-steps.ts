@@ -1,21 +1,28 @@
 import { isSamePart } from './merge-plans.ts';
 import type { Aspect, Plan, ProtocolStep } from './plan.ts';
 import { startingSteps } from './starting-steps.ts';
-import { differingAspects, treatmentsOf } from './treatments.ts';
+import { differingAspects } from './treatments.ts';
+import { kindsOfUnit, type UnitPlan } from './unit-plan.ts';
 
 /** What is set for a pot by hand on sowing day, beside a dose. */
 const SET_BY_HAND: readonly Aspect[] = ['other', 'light', 'cover', 'temperature'];
 
-/** The steps that a plan has as long as nobody changed them: by its kind, its container, and what its treatments differ in. */
+const NOTHING_KNOWN = { crops: [], lots: [] };
+
+/** The steps that a plan has as long as nobody changed them: what is done to its units, in order. */
 export function usualSteps(plan: Plan): ProtocolStep[] {
+  const units = kindsOfUnit(plan, NOTHING_KNOWN);
   const varied = new Set(plan.factors.flatMap((factor) => [factor.aspect, ...differingAspects(factor)]));
-  const hasDoses = treatmentsOf(plan).some(({ settings }) => settings.doses.some(({ amount }) => amount > 0));
-  const isMixedBefore = hasDoses && plan.conditions.reactionDays > 0;
-  return startingSteps(plan.kind, plan.conditions, plan.containers[0]?.kind ?? 'pots', {
-    isGiven: (hasDoses && !isMixedBefore) || SET_BY_HAND.some((aspect) => varied.has(aspect)),
-    isMixedBefore,
-    hasOwnMix: varied.has('medium'),
-    hasOwnWater: varied.has('water'),
+  const isSome = (holds: (unit: UnitPlan) => boolean): boolean => units.some(holds);
+  return startingSteps(plan.kind, plan.conditions, units[0]?.vessel ?? 'pots', {
+    isGiven:
+      isSome(({ doses }) => doses.some(({ when }) => when === 'sowing')) ||
+      SET_BY_HAND.some((aspect) => varied.has(aspect)),
+    isMixedBefore: isSome(({ doses }) => doses.some(({ when }) => when === 'before')),
+    hasOwnMix: new Set(units.map(({ medium }) => medium)).size > 1,
+    hasOwnWater:
+      new Set(units.map(({ waterMl }) => waterMl)).size > 1 ||
+      isSome(({ doses }) => doses.some(({ when }) => when === 'watering')),
   });
 }
 

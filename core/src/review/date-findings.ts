@@ -80,7 +80,7 @@ function ladderDays(plan: Plan, today: CalendarDay): Finding[] {
   return [{ severity: 'look', facts, mend: { changes: { factors }, cost: { units: 0, seeds: 0, days: 0 } } }];
 }
 
-const PREPARATION = ['cold', 'treat_mix', 'soak'] as const;
+const PREPARATION = ['sort', 'cold', 'treat_mix', 'soak'] as const;
 
 /** What must be done before sowing and would have to be begun before today: sowing moves, and the lesson by as much where it would come too early. */
 function preparation(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {

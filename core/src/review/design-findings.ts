@@ -1,4 +1,3 @@
-import { seedsIn } from '../amounts/index.ts';
 import {
   type Aspect,
   ASPECT_FIELDS,
@@ -10,6 +9,7 @@ import {
   treatmentsOf,
   unitsProblem,
   usualContainer,
+  seedsIn,
 } from '../design/index.ts';
 import type { Finding, Mend } from './finding.ts';
 

@@ -85,7 +85,7 @@ export type FindingFacts =
   | { readonly code: 'sowing_is_past'; readonly day: CalendarDay }
   | {
       readonly code: 'preparation_past';
-      readonly task: 'cold' | 'treat_mix' | 'soak';
+      readonly task: 'sort' | 'cold' | 'treat_mix' | 'soak';
       readonly day: CalendarDay;
     }
   | {

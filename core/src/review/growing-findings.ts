@@ -1,5 +1,5 @@
-import { emptyUnits, seedsIn, seedsNeeded, sowingDepth, sowingWith } from '../amounts/index.ts';
-import { type Plan, treatmentsOf, usualWaterMl } from '../design/index.ts';
+import { emptyUnits, seedsNeeded, sowingWith } from '../amounts/index.ts';
+import { type Plan, treatmentsOf, usualWaterMl, seedsIn, sowingDepth } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,

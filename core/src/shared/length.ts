@@ -70,11 +70,10 @@ export type ParsedLength =
   | { readonly ok: false; readonly problem: LengthProblem };
 
 function readAmount(text: string): number | undefined {
-  const mixed = /^(\d+)?(?:\s+|\s*-\s*)?(?:(\d+)\s*\/\s*(\d+))?$/.exec(text);
-  if (mixed && (mixed[1] || mixed[2])) {
-    const bottom = Number(mixed[3] ?? 1);
-    if (bottom === 0) return undefined;
-    return Number(mixed[1] ?? 0) + Number(mixed[2] ?? 0) / bottom;
+  const fraction = /^(?:(\d+)(?:\s+|\s*-\s*))?(\d+)\s*\/\s*(\d+)$/.exec(text);
+  if (fraction) {
+    const [, whole = 0, top, bottom] = fraction;
+    return Number(bottom) === 0 ? undefined : Number(whole) + Number(top) / Number(bottom);
   }
   return /^\d*[.,]?\d+$/.test(text) || /^\d+[.,]$/.test(text) ? Number(text.replace(',', '.')) : undefined;
 }

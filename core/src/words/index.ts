@@ -15,6 +15,7 @@ export {
   doseText,
   POSITION_WORDS,
   potSowing,
+  propaguleWord,
   type PotSowing,
   sowingWithoutPlan,
   START_FORM_WORDS,

@@ -1,14 +1,15 @@
 import { say } from '@bright-sprout/words/plan-statements';
-import type {
-  Aspect,
-  ContainerKind,
-  DepthRule,
-  InvestigationKind,
-  LightPlace,
-  RateSource,
-  Plan,
+import {
+  type Aspect,
+  type ContainerKind,
+  type DepthRule,
+  type InvestigationKind,
+  type LightPlace,
+  type RateSource,
+  type Plan,
+  type DepthReason,
 } from '../design/index.ts';
-import { type DepthReason, type Household, householdMl, householdOf } from '../amounts/index.ts';
+import { type Household, householdMl, householdOf } from '../amounts/index.ts';
 import type { TaskCode } from '../calendar/index.ts';
 
 /** Name and use of each kind of investigation. */

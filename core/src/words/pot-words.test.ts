@@ -23,7 +23,7 @@ function planned(factors: readonly PlanFactor[]): Plan {
 
 function sowingsOf(plan: Plan) {
   return treatmentsOf(plan).map((treatment) =>
-    potSowing(plan, treatment, { crops: STARTING_CROPS, lots: [] }),
+    potSowing(plan, treatment, plan.containers[0], { crops: STARTING_CROPS, lots: [] }),
   );
 }
 
@@ -64,6 +64,7 @@ describe('what goes into a pot', () => {
         gets: '',
         sowingGets: '',
         items: ['seeds', 'depth', 'label'],
+        waterMl: 20,
       },
       {
         crop: PEA.commonName,
@@ -73,6 +74,7 @@ describe('what goes into a pot', () => {
         gets: '',
         sowingGets: '',
         items: ['seeds', 'depth', 'label'],
+        waterMl: 20,
       },
     ]);
   });

@@ -1,13 +1,17 @@
 import { say } from '@bright-sprout/words/plan-statements';
-import { seedsIn, sowingDepth } from '../amounts/index.ts';
 import {
+  type GivenDose,
+  isInWater,
+  unitPlanOf,
+  type KnownSeed,
   type Aspect,
   type Crop,
   differingAspects,
   type Dose,
   type Plan,
   type PlanTreatment,
-  type SeedLot,
+  type PlanContainer,
+  type UnitPlan,
   type SeedPosition,
   type StartForm,
 } from '../design/index.ts';
@@ -46,43 +50,63 @@ export interface PotSowing {
   readonly sowingGets: string;
   /** What is ticked on sowing day: giving the treatment only where there is something to give or set. */
   readonly items: readonly SowingItem[];
+  /** Water at each watering in mL; 0 where nothing is watered. */
+  readonly waterMl: number;
 }
 
-/** A dose as it is measured out: `10 mL compost tea`, `2 tablets`. */
+/** A dose as it is measured out: `10 mL of compost tea`, `2 tablets of lime`, `5 mL of feed in each litre of its water`. */
 export function doseText({ material, amount, unit }: Dose): string {
-  return say('doseOf', { amount, unit, material });
+  if (!isInWater({ unit })) return say('doseOf', { amount, unit, material });
+  return say('doseInWater', { dose: say('doseOf', { amount, unit: unit.slice(0, -2), material }) });
 }
 
-/** What goes into the pots of a treatment, for labels, kits and sowing day. */
+/** A dose as it is to be taken on sowing day. */
+function doseOnSowingDay(dose: GivenDose): string {
+  return dose.when === 'before' ? say('isInTheMixAlready', { doses: doseText(dose) }) : doseText(dose);
+}
+
+/** What is put in, in its crop's words: `seed`, `clove`, `young plant`. */
+export function propaguleWord(startsAs: StartForm, crop: Pick<Crop, 'propagule'> | undefined): string {
+  return startsAs === 'seed' ? (crop?.propagule ?? say('seedWord')) : START_FORM_WORDS[startsAs];
+}
+
+/** What goes into the pots of a treatment in a container, for labels, kits and sowing day. */
 export function potSowing(
   plan: Plan,
-  { settings }: PlanTreatment,
-  known: { readonly crops: readonly Crop[]; readonly lots: readonly SeedLot[] },
+  treatment: PlanTreatment,
+  container: PlanContainer | undefined,
+  known: KnownSeed,
 ): PotSowing {
+  const unit = unitPlanOf(plan, treatment, container, known);
   const varied = new Set<Aspect>(plan.factors.flatMap(differingAspects));
-  const doses = settings.doses.map(doseText).join(' + ');
+  const isSealed = unit.closing === 'sealed';
+  const water = isSealed ? unit.wettingMl : unit.waterMl;
   const others = [
-    varied.has('medium') && settings.medium,
-    varied.has('water') && say('waterOf', { waterMl: settings.waterMl }),
-    varied.has('light') && LIGHT_WORDS[settings.light],
-    varied.has('cover') && say(settings.isCovered ? 'coveredPot' : 'openPot'),
-    varied.has('temperature') && say('atDegrees', { temperatureC: settings.temperatureC }),
+    varied.has('medium') && unit.medium,
+    varied.has('water') && say(isSealed ? 'waterOnce' : 'waterOf', { waterMl: water }),
+    varied.has('light') && LIGHT_WORDS[unit.light],
+    varied.has('cover') && !isSealed && say(unit.closing === 'open' ? 'openPot' : 'coveredPot'),
+    varied.has('temperature') && say('atDegrees', { temperatureC: unit.temperatureC }),
   ];
-  const { startsAs = 'seed', position = 'any' } = plan.conditions;
-  const crop = known.crops.find(({ id }) => id === settings.cropId);
-  const lies = position === 'any' ? '' : POSITION_WORDS[position];
-  const isMixedIn = plan.conditions.reactionDays > 0 && doses !== '';
-  const dosesNow = isMixedIn ? say('isInTheMixAlready', { doses }) : doses;
-  const isGiven = (!isMixedIn && doses !== '') || others.some((part) => part !== false && part !== '');
+  const lies = unit.position === 'any' ? '' : POSITION_WORDS[unit.position];
+  const isGiven =
+    unit.doses.some(({ when }) => when !== 'before') || others.some((part) => part !== false && part !== '');
   return {
-    crop: crop?.commonName ?? '',
-    propagule: startsAs === 'seed' ? (crop?.propagule ?? say('seedWord')) : START_FORM_WORDS[startsAs],
-    seeds: seedsIn(plan, settings),
-    depthMm: sowingDepth(plan, settings, known),
-    gets: joined([lies, doses, ...others]),
-    sowingGets: joined([lies, dosesNow, ...others]),
-    items: SOWING_ITEMS.filter((item) => item !== 'treatment' || isGiven),
+    crop: unit.crop?.commonName ?? '',
+    propagule: propaguleWord(unit.startsAs, unit.crop),
+    seeds: unit.seeds,
+    depthMm: unit.depthMm,
+    gets: joined([lies, unit.doses.map(doseText).join(' + '), ...others]),
+    sowingGets: joined([lies, unit.doses.map(doseOnSowingDay).join(' + '), ...others]),
+    items: SOWING_ITEMS.filter((item) => isTicked(item, unit, isGiven)),
+    waterMl: unit.waterMl,
   };
+}
+
+/** Giving is ticked where something is given or set, a depth where there is soil to be deep in. */
+function isTicked(item: SowingItem, { filling, depthMm }: UnitPlan, isGiven: boolean): boolean {
+  if (item === 'treatment') return isGiven;
+  return item !== 'depth' || filling === 'mix' || depthMm !== null;
 }
 
 function joined(parts: readonly (string | false)[]): string {
@@ -98,5 +122,6 @@ export function sowingWithoutPlan(
   return {
     ...{ crop: cropName, propagule: crop?.propagule ?? say('seedWord'), seeds },
     ...{ depthMm: crop?.sowingDepthMm ?? null, gets: '', sowingGets: '', items: SOWING_ITEMS },
+    waterMl: 0,
   };
 }

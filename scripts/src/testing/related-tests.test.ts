@@ -30,5 +30,9 @@ describe('tests that a change touches', () => {
   test('are a changed test itself, and none where nothing changed', () => {
     expect(relatedTests(ROOT, FILES, ['e2e/plans/race.spec.ts']).specs).toEqual(['e2e/plans/race.spec.ts']);
     expect(relatedTests(ROOT, FILES, [])).toEqual({ units: [], specs: [] });
+    expect(relatedTests(ROOT, FILES, ['core/src/gone.test.ts', 'e2e/plans/gone.spec.ts'])).toEqual({
+      units: [],
+      specs: [],
+    });
   });
 });

@@ -17,14 +17,15 @@ export function relatedTests(
   const importers = importersOf(root, files);
   const touched = new Set(changed);
   for (const file of touched) for (const one of importers.get(file) ?? []) touched.add(one);
-  const units = [...touched].filter((file) => /\.test\.tsx?$/.test(file)).sort();
+  const isThere = (file: string): boolean => existsSync(join(root, file));
+  const units = [...touched].filter((file) => /\.test\.tsx?$/.test(file) && isThere(file)).sort();
   const specs = new Set([...touched].filter((file) => file.endsWith('.spec.ts')));
   // What a feature of the interface or the server changed by itself is looked at in the browser.
   for (const file of changed) {
     const [, feature = ''] = /^(?:web|server|words)\/src\/(?:en\/)?([a-z-]+)/.exec(file) ?? [];
     for (const spec of files) if (spec.startsWith(`e2e/${feature}/`) && feature !== '') specs.add(spec);
   }
-  return { units, specs: [...specs].filter((spec) => spec.endsWith('.spec.ts')).sort() };
+  return { units, specs: [...specs].filter((file) => file.endsWith('.spec.ts') && isThere(file)).sort() };
 }
 
 /** Which files import each file. */

@@ -4,8 +4,8 @@ import {
   plannedUnits,
   type PlanTreatment,
   treatmentsOf,
+  seedsIn,
 } from '@bright-sprout/core/design';
-import { seedsIn } from '@bright-sprout/core/amounts';
 import { v7 as uuid } from 'uuid';
 import type {
   Container,

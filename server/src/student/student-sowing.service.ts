@@ -7,7 +7,7 @@ import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, In, IsNull } from 'typeorm';
 import { Crop, SeedLot } from '../inventory/index.ts';
-import { Experiment, ExperimentStore, type StoredPlan } from '../plans/index.ts';
+import { Experiment, ExperimentStore, type StoredPlan, type Unit } from '../plans/index.ts';
 import { Clock } from '../shared/index.ts';
 import { TicksService } from '../sowing/index.ts';
 import type { JoinedDevice } from './devices.service.ts';
@@ -57,7 +57,7 @@ export class StudentSowingService {
   async #viewOf(experimentId: string, student: KnownStudent, today: string): Promise<StudentSowingView> {
     const [stored, ticks] = await Promise.all([this.store.load(experimentId), this.ticks.all(experimentId)]);
     const plan = stored.experiment.planDocument;
-    const sowings = await this.#sowingsOf(stored);
+    const sowingOf = await this.#sowingsOf(stored);
     const { sowOn } = stored.experiment;
     const hasBegun = sowOn <= today || ticks.length > 0;
     const isDue = (day: string): boolean => (day === sowOn ? hasBegun : day <= today);
@@ -76,7 +76,7 @@ export class StudentSowingService {
         unitId: unit.id,
         number: unit.number,
         ...treatmentOf(stored, unit),
-        ...(sowings.get(unit.treatmentId) ?? withoutPlan(stored.experiment)),
+        ...sowingOf(unit),
         ...(unit.seedsSown === null ? {} : { seeds: unit.seedsSown }),
         ticked: ticked(unit.id),
         note: unit.sowingNote,
@@ -84,13 +84,11 @@ export class StudentSowingService {
     };
   }
 
-  /** What goes into the pots of each treatment, by its id. */
-  async #sowingsOf({ experiment, treatments }: StoredPlan): Promise<Map<string, PotSowing>> {
+  /** Tells what goes into each pot. */
+  async #sowingsOf({ experiment, treatments, containers }: StoredPlan): Promise<(unit: Unit) => PotSowing> {
     const plan = experiment.planDocument;
-    if (!plan) {
-      const alike = withoutPlan(experiment);
-      return new Map(treatments.map(({ id }) => [id, alike]));
-    }
+    const alike = withoutPlan(experiment);
+    if (!plan) return () => alike;
     const planned = treatmentsOf(plan);
     const [crops, lots] = await Promise.all([
       this.source.getRepository(Crop).findBy({ id: In(planned.map(({ settings }) => settings.cropId)) }),
@@ -103,12 +101,11 @@ export class StudentSowingService {
       crops: crops.map(({ id, figures }) => ({ ...figures, id })),
       lots: lots.map(({ id, cropId, name, figures }) => ({ ...figures, id, cropId, name })),
     };
-    return new Map(
-      treatments.flatMap(({ id, position }) => {
-        const treatment = planned[position];
-        return treatment ? [[id, potSowing(plan, treatment, known)] as const] : [];
-      }),
-    );
+    return ({ treatmentId, containerId }) => {
+      const treatment = planned[treatments.find(({ id }) => id === treatmentId)?.position ?? -1];
+      const container = plan.containers[containers.findIndex(({ id }) => id === containerId)];
+      return treatment ? potSowing(plan, treatment, container, known) : alike;
+    };
   }
 }
 

@@ -3,12 +3,12 @@ import { inventoryRoutes } from '@bright-sprout/contract/inventory';
 import type { ContainerPart, PlanRequest } from '@bright-sprout/contract/plans';
 import {
   BRIGHT_SIDES,
+  conditionsIn,
   CONTAINER_KINDS,
   type ContainerKind,
   placeCount,
   treatmentsOf,
   usualContainer,
-  usualWaterMl,
 } from '@bright-sprout/core/design';
 import { CONTAINER_WORDS } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
@@ -110,12 +110,9 @@ function ContainerEditor({ index }: { index: number }) {
       at === index ? { ...usualContainer(kind), name: called, brightSide } : one,
     );
     const { conditions } = getValues();
-    const isOwnWater = conditions.waterMl !== usualWaterMl(container.cellMl);
     apply({
       containers,
-      ...(index > 0 || isOwnWater
-        ? {}
-        : { conditions: { ...conditions, waterMl: usualWaterMl(usualContainer(kind).cellMl) } }),
+      ...(index > 0 ? {} : { conditions: conditionsIn(kind, container, conditions) }),
     });
   };
   return (

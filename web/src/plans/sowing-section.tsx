@@ -1,13 +1,13 @@
 import { Said } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
+import { seedsNeeded, type SowingWish, sowingWith, sparesNeeded } from '@bright-sprout/core/amounts';
 import {
+  type DepthRule,
+  isBegun,
+  POT_CORRELATION,
+  seedFacts,
   depthChoices,
-  seedsNeeded,
-  type SowingWish,
-  sowingWith,
-  sparesNeeded,
-} from '@bright-sprout/core/amounts';
-import { type DepthRule, isBegun, POT_CORRELATION, seedFacts } from '@bright-sprout/core/design';
+} from '@bright-sprout/core/design';
 import { sowingWish, treatmentGrowth } from '@bright-sprout/core/calendar';
 import {
   chanceText,

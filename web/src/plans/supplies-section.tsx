@@ -1,15 +1,27 @@
-import { oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
-import { type Materials, materialsOf, POT_ON_ML, SETTLING, SPARE } from '@bright-sprout/core/amounts';
-import { areSealed, type Crop, isBegun, type Plan, unitsProblem } from '@bright-sprout/core/design';
-import { CONTAINER_WORDS, kitchenText, START_FORM_WORDS, volumeText } from '@bright-sprout/core/words';
+import {
+  type DoseTotal,
+  type Materials,
+  materialsOf,
+  POT_ON_ML,
+  SETTLING,
+  SPARE,
+} from '@bright-sprout/core/amounts';
+import { planCalendar } from '@bright-sprout/core/calendar';
+import { type Crop, isInWater, type Plan, unitsProblem } from '@bright-sprout/core/design';
+import {
+  CONTAINER_WORDS,
+  doseText,
+  kitchenText,
+  START_FORM_WORDS,
+  volumeText,
+} from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
-import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
-import Form from 'react-bootstrap/Form';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { useRemembered } from '../shared/ui/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
+import { TeamKits } from './team-kits.tsx';
 
 type Measures = 'metric' | 'household';
 
@@ -17,13 +29,16 @@ type Measures = 'metric' | 'household';
 export function SuppliesSection() {
   const { plan } = usePlanEditor();
   const [measures, setMeasures] = useRemembered<Measures>('measures', ['metric', 'household'], 'metric');
-  const [teams, setTeams] = useState(5);
-  const { crops = [], lots = [] } = useSurroundings() ?? {};
+  const surroundings = useSurroundings();
+  const { crops = [], lots = [] } = surroundings ?? {};
   if (unitsProblem(plan)) return <p className="note-attention">{say('thePotsDoNotFitYetSee')}</p>;
-  const materials = materialsOf(plan, lots);
+  const waterings = surroundings
+    ? planCalendar(plan, surroundings).tasks.filter(({ code }) => code === 'water').length + 1
+    : 1;
+  const materials = materialsOf(plan, { lots, waterings });
   const volume = (ml: number): string => (measures === 'metric' ? volumeText(ml) : kitchenText(ml));
   const cropOf = (cropId: string) => crops.find((crop) => crop.id === cropId);
-  const rows = shoppingRows(plan, materials, volume, cropOf);
+  const rows = shoppingRows(plan, materials, { volume, cropOf, waterings });
   return (
     <div className="supplies printable">
       <div className="button-row no-print">
@@ -55,27 +70,13 @@ export function SuppliesSection() {
         </tbody>
       </table>
       <h2>{say('aKitForEachTeam')}</h2>
-      <Form.Group controlId="teams" className="teams-entry no-print">
-        <Form.Label>{say('teams')}</Form.Label>
-        <Form.Control
-          type="number"
-          min={1}
-          max={40}
-          value={teams}
-          onChange={({ target }) => setTeams(Math.max(1, Math.min(40, Number(target.value) || 1)))}
-        />
-      </Form.Group>
-      <Kit plan={plan} materials={materials} teams={teams} volume={volume} />
+      <TeamKits volume={volume} />
       <h2>{say('forTheRoom')}</h2>
       <ul className="kit">
-        {!areSealed(plan.containers) && (
-          <li>{say('trayUnderEachOfContainers', { containers: materials.containers })}</li>
-        )}
+        {materials.trays > 0 && <li>{say('trayUnderEachOfContainers', { containers: materials.trays })}</li>}
         <li>{say('binBagsAClothABroomA')}</li>
         <li>{say('theLayoutOfTheSillPrintedOr')}</li>
-        {plan.conditions.cover === 'until_up' && !areSealed(plan.containers) && (
-          <li>{say('filmOrLidsForContainers', { containers: materials.containers })}</li>
-        )}
+        {materials.covers > 0 && <li>{say('filmOrLidsForContainers', { containers: materials.covers })}</li>}
         {plan.conditions.light === 'lamp' && (
           <li>{say('lampWithATimerHoursADay', { lightHours: plan.conditions.lightHours })}</li>
         )}
@@ -93,8 +94,15 @@ interface SupplyRow {
 function shoppingRows(
   plan: Plan,
   materials: Materials,
-  volume: (ml: number) => string,
-  cropOf: (cropId: string) => Crop | undefined,
+  {
+    volume,
+    cropOf,
+    waterings,
+  }: {
+    volume: (ml: number) => string;
+    cropOf: (cropId: string) => Crop | undefined;
+    waterings: number;
+  },
 ): SupplyRow[] {
   const spare = say('spare', { spare: Math.round(SPARE * 100) });
   const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
@@ -137,29 +145,40 @@ function shoppingRows(
     rows.push({ what: say('tape'), amount: say('roll'), working: say('tapeForBags') });
   }
   if (materials.soilMl > 0) {
-    rows.push(
-      {
-        what: plan.conditions.medium || say('mix'),
-        amount: volume(materials.soilMl),
+    for (const { material, ml } of materials.mixes) {
+      rows.push({
+        what: material || say('mix'),
+        amount: volume(ml),
         working: say('whatThePlacesHoldForSettling', { settling: SETTLING, spare }),
-      },
-      {
-        what: say('waterToWetTheMix'),
-        amount: volume(materials.wettingMl),
-        working: say('partsToOneOfDryMixSoak', { wetting: materials.wetting }),
-      },
-    );
+      });
+    }
+    rows.push({
+      what: say('waterToWetTheMix'),
+      amount: volume(materials.wettingMl),
+      working: say('partsToOneOfDryMixSoak', { wetting: materials.wetting }),
+    });
   }
-  rows.push({
-    what: say('waterAtEachWatering'),
-    amount: volume(materials.waterMlAWatering),
-    working: say('eachPotItsMeasuredAmountMlUnless', { waterMl: plan.conditions.waterMl }),
-  });
+  if (materials.liningMl > 0) {
+    rows.push({
+      what: say('waterToWetTheLinings'),
+      amount: volume(materials.liningMl),
+      working: say('onceOnSowingDay'),
+    });
+  }
+  if (materials.waterMlAWatering > 0) {
+    rows.push({
+      what: say('waterAtEachWatering'),
+      amount: volume(materials.waterMlAWatering),
+      working: say('eachPotItsMeasuredAmountMlUnless', { waterMl: plan.conditions.waterMl }),
+    });
+  }
   for (const dose of materials.doses) {
     rows.push({
       what: `${dose.material} (${dose.treatments.join(', ')})`,
-      amount: `${Math.ceil(dose.total * 10) / 10} ${dose.unit}`,
-      working: say('pots3', { amount: dose.amount, unit: dose.unit, units: dose.units, spare }),
+      amount: totalText(dose),
+      working: isInWater(dose)
+        ? say('inEachLitreOfWater', { dose: doseText(dose), units: dose.units, waterings, spare })
+        : say('pots3', { dose: doseText(dose), units: dose.units, spare }),
     });
   }
   const { potOn } = materials;
@@ -194,47 +213,10 @@ function shoppingRows(
   return rows;
 }
 
-function Kit({
-  plan,
-  materials,
-  teams,
-  volume,
-}: {
-  plan: Plan;
-  materials: Materials;
-  teams: number;
-  volume: (ml: number) => string;
-}) {
-  const most = Math.ceil(materials.units / teams);
-  const least = Math.floor(materials.units / teams);
-  const pots = most === least ? say('pots4', { most }) : say('toPots', { least, most });
-  return (
-    <ul className="kit">
-      <li>{say('andAsManyLabelsAPencilFor', { pots, teams })}</li>
-      {!isBegun(plan) && (
-        <li>
-          {say('seedsInATwistOfPaper', { ceil: Math.ceil((materials.seeds / materials.units) * most) })}
-        </li>
-      )}
-      {materials.soilMl > 0 && (
-        <li>{say('ofWettedMixASpoon', { volume: volume((materials.soilMl / materials.units) * most) })}</li>
-      )}
-      <li>
-        {say('ofWaterAndASyringeOrSpoon', {
-          volume: volume((materials.waterMlAWatering / materials.units) * most),
-          waterMl: plan.conditions.waterMl,
-        })}
-      </li>
-      {materials.doses.map((dose) => (
-        <li key={`${dose.material}-${dose.amount}`}>
-          {say('forEachPotLabelled', {
-            material: dose.material,
-            amount: dose.amount,
-            unit: dose.unit,
-            treatments: oneOf(dose.treatments),
-          })}
-        </li>
-      ))}
-    </ul>
-  );
+/** What is bought by the piece is whole. */
+const COUNTED: readonly DoseTotal['unit'][] = ['drop', 'pinch', 'tablet'];
+
+function totalText({ total, unit }: DoseTotal): string {
+  if (COUNTED.includes(unit)) return say('wholeDoses', { count: Math.ceil(total - 1e-9), unit });
+  return `${Math.ceil(total * 10 - 1e-9) / 10} ${isInWater({ unit }) ? unit.slice(0, -2) : unit}`;
 }

@@ -1,13 +1,18 @@
 import { say } from '@bright-sprout/words/print';
 import { TASK_WORDS } from '@bright-sprout/core/words';
-import { useCalendar, useExperiment } from '../shared/experiment/index.ts';
+import { allOf } from '@bright-sprout/words/say';
+import { useCalendar, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { Said, longDay } from '../shared/ui/index.ts';
 
 /** A card for whoever waters on days without class. */
 export function HelperCard() {
   const { experiment, day } = useExperiment();
   const calendar = useCalendar();
-  const plan = experiment.plan;
+  const sowingOf = usePotSowing();
+  const waters = watersOf(
+    experiment.units.map((unit) => ({ number: unit.number, ml: sowingOf(unit).waterMl })),
+  );
+  const notWatered = experiment.units.filter((unit) => sowingOf(unit).waterMl === 0);
   const due = (calendar?.tasks ?? []).filter(
     (task) => task.needsHelper && task.doneOn === null && task.day >= day,
   );
@@ -34,13 +39,39 @@ export function HelperCard() {
           </li>
         ))}
       </ul>
-      {plan && due.some(({ code }) => code === 'water') && (
-        <p>
-          <Said by={say} code="waterMlForEachPotSlowlyOn" values={{ waterMl: plan.conditions.waterMl }} />
-        </p>
+      {experiment.plan && due.some(({ code }) => code === 'water') && (
+        <>
+          {waters.map(({ ml, pots, isAll }) => (
+            <p key={ml}>
+              <Said
+                by={say}
+                code="waterMlForPots"
+                values={{ waterMl: ml, pots: allOf(pots), isAll: isAll ? 'yes' : 'no' }}
+              />
+            </p>
+          ))}
+          {notWatered.length > 0 && (
+            <p>{say('waterNoneInto', { pots: allOf(notWatered.map(({ number }) => number)) })}</p>
+          )}
+          <p>{say('slowlyOntoTheSoil')}</p>
+        </>
       )}
       <p>{say('leaveEveryPotInItsPlaceWhere')}</p>
       <p>{say('whatINoticed')}</p>
     </section>
   );
+}
+
+/** Pots that get the same water, the most pots first. */
+function watersOf(
+  pots: readonly { readonly number: number; readonly ml: number }[],
+): { readonly ml: number; readonly pots: number[]; readonly isAll: boolean }[] {
+  const amounts = [...new Set(pots.map(({ ml }) => ml))].filter((ml) => ml > 0);
+  return amounts
+    .map((ml) => ({
+      ml,
+      pots: pots.filter((pot) => pot.ml === ml).map(({ number }) => number),
+      isAll: pots.every((pot) => pot.ml === ml),
+    }))
+    .sort((a, b) => b.pots.length - a.pots.length);
 }

@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/print';
 import type { UnitView } from '@bright-sprout/contract/plans';
 import { classDayFrom } from '@bright-sprout/core/calendar';
-import { addDays, calendarDay, type CalendarDay } from '@bright-sprout/core/shared';
+import { addDays, calendarDay } from '@bright-sprout/core/shared';
 import { findingText, treatmentOf, useCalendar, useExperiment } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
 import { Said, shortDay } from '../shared/ui/index.ts';
@@ -102,16 +102,17 @@ function Cells({ count, isGrey, isUnsown }: { count: number; isGrey: boolean; is
   );
 }
 
-/** The next reading days from the chosen day on; where the plan has no more, days on which the class meets. */
+/** The next reading days from the chosen day on; once the plan has none left, days on which the class meets. */
 function useReadingDays(): string[] {
   const { experiment, day } = useExperiment();
   const calendar = useCalendar();
-  const days = (calendar?.tasks ?? [])
+  const days: string[] = (calendar?.tasks ?? [])
     .filter((task) => task.code === 'read' && task.day >= day)
-    .map((task): CalendarDay => task.day)
+    .map((task) => task.day)
     .slice(0, DAYS);
+  if (days.length > 0) return days;
   const rules = experiment.plan?.calendar;
-  let next = calendarDay(days.at(-1) ?? addDays(calendarDay(day), -1));
+  let next = addDays(calendarDay(day), -1);
   while (days.length < DAYS) {
     next = addDays(next, 1);
     if (rules) next = classDayFrom(next, rules);

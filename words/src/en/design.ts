@@ -110,6 +110,7 @@ export default {
   moreThatFloatedComeUp: 'More that floated come up',
   whatTheSeedsLieOn: 'What the seeds lie on',
   paperTowel: 'Paper towel',
+  dampPaperTowelInAJar: 'damp paper towel in a jar',
   foldedDampPaperTowelInABag: 'folded damp paper towel in a bag',
   cotton: 'Cotton',
   dampCottonInABag: 'damp cotton in a bag',

@@ -38,7 +38,7 @@ export default {
   bagsOnAWindow: 'Bags on a window',
   roundedUpFrom: '{text} (rounded up from {volume})',
   tooLateFor:
-    '{task, select, cold {Too late for the cold weeks} treat_mix {Too late to treat the mix} other {Too late to soak the seeds}}',
+    '{task, select, sort {Too late to sort the seeds} cold {Too late for the cold weeks} treat_mix {Too late to treat the mix} other {Too late to soak the seeds}}',
   wouldHaveToBeginOn: 'By this sowing day it would have had to begin on {day}, which is past.',
   waterIsFarOff: '{waterMl} mL a pot is {way, select, little {little} other {much}}',
   aTenthOfThePlaceWets:
@@ -67,6 +67,8 @@ export default {
   pointDown: 'point down',
   doseOf:
     '{unit, select, drop {{amount, plural, one {# drop} other {# drops}} of {material}} pinch {{amount, plural, one {# pinch} other {# pinches}} of {material}} tablet {{amount, plural, one {# tablet} other {# tablets}} of {material}} other {{amount} {unit} of {material}}}',
+  doseInWater: '{dose} in each litre of its water',
+  waterOnce: 'wetted with {waterMl} mL of water',
   waterOf: '{waterMl} mL of water at each watering',
   coveredPot: 'covered',
   openPot: 'not covered',

@@ -394,19 +394,27 @@ export default {
   waterAtEachWatering: 'Water at each watering',
   eachPotItsMeasuredAmountMlUnless:
     'each pot its measured amount, {waterMl} mL unless a level says otherwise',
-  pots3: '{amount} {unit} × {units, plural, one {# pot} other {# pots}}, {spare}',
+  pots3: '{dose} × {units, plural, one {# pot} other {# pots}}, {spare}',
+  inEachLitreOfWater:
+    '{dose}; {units, plural, one {# pot} other {# pots}}, {waterings, plural, one {# watering} other {# waterings}}, {spare}',
+  wholeDoses:
+    '{unit, select, drop {{count, plural, one {# drop} other {# drops}}} pinch {{count, plural, one {# pinch} other {# pinches}}} other {{count, plural, one {# tablet} other {# tablets}}}}',
+  waterToWetTheLinings: 'Water to wet the linings',
+  onceOnSowingDay: 'once, on sowing day',
   labels: 'Labels',
   oneAPot: 'one a pot, {spare}',
   rowMarkers: 'Row markers',
   oneAtBothEndsOfARow: 'one at both ends of a row',
-  pots4: '{most, plural, one {# pot} other {# pots}}',
-  toPots: '{least} to {most, plural, one {# pot} other {# pots}}',
-  andAsManyLabelsAPencilFor:
-    '{pots} and as many labels, a pencil; for {teams, plural, one {# team} other {# teams}}',
-  seedsInATwistOfPaper: '{ceil, plural, one {# seed} other {# seeds}} in a twist of paper',
-  ofWettedMixASpoon: '{volume} of wetted mix, a spoon',
+  teamNumber: 'Team {number}',
+  potsWithoutATeam: 'Pots without a team',
+  andAsManyLabelsAPencil:
+    '{units, plural, one {# pot and its label} other {# pots and their labels}}, a pencil',
+  seedsOfOneCrop: '{count, plural, one {# {propagule}} other {# {propagule}s}} of {crop}',
+  ofAMaterial: '{volume} of {material}',
+  liningsOf: '{count} × {medium}',
   ofWaterAndASyringeOrSpoon: '{volume} of water and a syringe or spoon marked at {waterMl} mL',
-  forEachPotLabelled: '{material}: {amount} {unit} for each pot labelled {treatments}',
+  forEachPotOfTreatments:
+    '{dose} for {units, plural, one {the pot} other {each of the # pots}} labelled {treatments}{when, select, before {, mixed in before sowing day} other {}}',
   sowing: 'Sowing',
   supplies: 'Supplies',
   steps: 'Steps',

@@ -9,8 +9,10 @@ export default {
   pleaseLookAfterOurPlants: 'Please look after our plants',
   thePlanHasNothingToDoOn: 'The plan has nothing to do on days without class.',
   doneBy: '<b>{one}</b>: {due} ☐ done by ____________',
-  waterMlForEachPotSlowlyOn:
-    'Water: <b>{waterMl} mL for each pot</b>, slowly, on the soil. If a label says otherwise, the label is right. If the soil is soggy, give none and write it down.',
+  waterMlForPots:
+    'Water: <b>{waterMl} mL</b> {isAll, select, yes {for each pot} other {for each of the pots {pots}}}.',
+  waterNoneInto: 'No water for {pots}: they are sealed.',
+  slowlyOntoTheSoil: 'Pour it slowly. If the soil is soggy, give none and write it down.',
   leaveEveryPotInItsPlaceWhere:
     'Leave every pot in its place: where it stands is part of the experiment. Do not pull anything out, and do not taste anything. Wash your hands afterwards.',
   whatINoticed: 'What I noticed: ______________________________________________',

@@ -12,12 +12,14 @@ export function usePotSowing(): (unit: UnitView) => PotSowing {
   const { experiment } = useExperiment();
   const surroundings = useSurroundings();
   return useMemo(() => {
-    const { plan, crop, cropName, seedsPerUnit } = experiment;
+    const { plan, crop, cropName, seedsPerUnit, containers } = experiment;
+    const treatments = plan ? treatmentsOf(plan) : [];
     const known = surroundings ?? NOTHING_KNOWN;
-    const sowings = plan ? treatmentsOf(plan).map((treatment) => potSowing(plan, treatment, known)) : [];
     const alike = sowingWithoutPlan(crop, cropName, seedsPerUnit);
     return (unit) => {
-      const own = sowings[treatmentOf(experiment, unit).style] ?? alike;
+      const treatment = treatments[treatmentOf(experiment, unit).style];
+      const container = plan?.containers[containers.findIndex(({ id }) => id === unit.containerId)];
+      const own = plan && treatment ? potSowing(plan, treatment, container, known) : alike;
       return { ...own, crop: own.crop || cropName, seeds: unit.seedsSown ?? own.seeds };
     };
   }, [experiment, surroundings]);

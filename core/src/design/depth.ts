@@ -1,15 +1,9 @@
-import {
-  type Crop,
-  DEPTH_RULES,
-  isBegun,
-  type DepthRule,
-  type Plan,
-  type SeedFacts,
-  seedFacts,
-  type SeedLot,
-  type TreatmentSettings,
-} from '../design/index.ts';
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
+import type { Crop } from './crop.ts';
+import { DEPTH_RULES, type DepthRule, type Plan } from './plan.ts';
+import { type SeedFacts, seedFacts, type SeedLot } from './seed-lot.ts';
+import { isBegun } from './start-form.ts';
+import type { TreatmentSettings } from './treatments.ts';
 
 /** Why a depth rule is the default for a seed. */
 export type DepthReason = 'packet_says' | 'needs_light' | 'tiny' | 'no_figure';

@@ -36,3 +36,4 @@ export {
 export { LONGEST_PLAN_DAYS, type TimelineDay, timelineDays, type TimelinePlan } from './timeline.ts';
 export { calendarWithChanges, type ScheduledTask, type TaskChange } from './task-changes.ts';
 export { type PlanSurroundings, type TreatmentGrowth, treatmentGrowth } from './treatment-growth.ts';
+export { type Wait, waitBeforeSowing } from './waits.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { startPlan, STARTING_CROPS } from '../design/index.ts';
 import { calendarDay } from '../shared/index.ts';
-import { calendarWithChanges, planCalendar, type TaskChange } from './index.ts';
+import { calendarWithChanges, planCalendar, type TaskChange, waitBeforeSowing } from './index.ts';
 
 const SURROUNDINGS = { crops: STARTING_CROPS, lots: [] };
 const holidays = [{ name: 'Break', from: calendarDay('2027-03-08'), to: calendarDay('2027-03-14') }];
@@ -67,5 +67,38 @@ describe('a calendar with changes', () => {
     const [first] = waterings;
     const named = { ...PLAIN, key: first!.key, who: 'Ada’s father' };
     expect(task([named], first!.key, helped)?.who).toBe('Ada’s father');
+  });
+
+  test('a watering that is moved to a day without class needs the helper there, and one moved back does not', () => {
+    const helped = { ...plan, calendar: { ...plan.calendar, helper: 'Caretaker' } };
+    const [first] = planCalendar(helped, SURROUNDINGS).tasks.filter(({ code }) => code === 'water');
+    const saturday = calendarDay('2027-03-06');
+    const moved = task(
+      [{ ...PLAIN, key: first!.key, movedTo: saturday, who: undefined as never }],
+      first!.key,
+      helped,
+    );
+    expect(moved).toMatchObject({ day: saturday, needsHelper: true, who: 'Caretaker' });
+    const inBreak = planCalendar(helped, SURROUNDINGS).tasks.find((one) => one.needsHelper);
+    const back = task(
+      [{ ...PLAIN, key: inBreak!.key, movedTo: calendarDay('2027-03-05') }],
+      inBreak!.key,
+      helped,
+    );
+    expect(back).toMatchObject({ needsHelper: false, who: '' });
+  });
+});
+
+describe('what is waited for before sowing', () => {
+  const conditions = { ...plan.conditions, reactionDays: 3, coldDays: 30 };
+  const waits = (changes: readonly TaskChange[], of = { ...plan, conditions }) =>
+    waitBeforeSowing(of, calendarWithChanges(of, SURROUNDINGS, changes).tasks);
+
+  test('is over so many days after it was begun, the last of several', () => {
+    // Cold from Friday 29 January, as 30 January is a Saturday; the mix is treated on Friday 26 February.
+    expect(waits([])).toEqual({ task: 'treat_mix', day: '2027-03-01' });
+    const late = { ...PLAIN, key: 'cold', doneOn: calendarDay('2027-02-10') };
+    expect(waits([late])).toEqual({ task: 'cold', day: '2027-03-12' });
+    expect(waits([], plan)).toBeUndefined();
   });
 });

@@ -41,13 +41,23 @@ const LAST_LESSONS = `
 
 const NOBODY = say('aStudent');
 
+/** Does what follows from the days on which a class meets. */
+export type FollowsDays = (schoolClass: ClassView) => Promise<void>;
+
 /** Classes with their rosters. */
 @Injectable()
 export class ClassesService {
+  readonly #followers: FollowsDays[] = [];
+
   constructor(
     @InjectDataSource() private readonly source: DataSource,
     private readonly rights: RightsService,
   ) {}
+
+  /** Lets `follow` run after each change of a class, before it is acknowledged; it may run again for the same. */
+  onSaved(follow: FollowsDays): void {
+    this.#followers.push(follow);
+  }
 
   /** The classes of a teacher, and those that others shared, by name. */
   async all(teacher: Pick<KnownTeacher, 'id'>): Promise<ClassView[]> {
@@ -103,7 +113,9 @@ export class ClassesService {
         return this.save(id, request, teacher);
       }
     }
-    return this.view(id, teacher);
+    const view = await this.view(id, teacher);
+    for (const follow of this.#followers) await follow(view);
+    return view;
   }
 
   /** Gives a class a new code; the old one no longer works, and every device that joined by it is out. */

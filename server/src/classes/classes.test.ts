@@ -141,6 +141,23 @@ describe('an experiment given to a class', () => {
     expect([back.classId, ...new Set(back.units.map((unit) => unit.team))]).toEqual([null, '']);
   });
 
+  test('follows the days of its class until it is finished', async () => {
+    const other = (await give({ classId: own.id, units: [] }).expect(200)).body as ExperimentView;
+    const trip = { name: 'Trip', from: draft.sowOn, to: draft.sowOn };
+    const save = (changes: object) => teacher.put(`/api/classes/${own.id}`).send({ ...CLASS, ...changes });
+    await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    const follows = (await teacher.get(`/api/experiments/${draft.id}`).expect(200)).body as ExperimentView;
+    expect(follows.plan!.calendar).toMatchObject({ meetingDays: [2, 4], holidays: [trip] });
+    expect(follows.version).toBe(other.version + 1);
+    await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    const again = (await teacher.get(`/api/experiments/${draft.id}`).expect(200)).body as ExperimentView;
+    expect(again.version).toBe(follows.version);
+    await give({ classId: null, units: [] }).expect(200);
+    await save({}).expect(200);
+    const left = (await teacher.get(`/api/experiments/${draft.id}`).expect(200)).body as ExperimentView;
+    expect(left.plan!.calendar).toMatchObject({ meetingDays: [2, 4], holidays: [trip] });
+  });
+
   test('stays, with its readings’ units, when the class is removed', async () => {
     const units = draft.units.map(({ id }) => ({ unitId: id, teamId: teams[0]!.id }));
     await give({ classId: own.id, units }).expect(200);

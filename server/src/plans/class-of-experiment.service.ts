@@ -2,7 +2,10 @@ import { say } from '@bright-sprout/words/refusals';
 import type { ClassOfExperimentRequest, ExperimentView } from '@bright-sprout/contract/plans';
 import type { ClassView } from '@bright-sprout/contract/classes';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { Injectable } from '@nestjs/common';
+import { isSamePart } from '@bright-sprout/core/design';
+import { Injectable, type OnModuleInit } from '@nestjs/common';
+import { InjectDataSource } from '@nestjs/typeorm';
+import { DataSource, Not } from 'typeorm';
 import { ClassesService } from '../classes/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, invalidField } from '../shared/index.ts';
@@ -15,13 +18,18 @@ import { PlansService } from './plans.service.ts';
 
 /** Which class runs an experiment, and which team has which unit. */
 @Injectable()
-export class ClassOfExperiment {
+export class ClassOfExperiment implements OnModuleInit {
   constructor(
     private readonly store: ExperimentStore,
     private readonly classes: ClassesService,
     private readonly plans: PlansService,
     private readonly drafts: Drafts,
+    @InjectDataSource() private readonly source: DataSource,
   ) {}
+
+  onModuleInit(): void {
+    this.classes.onSaved((schoolClass) => this.#follow(schoolClass));
+  }
 
   /**
    * Gives an experiment to a class, or takes it back; its calendar takes the meeting days of a class that is new to it. A
@@ -73,6 +81,23 @@ export class ClassOfExperiment {
     await this.drafts.insert(id, { ...plan, calendar }, teacher, { studyId, classId });
     await this.store.locked(fromId, (manager) => manager.update(Experiment, fromId, { studyId }).then(none));
     return this.plans.view(id, teacher);
+  }
+
+  /** The days of a class are kept with the class: plans that are not finished have the same. */
+  async #follow(schoolClass: ClassView): Promise<void> {
+    const experiments = await this.source.getRepository(Experiment).find({
+      where: { classId: schoolClass.id, status: Not('finished') },
+      select: { id: true },
+    });
+    const days = daysOf(schoolClass);
+    for (const { id } of experiments) {
+      await this.store.locked(id, async (manager, { planDocument: plan, classId, version }) => {
+        if (!plan || classId !== schoolClass.id) return;
+        const calendar = { ...plan.calendar, ...days };
+        if (isSamePart(calendar, plan.calendar)) return;
+        await manager.save(Experiment, { id, planDocument: { ...plan, calendar }, version: version + 1 });
+      });
+    }
   }
 
   async #own(classId: string | null, teacher: Pick<KnownTeacher, 'id'>): Promise<ClassView | undefined> {

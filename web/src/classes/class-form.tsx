@@ -11,7 +11,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
-import { addressOf, call, classesQuery, practiceQuery, sessionQuery } from '../shared/api/index.ts';
+import { addressOf, call, classesQuery, keys, practiceQuery, sessionQuery } from '../shared/api/index.ts';
 import {
   ConfirmPassword,
   isUnconfirmed,
@@ -47,11 +47,15 @@ export function ClassForm({
   });
   const { register, handleSubmit, formState, watch, setValue } = form;
   const again = () => queries.invalidateQueries(classesQuery);
+  const plansFollow = () =>
+    Promise.all(
+      [keys.experiments, keys.anyExperiment].map((queryKey) => queries.invalidateQueries({ queryKey })),
+    );
   const save = useMutation({
     mutationFn: (body: ClassRequest) =>
       call(classRoutes.saveClass, { params: { newClassId: newId.current }, body }),
     onSuccess: async ({ id }) => {
-      await again();
+      await Promise.all([again(), plansFollow()]);
       onKept(id);
     },
   });
@@ -113,6 +117,7 @@ export function ClassForm({
           {errors.meetingDays?.message && <p className="field-problem">{errors.meetingDays.message}</p>}
         </fieldset>
         <Holidays form={form} refusal={(index) => fieldMessage(save.error, `holidays.${index}.to`)} />
+        {schoolClass && <p className="quiet">{say('plansFollowTheseDays')}</p>}
         <Form.Check
           {...register('asksPin')}
           type="checkbox"

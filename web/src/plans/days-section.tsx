@@ -1,12 +1,14 @@
-import { WEEKDAYS } from '../shared/ui/index.ts';
 import { say } from '@bright-sprout/words/plans';
+import { allOf } from '@bright-sprout/words/say';
 import { addressOf } from '../shared/api/index.ts';
 import { type PlanRequest, planRoutes } from '@bright-sprout/contract/plans';
 import { CalendarDays, Plus, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
+import { Link } from 'react-router';
 import { useExperiment } from '../shared/experiment/index.ts';
+import { shortDay, WEEKDAYS } from '../shared/ui/index.ts';
 import { ChoiceInput, DayInput, NumberInput, TextInput, TickInput } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { SowingAdvice } from './sowing-advice.tsx';
@@ -41,8 +43,14 @@ export function DaysSection() {
       </div>
       <details className="class-days">
         <summary>{say('whenTheClassMeetsAndWhatIt')}</summary>
-        <MeetingDays />
-        <Holidays />
+        {experiment.classId === null ? (
+          <>
+            <MeetingDays />
+            <Holidays />
+          </>
+        ) : (
+          <DaysOfClass />
+        )}
         <div className="form-row">
           <ChoiceInput
             name="calendar.rhythm"
@@ -93,6 +101,33 @@ function GoalEntry() {
       />
       <NumberInput name="goal.heightMm" label={say('areAtLeast')} unit="mm" />
     </>
+  );
+}
+
+/** The days of a class are kept with the class. */
+function DaysOfClass() {
+  const { plan } = usePlanEditor();
+  const { meetingDays, holidays } = plan.calendar;
+  const names = meetingDays.map((day) => WEEKDAYS[day - 1] ?? '');
+  return (
+    <div className="days-of-class">
+      <p>
+        {say('yourClassMeetsOn', { days: allOf(names) })}{' '}
+        {holidays.map(({ name, from, to }) => (
+          <span key={`${name} ${from}`} className="holiday-name">
+            {say('noClassFromTo', {
+              name,
+              from: shortDay(from),
+              to: shortDay(to),
+              isOneDay: from === to ? 'yes' : 'no',
+            })}{' '}
+          </span>
+        ))}
+      </p>
+      <p className="quiet">
+        {say('daysAreOfTheClass')} <Link to="/classes">{say('changeThemInClasses')}</Link>
+      </p>
+    </div>
   );
 }
 

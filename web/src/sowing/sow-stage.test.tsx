@@ -1,7 +1,8 @@
 import { say as saySowing } from '@bright-sprout/words/sowing';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import type { TickView } from '@bright-sprout/contract/sowing';
-import { SOWING_ITEMS } from '@bright-sprout/core/shared';
+import { startPlan, STARTING_CROPS } from '@bright-sprout/core/design';
+import { addDays, calendarDay, SOWING_ITEMS } from '@bright-sprout/core/shared';
 import { afterEach, describe, expect, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
@@ -113,5 +114,24 @@ describe('sowing day', () => {
     await waitFor(() => expect(asked()).toHaveLength(1));
     expect((asked()[0]!.body as { unitIds: string[] }).unitIds).toEqual(['u1', 'u2', 'u3', 'u4', 'u5', 'u6']);
     await waitFor(() => expect(client.getQueryData(experimentQuery('e').queryKey)).toBeDefined());
+  });
+
+  test('asks once before pots are marked as sown while their mix still waits', async () => {
+    const experiment = unsown();
+    const { today } = experiment;
+    const plan = startPlan({
+      ...{ kind: 'one_factor', question: 'Why?', crop: STARTING_CROPS[0]!, otherCrops: [] },
+      ...{ sowOn: addDays(calendarDay(today), 3), lessonOn: addDays(calendarDay(today), 40) },
+    });
+    const conditions = { ...plan.conditions, reactionDays: 10 };
+    const { asked } = open({ ...experiment, plan: { ...plan, conditions } } as ExperimentView, {
+      'PUT ': unsown(),
+    });
+    fireEvent.submit(screen.getByLabelText(/were sown on/).closest('form')!);
+    const note = await screen.findByRole('alert');
+    expect(asked()).toEqual([]);
+    expect(note.textContent).toContain('react');
+    fireEvent.submit(screen.getByLabelText(/were sown on/).closest('form')!);
+    await waitFor(() => expect(asked()).toHaveLength(1));
   });
 });

@@ -21,6 +21,7 @@ import {
 import { Pot, UnitLayout, usePotLabel } from '../shared/layout/index.ts';
 import { Said, FailureNote, fieldMessage, longDay, shortDay } from '../shared/ui/index.ts';
 import { TakeBack } from './take-back.tsx';
+import { useEarly } from './use-early.tsx';
 import { SowingSteps, TickAll, UnitSowing, useIsReady, useTicks } from './sowing-session.tsx';
 import './sowing.scss';
 
@@ -133,11 +134,20 @@ function ReadyForm({ units, all }: { units: readonly UnitView[]; all: number }) 
       }),
     onSuccess: keep,
   });
+  const early = useEarly(experiment.today);
   if (units.length === 0 || units.length === all) return null;
   return (
     <>
-      <Button variant="light" size="sm" disabled={sow.isPending} onClick={() => sow.mutate()}>
-        {say('markTheReadyPotsAsSownToday', { unitsCount: units.length })}
+      {early.note}
+      <Button
+        variant="light"
+        size="sm"
+        disabled={sow.isPending}
+        onClick={() => early.unlessAsked(() => sow.mutate())}
+      >
+        {early.note
+          ? say('sownAllTheSame')
+          : say('markTheReadyPotsAsSownToday', { unitsCount: units.length })}
       </Button>
       <FailureNote error={sow.error} />
     </>
@@ -167,7 +177,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
   const { experiment } = useExperiment();
   const keep = useKeepExperiment();
   const sownOn = group.units.every((unit) => unit.sownOn !== null) ? (group.units[0]?.sownOn ?? null) : null;
-  const { register, handleSubmit, formState } = useForm<SowingRequest>({
+  const { register, handleSubmit, formState, watch } = useForm<SowingRequest>({
     resolver: classValidatorResolver(SowingRequest),
     values: { sownOn: sownOn ?? experiment.today },
   });
@@ -179,6 +189,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
       }),
     onSuccess: keep,
   });
+  const early = useEarly(sownOn === null ? watch('sownOn') : undefined);
   const problem = formState.errors.sownOn?.message ?? fieldMessage(sow.error, 'sownOn');
   const count = group.units.length;
   const which = isOnly ? say('allPots', { count }) : say('potsOf', { count, names: group.names.join(', ') });
@@ -187,7 +198,9 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
     <Form
       noValidate
       className={isOnly ? '' : 'sowing-group'}
-      onSubmit={(event) => void handleSubmit((body) => sow.mutate({ ...body }))(event)}
+      onSubmit={(event) =>
+        void handleSubmit((body) => early.unlessAsked(() => sow.mutate({ ...body })))(event)
+      }
     >
       <Form.Group controlId={isOnly ? 'sownOn' : id} className="mb-3">
         <Form.Label>
@@ -214,6 +227,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
         )}
       </Form.Group>
       {!fieldMessage(sow.error, 'sownOn') && <FailureNote error={sow.error} />}
+      {early.note}
       <div className="button-row">
         <Button
           type="submit"
@@ -225,9 +239,11 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
             ? isOnly
               ? say('changeTheDayForAllPots')
               : say('changeTheDay')
-            : isOnly
-              ? say('markAllPotsAsSown', { count })
-              : say('markThesePotsAsSown')}
+            : early.note
+              ? say('sownAllTheSame')
+              : isOnly
+                ? say('markAllPotsAsSown', { count })
+                : say('markThesePotsAsSown')}
         </Button>
         {isOnly && sownOn !== null && (
           <Link className="btn btn-primary" to="../record">

@@ -1,4 +1,6 @@
 export default {
+  plansFollowTheseDays:
+    'Plans of this class that are not finished follow these days. A plan’s check tells you if its sowing or lesson falls on a day without class.',
   wereYouInvited: 'Invited by a colleague? Type the code',
   classCalled: 'Class called',
   wordsForAges: 'Words for ages',

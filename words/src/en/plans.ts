@@ -405,6 +405,11 @@ export default {
   oneAPot: 'one a pot, {spare}',
   rowMarkers: 'Row markers',
   oneAtBothEndsOfARow: 'one at both ends of a row',
+  yourClassMeetsOn: 'Your class meets on {days}.',
+  noClassFromTo:
+    '{isOneDay, select, yes {No class on {from}: {name}.} other {No class from {from} to {to}: {name}.}}',
+  daysAreOfTheClass: 'These days belong to the class, and all its plans follow them.',
+  changeThemInClasses: 'Change them under Classes.',
   teamNumber: 'Team {number}',
   potsWithoutATeam: 'Pots without a team',
   andAsManyLabelsAPencil:

@@ -1,4 +1,7 @@
 export default {
+  waitIsNotOver:
+    '{task, select, cold {The seeds stay in the cold until {day}.} other {The mix needs until {day} to react.}} If you sow earlier, the experiment is no longer as planned. Wait until then, or mark the pots as sown all the same.',
+  sownAllTheSame: 'They are sown all the same',
   showTheStepsLarge: 'Show the steps large',
   sowingOfPot: 'Sowing of pot {number}',
   pot: 'Pot {number} <small>{treatmentOf}</small>',

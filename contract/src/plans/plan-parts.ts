@@ -57,7 +57,7 @@ export class LevelPart {
   @IsOptional() @Length(1, 40, { message: 'Choose a packet.' }) lotId?: string | null;
   @IsOptional() @Whole(1, 1000, 'seeds') seeds?: number | null;
   @IsOptional() @Whole(0, 100_000, 'seeds') sorted?: number | null;
-  @IsOptional() @Whole(1, 100, 'plants') plants: number | null;
+  @IsOptional() @Whole(1, 1000, 'plants') plants: number | null;
   @IsOptional() @Whole(1, 366, 'days') ageDays: number | null;
   @IsOptional() @Quantity(0, 300, 'the depth in mm') depthMm: number | null;
   @IsOptional() @Quantity(0, 5000, 'the water in mL') waterMl: number | null;

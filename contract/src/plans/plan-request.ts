@@ -59,7 +59,7 @@ export class PlanDocument implements Plan {
 
   @Whole(1, 200, 'pots') replicates: number;
   @Whole(1, 1000, 'seeds') seedsPerUnit: number;
-  @Whole(1, 100, 'plants') plantsPerUnit: number;
+  @Whole(1, 1000, 'plants') plantsPerUnit: number;
   @Quantity(0.5, 0.999, 'a chance') chance: number;
   @Whole(1, 100_000, 'seeds') seedsPerPacket: number;
   @Parts(() => ContainerPart, 1, 40, 'containers') containers: ContainerPart[];

@@ -18,7 +18,11 @@ const PART = new RegExp(
   'i',
 );
 
-type Measured = { readonly material: string; readonly amount: number; readonly isShare: boolean };
+interface Measured {
+  readonly material: string;
+  readonly amount: number;
+  readonly isShare: boolean;
+}
 
 function measured(text: string): Measured | string {
   const found = PART.exec(text);

@@ -37,6 +37,18 @@ const BEFORE_SETTING_IN: Partial<Record<StartForm, Draft>> = {
   cuttings: ['before', say('anAdultCutsTheCuttings')],
 };
 
+/** What is begun days before sowing. */
+function preparing(
+  { coldDays = 0, soakHours = 0, reactionDays = 0 }: Preparation,
+  isMixedBefore: boolean,
+): Draft[] {
+  return [
+    ...(coldDays > 0 ? [['before', say('putTheSeedsIntoTheCold', { coldDays })] as const] : []),
+    ...(isMixedBefore ? [['before', say('mixInWhatItsTreatmentNeeds', { reactionDays })] as const] : []),
+    ...(soakHours > 0 ? [['before', say('soakTheSeedsFor', { soakHours })] as const] : []),
+  ];
+}
+
 const BAGS: readonly Draft[] = [
   ['before', say('writeNumberTreatmentAndDateOnEvery2')],
   ['sowing', say('foldTheLiningWetItWithThe'), 3],
@@ -95,6 +107,9 @@ const OWN: Partial<Record<InvestigationKind, OwnSteps>> = {
   challenge: { after: [['after', say('holdTheMarkBesideThePotEvery')]] },
 };
 
+/** Days and hours that seeds or their mix wait before sowing. */
+type Preparation = Partial<Pick<Conditions, 'coldDays' | 'soakHours' | 'reactionDays'>>;
+
 /** What differs between treatments in how pots are filled, given something and watered. */
 export interface StepDifferences {
   /** True where a treatment has something to be given or set on sowing day. */
@@ -129,10 +144,11 @@ const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: B
  */
 export function startingSteps(
   kind: InvestigationKind,
-  { hasSoil, startsAs = 'seed' }: Pick<Conditions, 'hasSoil' | 'startsAs'>,
+  conditions: Pick<Conditions, 'hasSoil' | 'startsAs'> & Preparation,
   container: ContainerKind,
   differences: StepDifferences = ANYTHING,
 ): ProtocolStep[] {
+  const { hasSoil, startsAs = 'seed' } = conditions;
   const { before: own = [], seedsIn: sown = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
   const first = BEFORE_SETTING_IN[startsAs];
   const before = first ? [first, ...own] : own;
@@ -141,7 +157,9 @@ export function startingSteps(
   const common = hasSoil && container !== 'bags' ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
   const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : differing(draft, differences)));
   const inOrder = (['before', 'sowing', 'after'] as const).flatMap((when) =>
-    [...before, ...usual, ...after].filter(([time]) => time === when),
+    [...before, ...usual, ...preparing(conditions, differences.isMixedBefore), ...after].filter(
+      ([time]) => time === when,
+    ),
   );
   return inOrder.map(([when, text, minutes], index) => ({
     id: `s${index + 1}`,

@@ -4,7 +4,7 @@ import { ClassRequest, classRoutes, type ClassView } from '@bright-sprout/contra
 import type { CalendarDay } from '@bright-sprout/core/shared';
 import { READING_LEVELS } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { Plus, X } from 'lucide-react';
 import { useRef } from 'react';
 import Button from 'react-bootstrap/Button';
@@ -47,15 +47,11 @@ export function ClassForm({
   });
   const { register, handleSubmit, formState, watch, setValue } = form;
   const again = () => queries.invalidateQueries(classesQuery);
-  const plansFollow = () =>
-    Promise.all(
-      [keys.experiments, keys.anyExperiment].map((queryKey) => queries.invalidateQueries({ queryKey })),
-    );
   const save = useMutation({
     mutationFn: (body: ClassRequest) =>
       call(classRoutes.saveClass, { params: { newClassId: newId.current }, body }),
     onSuccess: async ({ id }) => {
-      await Promise.all([again(), plansFollow()]);
+      await Promise.all([again(), forgetPlans(queries)]);
       onKept(id);
     },
   });
@@ -331,5 +327,12 @@ function ClassCode({ code, isBusy, onNew }: { code: string; isBusy: boolean; onN
       )}
       {!isOnlyHere && isPlain && <p className="quiet">{say('plainLine')}</p>}
     </>
+  );
+}
+
+/** Plans of a class follow its days, so that what is known of them is asked for anew. */
+function forgetPlans(queries: QueryClient): Promise<unknown> {
+  return Promise.all(
+    [keys.experiments, keys.anyExperiment].map((queryKey) => queries.invalidateQueries({ queryKey })),
   );
 }

@@ -105,32 +105,7 @@ function shoppingRows(
   },
 ): SupplyRow[] {
   const spare = say('spare', { spare: Math.round(SPARE * 100) });
-  const rows: SupplyRow[] = materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
-    const crop = cropOf(cropId);
-    const name = (crop?.commonName ?? cropId).toLowerCase();
-    const { startsAs = 'seed' } = plan.conditions;
-    if (startsAs !== 'seed')
-      return {
-        what: name,
-        amount: say('pieces', { count: seeds, propagule: START_FORM_WORDS[startsAs] }),
-        working: say('potsInAll', { units: materials.units }),
-      };
-    // Cloves, corms and pieces are bought by number, seed by the packet.
-    if (crop && !crop.propagule.startsWith('seed'))
-      return {
-        what: name,
-        amount: say('pieces', { count: seeds, propagule: crop.propagule }),
-        working: say('potsInAll', { units: materials.units }),
-      };
-    return {
-      what: say('seedsOf', { nameOf: name }),
-      amount: say('packets', { seeds, packets }),
-      working: say('forPotsInAllPacketsOfRounded', {
-        units: materials.units,
-        seedsPerPacket: perPacket,
-      }),
-    };
-  });
+  const rows = seedRows(plan, materials, cropOf);
   for (const { kind, count } of materials.vessels) {
     rows.push({
       what: CONTAINER_WORDS[kind],
@@ -211,6 +186,40 @@ function shoppingRows(
     });
   }
   return rows;
+}
+
+/** Seed by the packet, all else that is put in by the piece. */
+function seedRows(
+  plan: Plan,
+  materials: Materials,
+  cropOf: (cropId: string) => Crop | undefined,
+): SupplyRow[] {
+  return materials.seedsByCrop.map(({ cropId, seeds, packets, perPacket }) => {
+    const crop = cropOf(cropId);
+    const name = (crop?.commonName ?? cropId).toLowerCase();
+    const { startsAs = 'seed' } = plan.conditions;
+    if (startsAs !== 'seed')
+      return {
+        what: name,
+        amount: say('pieces', { count: seeds, propagule: START_FORM_WORDS[startsAs] }),
+        working: say('potsInAll', { units: materials.units }),
+      };
+    // Cloves, corms and pieces are bought by number, seed by the packet.
+    if (crop && !crop.propagule.startsWith('seed'))
+      return {
+        what: name,
+        amount: say('pieces', { count: seeds, propagule: crop.propagule }),
+        working: say('potsInAll', { units: materials.units }),
+      };
+    return {
+      what: say('seedsOf', { nameOf: name }),
+      amount: say('packets', { seeds, packets }),
+      working: say('forPotsInAllPacketsOfRounded', {
+        units: materials.units,
+        seedsPerPacket: perPacket,
+      }),
+    };
+  });
 }
 
 /** What is bought by the piece is whole. */

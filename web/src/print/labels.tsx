@@ -4,6 +4,7 @@ import { deepText } from '@bright-sprout/core/words';
 import type { TreatmentView, UnitView } from '@bright-sprout/contract/plans';
 import { treatmentOf, useExperiment, usePotSowing } from '../shared/experiment/index.ts';
 import { TreatmentMark } from '../shared/plants/index.ts';
+import { Fitted } from './fitted.tsx';
 import { Said, QrCode, shortDay, useJoinAddress } from '../shared/ui/index.ts';
 
 /** Address that opens a pot on a tablet. */
@@ -11,17 +12,42 @@ function potAddress(origin: string, code: string, unitId: string): string {
   return `${origin}/join?code=${code}&pot=${unitId}`;
 }
 
+/** Ways to lay labels out: a grid to cut, or sheets of stickers by their rows, columns and paper. */
+export const LABEL_SHEETS = {
+  cut: { perPage: 0, paper: null },
+  a4_24: { perPage: 24, paper: 'A4' },
+  letter_30: { perPage: 30, paper: 'letter' },
+} as const;
+export type LabelSheet = keyof typeof LABEL_SHEETS;
+
 /** One label a pot: number, treatment with mark and code, team, crop, and the way to the pot. */
-export function Labels({ code }: { code: string | undefined }) {
+export function Labels({ code, sheet }: { code: string | undefined; sheet: LabelSheet }) {
+  const { units } = useExperiment().experiment;
+  const perPage = LABEL_SHEETS[sheet].perPage || units.length;
+  const pages = Array.from({ length: Math.ceil(units.length / perPage) }, (_, page) =>
+    units.slice(page * perPage, (page + 1) * perPage),
+  );
+  return pages.map((page) => <LabelPage key={page[0]?.id} units={page} code={code} sheet={sheet} />);
+}
+
+function LabelPage({
+  units,
+  code,
+  sheet,
+}: {
+  units: readonly UnitView[];
+  code: string | undefined;
+  sheet: LabelSheet;
+}) {
   const { experiment } = useExperiment();
   const { origin } = useJoinAddress();
   const sowingOf = usePotSowing();
   return (
-    <ul className="label-sheet">
-      {experiment.units.map((unit) => (
+    <ul className={`label-sheet labels-${sheet}`}>
+      {units.map((unit) => (
         <li key={unit.id}>
           <b className="label-number">{unit.number}</b>
-          <span>
+          <Fitted>
             <TreatmentLine treatment={treatmentOf(experiment, unit)} />
             <small>
               {[cropBeside(treatmentOf(experiment, unit), sowingOf(unit).crop), unit.team]
@@ -32,12 +58,12 @@ export function Labels({ code }: { code: string | undefined }) {
             <small>
               {unit.sownOn === null ? say('sown') : say('sownOnShort', { day: shortDay(unit.sownOn) })}
             </small>
-          </span>
+          </Fitted>
           {code && (
             <QrCode
               text={potAddress(origin, code, unit.id)}
               label={say('opensPot', { number: unit.number })}
-              size={76}
+              size={sheet === 'letter_30' ? 64 : 76}
             />
           )}
         </li>
@@ -122,7 +148,7 @@ function KitCard({
                 {sowingOf(unit).sowingGets && <small>{sowingOf(unit).sowingGets}</small>}
               </td>
               <td>
-                {sowingOf(unit).seeds} {seedsOf.size > 1 && sowingOf(unit).crop}
+                {[sowingOf(unit).seeds, seedsOf.size > 1 && sowingOf(unit).crop].filter(Boolean).join(' ')}
                 {deepText(sowingOf(unit).depthMm)}
               </td>
               <td>☐</td>

@@ -110,6 +110,12 @@ export default {
   moreThatFloatedComeUp: 'More that floated come up',
   whatTheSeedsLieOn: 'What the seeds lie on',
   paperTowel: 'Paper towel',
+  putTheSeedsIntoTheCold:
+    'Put the seeds into a damp towel in a bag, write the date on it, and keep it in the fridge for {coldDays, plural, one {# day} other {# days}}.',
+  mixInWhatItsTreatmentNeeds:
+    'Mix what its treatment needs into the mix of each pot, {reactionDays, plural, one {# day} other {# days}} before sowing, and keep it damp.',
+  soakTheSeedsFor:
+    'Soak the seeds in water for {soakHours, plural, one {# hour} other {# hours}}, and no longer.',
   dampPaperTowelInAJar: 'damp paper towel in a jar',
   foldedDampPaperTowelInABag: 'folded damp paper towel in a bag',
   cotton: 'Cotton',

@@ -45,6 +45,12 @@ export default {
   last: 'Last',
   noChangeAtTheFirstReading: 'no change at the first reading',
   labels: 'Labels',
+  stepsForTheWall: 'Steps for the wall',
+  noStepsYet: 'This plan has no steps.',
+  stepsWhen: '{time, select, before {Before} sowing {On sowing day} other {Afterwards}}',
+  labelSheet: 'Label sheet',
+  labelSheetOf:
+    '{sheet, select, a4_24 {Stickers: 24 on A4, 70 × 37 mm} letter_30 {Stickers: 30 on US Letter, 2⅝ × 1 in} other {Plain paper, to cut}}',
   kitCards: 'Kit cards',
   rowMarkers: 'Row markers',
   recordingSheet: 'Recording sheet',

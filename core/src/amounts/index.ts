@@ -7,7 +7,7 @@ export {
   type MaterialsKnown,
   type MixTotal,
   mixTotals,
-  POT_ON_ML,
+  potOnMl,
   type SeedTotal,
   SETTLING,
   SPARE,

@@ -14,8 +14,9 @@ export const SETTLING = 1.1;
 export const SPARE = 0.1;
 /** Usual parts of water to one part of dry mix, by volume, for wetting it through before it is filled in. */
 export const WETTING = 0.25;
-/** A usual pot to move a seedling on into, in mL. */
-export const POT_ON_ML = 250;
+/** A usual pot to move a seedling on into, in mL: this, or twice as large as the one that it grew in. */
+const POT_ON_ML = 250;
+const TIMES_LARGER = 2;
 /** Labels written beyond one for each unit. */
 const SPARE_LABELS = 0.1;
 const ML_A_LITRE = 1000;
@@ -174,7 +175,13 @@ function liningsOf(units: readonly PlacedUnitPlan[]): Materials['linings'] {
 
 function potOn(plan: Plan, units: readonly PlacedUnitPlan[]): Materials['potOn'] {
   const pots = sumOf(units.map(({ plants }) => plants));
-  return { pots, mixMl: pots * (plan.calendar.potOnMl ?? POT_ON_ML) * SETTLING * (1 + SPARE) };
+  return { pots, mixMl: pots * potOnMl(plan) * SETTLING * (1 + SPARE) };
+}
+
+/** Volume of a pot to move plants on into, in mL: the plan's, else a usual one that is larger than where they stand. */
+export function potOnMl({ calendar, containers, conditions }: Plan): number {
+  const largest = conditions.hasSoil ? Math.max(...containers.map(({ cellMl }) => cellMl)) : 0;
+  return calendar.potOnMl ?? Math.max(POT_ON_ML, TIMES_LARGER * largest);
 }
 
 function doseTotals(units: readonly PlacedUnitPlan[], waterings: number): DoseTotal[] {

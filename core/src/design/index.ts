@@ -19,6 +19,7 @@ export {
   usualContainer,
   usualWaterMl,
 } from './container.ts';
+export { cropChoices } from './crop-names.ts';
 export { conditionsIn } from './container-conditions.ts';
 export {
   type Crop,
@@ -91,6 +92,14 @@ export { seedsFor, seedsIn } from './seeds-in.ts';
 export { overPots, overRates, POT_CORRELATION, shareInPot, upInPot } from './seed-fate.ts';
 export { isBegun } from './start-form.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
+export {
+  containersForStands,
+  type PlacedStand,
+  placedStands,
+  type Stand,
+  standsOf,
+  withOwnContainers,
+} from './stands.ts';
 export { STARTING_CROPS } from './starting-crops.ts';
 export { dealtTeams, dealtUnits } from './teams.ts';
 export {

@@ -121,7 +121,7 @@ describe('steps', () => {
       'a dose that was mixed in before is not given again',
       planOf('one_factor', 'additive', [level('None'), dosed], 3),
       /mix on its label/,
-      /what its treatment needs/,
+      /Give each pot what its treatment needs/,
     ],
     [
       'pots of several mixes are filled with their own',

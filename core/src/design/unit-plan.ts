@@ -112,10 +112,14 @@ export function unitPlanOf(
   };
 }
 
-function closingOf({ factors }: Plan, { levels, settings }: PlanTreatment): Closing {
+/** What a film or a lid helps; what has leaves or is a thick piece stands open. */
+const COVERED_AT_FIRST: readonly StartForm[] = ['seed', 'cuttings'];
+
+function closingOf({ factors, conditions, kind }: Plan, { levels, settings }: PlanTreatment): Closing {
   if (!settings.isCovered) return 'open';
   const isOwn = levels.some((level, at) => factors[at]?.levels[level]?.isCovered === true);
-  return isOwn ? 'covered' : 'until_up';
+  if (isOwn) return 'covered';
+  return COVERED_AT_FIRST.includes(conditions.startsAs ?? 'seed') && kind !== 'pieces' ? 'until_up' : 'open';
 }
 
 /** True of an amount in each litre of water. */

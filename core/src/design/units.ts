@@ -9,6 +9,7 @@ import {
   type LayoutProblem,
 } from './layout.ts';
 import type { Plan } from './plan.ts';
+import { placedStands } from './stands.ts';
 import { type PlanTreatment, treatmentsOf } from './treatments.ts';
 
 /** A unit of a plan in its place. */
@@ -28,9 +29,12 @@ export function sowingDayOf(plan: Pick<Plan, 'sowOn' | 'lessonOn'>, treatment: P
   return ageDays === null ? plan.sowOn : addDays(plan.lessonOn, -ageDays);
 }
 
-function laidOut(plan: Plan, places: readonly PlaceInContainers[], treatments: number): LaidOutUnit[] {
-  const { replicates, layoutSeed, containers } = plan;
-  if (plan.layoutMethod === 'blocks') return blockedLayout(treatments, replicates, layoutSeed);
+function laidOut(
+  { replicates, layoutSeed, layoutMethod, containers }: Plan,
+  places: readonly PlaceInContainers[],
+  treatments: number,
+): LaidOutUnit[] {
+  if (layoutMethod === 'blocks') return blockedLayout(treatments, replicates, layoutSeed);
   const taken = places.slice(0, treatments * replicates);
   const groups =
     taken.length === treatments * replicates ? Object.values(standingsOf(taken, containers)) : [];
@@ -39,14 +43,22 @@ function laidOut(plan: Plan, places: readonly PlaceInContainers[], treatments: n
 
 /**
  * The units of a plan, laid out by its method and seed in walking order; units beyond the places are left
- * away. A layout by hand begins as a random one.
+ * away. A layout by hand begins as a random one. Treatments that need another place get containers of their own, where
+ * there are enough.
  */
 export function plannedUnits(plan: Plan): PlannedUnit[] {
   const treatments = treatmentsOf(plan);
-  const places = placesOf(plan.containers);
-  return laidOut(plan, places, treatments.length).flatMap((unit, index) => {
-    const place = places[index];
-    const treatment = treatments[unit.treatment];
-    return place && treatment ? [{ ...unit, ...place, sowOn: sowingDayOf(plan, treatment) }] : [];
-  });
+  const all = treatments.map((_, index) => index);
+  const stands = placedStands(plan) ?? [{ treatments: all, places: placesOf(plan.containers) }];
+  const units = stands.flatMap(({ treatments: own, places }) =>
+    laidOut(plan, places, own.length).flatMap((unit, index) => {
+      const place = places[index];
+      const treatment = own[unit.treatment];
+      const whole = treatment === undefined ? undefined : treatments[treatment];
+      return place && treatment !== undefined && whole
+        ? [{ ...unit, treatment, ...place, sowOn: sowingDayOf(plan, whole) }]
+        : [];
+    }),
+  );
+  return units.map((unit, index) => ({ ...unit, number: index + 1 }));
 }

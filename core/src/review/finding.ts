@@ -45,6 +45,9 @@ export type FindingFacts =
     }
   | {
       readonly code: 'smallest_difference';
+      readonly replicates: number;
+      /** Replicates with which 30 % would show; `null` where that is so already, or needs too many. */
+      readonly wanted: number | null;
       /** As a share of plants without the change. */
       readonly more: number;
       readonly less: number | null;
@@ -120,6 +123,8 @@ export type FindingFacts =
       readonly count: number;
       readonly units: number;
     }
+  | { readonly code: 'stands_share_container'; readonly stands: number }
+  | { readonly code: 'stand_is_treatment'; readonly stands: number }
   | { readonly code: 'unknown_figures'; readonly crop: string; readonly reason: UndefinedReason }
   | { readonly code: 'crop_caution'; readonly crop: string; readonly text: string }
   | { readonly code: 'unknown_material'; readonly material: string }

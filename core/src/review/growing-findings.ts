@@ -17,7 +17,6 @@ const EMPTY_CHANCE = 0.2;
 const LIKELY_EMPTY = 0.5;
 /** A difference below this share of the mean is what a class usually hopes to see. */
 const HOPED_FOR = 0.3;
-const POOR_DIFFERENCE = 0.5;
 const WRONG_DEPTH = 2;
 const LEAST_DEPTH_GAP = 6;
 const ROOM_C = 21;
@@ -159,10 +158,17 @@ function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {
   const found = visibleDifference(plan, surroundings);
   if (!found.defined) return [];
   const { more } = found.value;
-  const severity = more > POOR_DIFFERENCE ? 'weakens' : more > HOPED_FOR ? 'look' : 'fine';
+  // How large a difference a class wants to see is its own choice, not a fault of the plan.
+  const severity = more > HOPED_FOR ? 'look' : 'fine';
   const wanted = severity === 'fine' ? null : replicatesToSee(plan, surroundings, HOPED_FOR);
   const mend = wanted === null ? null : replicatesMend(plan, wanted);
-  return [{ severity, facts: { code: 'smallest_difference', ...found.value }, mend }];
+  return [
+    {
+      severity,
+      facts: { code: 'smallest_difference', replicates: plan.replicates, wanted, ...found.value },
+      mend,
+    },
+  ];
 }
 
 /** The tallest of three is likely to be taller than an only plant, whatever crowding does. */

@@ -1,7 +1,11 @@
 import {
+  containersForStands,
+  placedStands,
   type Plan,
   type PlannedUnit,
   plannedUnits,
+  type Stand,
+  standsOf,
   type Standing,
   STANDINGS,
   standingsOf,
@@ -29,6 +33,43 @@ export type ReviewedUnit = PlannedUnit & { readonly team: string };
 export function layoutFindings(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
   const treatments = treatmentsOf(plan);
   if (treatments.length < 2 || units.length < 2) return [];
+  const stands = standsOf(plan);
+  return stands.length > 1 ? standFindings(plan, units, stands) : mixedFindings(plan, units);
+}
+
+/** Places that differ in light or warmth have containers of their own; where and how a unit is treated are then one. */
+function standFindings(plan: Plan, units: readonly ReviewedUnit[], stands: readonly Stand[]): Finding[] {
+  const unitsOf = ({ treatments }: Stand): ReviewedUnit[] =>
+    units.filter(({ treatment }) => treatments.includes(treatment));
+  const containers = stands.flatMap((stand) => [
+    ...new Set(unitsOf(stand).map(({ container }) => container)),
+  ]);
+  if (new Set(containers).size < containers.length) {
+    const facts = { code: 'stands_share_container', stands: stands.length } as const;
+    return [{ severity: 'stops', facts, mend: containersMend(plan) }];
+  }
+  const within = stands
+    .filter(({ treatments }) => treatments.length > 1)
+    .flatMap((stand) => mixedFindings(plan, unitsOf(stand)))
+    .filter(({ severity }) => severity !== 'fine');
+  return [
+    ...within.slice(0, 1),
+    { severity: 'look', facts: { code: 'stand_is_treatment', stands: stands.length }, mend: null },
+  ];
+}
+
+/** A container, or as many as it takes, of the plan's own kind for each stand. */
+function containersMend(plan: Plan): Mend | null {
+  const layoutMethod = plan.layoutMethod === 'by_hand' ? 'random' : plan.layoutMethod;
+  if (placedStands(plan)) {
+    return { changes: { layoutMethod, layoutSeed: plan.layoutSeed + 1 }, cost: NOTHING };
+  }
+  const containers = containersForStands(plan);
+  return containers ? { changes: { containers, layoutMethod }, cost: NOTHING } : null;
+}
+
+/** How far treatments that could stand anywhere are lined up with where they stand. */
+function mixedFindings(plan: Plan, units: readonly ReviewedUnit[]): Finding[] {
   const found = linedUp(plan, units);
   if (found.length > 0) return found;
   const uneven = mostUneven(plan, units);
@@ -101,10 +142,13 @@ function shuffleMend(plan: Plan): Mend | null {
 }
 
 function isLinedUp(plan: Plan): boolean {
-  const units = plannedUnits(plan);
-  const names = units.map((unit) => String(unit.treatment));
-  const standings = Object.values(standingsOf(units, plan.containers));
-  return standings.some((where) => linedUpWith(names, where, units) !== undefined);
+  const planned = plannedUnits(plan);
+  return standsOf(plan).some(({ treatments }) => {
+    const units = planned.filter(({ treatment }) => treatments.includes(treatment));
+    const names = units.map((unit) => String(unit.treatment));
+    const standings = treatments.length < 2 ? [] : Object.values(standingsOf(units, plan.containers));
+    return standings.some((where) => linedUpWith(names, where, units) !== undefined);
+  });
 }
 
 /** The association of treatments with places, where it is more than chance would make it, or where it is complete. */

@@ -320,6 +320,7 @@ const ACTIVITIES: readonly Activity[] = [
       ['Potato', 1, 75, MIX, '', 45],
       ['Potato', 1, 75, MIX, '', 45],
     ],
+    closing: 'open',
   },
   {
     name: 'a race to the mark',

@@ -68,10 +68,12 @@ describe('figures in words', () => {
 
   test('depth and cost', () => {
     expect([depthText(0), depthText(12.7), depthText(4.25)]).toEqual(['on the surface', '12.7 mm', '4.3 mm']);
-    expect(costWords({ units: 0, seeds: 0, days: 0 })).toBe('costs nothing');
-    expect(costWords({ units: 2, seeds: 4, days: 0 })).toBe('2 pots more and 4 seeds more');
-    expect(costWords({ units: -2, seeds: 0, days: -1 })).toBe('2 pots fewer and 1 day earlier');
-    expect(costWords({ units: 1, seeds: 1, days: 3 })).toBe('1 pot more, 1 seed more and 3 days later');
+    expect(costWords({ units: 0, seeds: 0, days: 0 }, 'seed')).toBe('costs nothing');
+    expect(costWords({ units: 2, seeds: 4, days: 0 }, 'seed')).toBe('2 pots more and 4 seeds more');
+    expect(costWords({ units: -2, seeds: 0, days: -1 }, 'seed')).toBe('2 pots fewer and 1 day earlier');
+    expect(costWords({ units: 1, seeds: 1, days: 3 }, 'seed')).toBe(
+      '1 pot more, 1 seed more and 3 days later',
+    );
   });
 });
 
@@ -85,7 +87,15 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   too_few_units: { code: 'too_few_units', replicates: 2, wanted: 3 },
   seeds_as_replicates: { code: 'seeds_as_replicates', seeds: 5 },
   lined_up: { code: 'lined_up', with: 'bright side', v: 0.876, p: 0.01 },
-  smallest_difference: { code: 'smallest_difference', more: 0.456, less: 0.313, mm: 48, units: 4.93 },
+  smallest_difference: {
+    code: 'smallest_difference',
+    replicates: 5,
+    wanted: 12,
+    more: 0.456,
+    less: 0.313,
+    mm: 48,
+    units: 4.93,
+  },
   pots_stay_empty: { code: 'pots_stay_empty', expected: 1, chanceOfAny: 0.6, seeds: 1 },
   packet_too_poor: { code: 'packet_too_poor' },
   not_ready_by_lesson: { code: 'not_ready_by_lesson', chance: 0.3, latest: null },
@@ -107,6 +117,8 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   helper_missing: { code: 'helper_missing', days: [day] },
   missing_combinations: { code: 'missing_combinations', count: 2 },
   aligned_changes: { code: 'aligned_changes', first: 'Salt', second: 'Shade' },
+  stands_share_container: { code: 'stands_share_container', stands: 2 },
+  stand_is_treatment: { code: 'stand_is_treatment', stands: 2 },
   too_few_of_combination: { code: 'too_few_of_combination', replicates: 1, each: 6 },
   layout_uneven: { code: 'layout_uneven', with: 'row', treatment: 'Salty', count: 3, units: 3 },
   unknown_figures: { code: 'unknown_figures', crop: 'Moonflower', reason: 'no_crop_figures' },
@@ -125,7 +137,10 @@ describe('findings in words', () => {
   });
 
   test.each([
-    [ALL_FACTS.smallest_difference, 'Likely to show plants that are 46 % taller, about 5.0 cm'],
+    [
+      ALL_FACTS.smallest_difference,
+      'With 5 pots each you would see only large differences: plants 46 % taller, about 5.0 cm',
+    ],
     [ALL_FACTS.pots_stay_empty, 'About 1 pot is likely to stay empty'],
     [{ ...ALL_FACTS.pots_stay_empty, expected: 0.2 }, 'A pot may stay empty'],
     [{ ...ALL_FACTS.pots_stay_empty, expected: 2.34 }, 'About 2.3 pots are likely to stay empty'],

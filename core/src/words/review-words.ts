@@ -102,13 +102,18 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       );
     case 'smallest_difference':
       return words(
-        say('likelyToShowPlantsThatAreTaller', { percent: percent(facts.more), length: length(facts.mm) }),
+        say('likelyToShowPlantsThatAreTaller', {
+          percent: percent(facts.more),
+          length: length(facts.mm),
+          replicates: facts.replicates,
+          isChoice: facts.wanted === null ? 'no' : 'yes',
+        }),
         say('withAboutPotsToCompareOnEach', {
           units: Math.round(facts.units * 10) / 10,
           ifLess: facts.less === null ? 'yes' : 'no',
           percent: facts.less === null ? null : percent(facts.less),
         }),
-        say('enoughPotsToSee30'),
+        say('enoughPotsToSee30', { wanted: facts.wanted }),
       );
     case 'pots_stay_empty':
       return words(
@@ -240,6 +245,10 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('fewOfCombinationMeaning', { each: facts.each }),
         say('use3PotsOfEach'),
       );
+    case 'stands_share_container':
+      return words(say('standsShareContainer'), say('standsShareMeaning'), say('givePlacesContainers'));
+    case 'stand_is_treatment':
+      return words(say('standIsTreatment'), say('standIsTreatmentMeaning', { stands: facts.stands }));
     case 'layout_uneven':
       return words(
         say('layoutUneven', {
@@ -272,10 +281,10 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
 }
 
 /** What a mend costs: `10 pots and 20 seeds more`. */
-export function costWords({ units, seeds, days }: MendCost): string {
+export function costWords({ units, seeds, days }: MendCost, propagule: string): string {
   const parts = [
     units !== 0 && say('costsPots', { units: Math.abs(units), way: units > 0 ? 'more' : 'less' }),
-    seeds !== 0 && say('costsSeeds', { seeds: Math.abs(seeds), way: seeds > 0 ? 'more' : 'less' }),
+    seeds !== 0 && say('costsSeeds', { propagule, seeds: Math.abs(seeds), way: seeds > 0 ? 'more' : 'less' }),
     days !== 0 && say('costsDays', { days: Math.abs(days), way: days > 0 ? 'more' : 'less' }),
   ].filter((part) => part !== false);
   return parts.length === 0 ? say('costsNothing') : allOf(parts);

@@ -111,6 +111,7 @@ export function isSameDesign(stored: StoredPlan, plan: Plan): boolean {
       rows.containers.map(({ kind, gridRows, gridColumns }) => [kind, gridRows, gridColumns]),
       rows.units.length,
       countByTreatment(rows),
+      placesTaken(rows),
     ]);
   return shape(stored) === shape(made);
 }
@@ -126,6 +127,16 @@ function linkedLevels(rows: PlanRows): string[] {
       .map((link) => (link ? positions.get(link.levelId) : '-'))
       .join('.');
   });
+}
+
+/** Which places hold a unit, in walking order. */
+function placesTaken({ containers, units }: PlanRows): string[] {
+  const positions = new Map(containers.map(({ id }, position) => [id, position]));
+  return units
+    .map(({ containerId, placeRow, placeColumn }) =>
+      [positions.get(containerId), placeRow, placeColumn].map((part) => String(part).padStart(3, '0')).join(),
+    )
+    .sort();
 }
 
 function countByTreatment(rows: PlanRows): number[] {

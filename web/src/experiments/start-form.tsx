@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/experiments';
 import { planRoutes, StartRequest, type TemplateView } from '@bright-sprout/contract/plans';
-import { INVESTIGATION_KINDS } from '@bright-sprout/core/design';
+import { cropChoices, INVESTIGATION_KINDS } from '@bright-sprout/core/design';
 import { KIND_WORDS } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
@@ -11,7 +11,7 @@ import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
 import { call, cropsQuery, experimentQuery, experimentsQuery } from '../shared/api/index.ts';
-import { Said, FailureNote, fieldMessage, withChosen } from '../shared/ui/index.ts';
+import { Said, FailureNote, fieldMessage, ChoiceOptions } from '../shared/ui/index.ts';
 import { TemplateList } from './template-list.tsx';
 
 /** A question, a crop, a lesson date and a kind start a plan; or a template does. */
@@ -72,14 +72,7 @@ export function StartForm() {
         />
         <Form.Select {...register('cropId')} aria-label={say('crop')} size="lg" isInvalid={!!errors.cropId}>
           <option value="">{say('chooseACrop')}</option>
-          {withChosen(
-            (crops.data ?? []).map(({ id, commonName }) => [id, commonName] as const),
-            watch('cropId'),
-          ).map(([id, name]) => (
-            <option key={id} value={id}>
-              {name}
-            </option>
-          ))}
+          <ChoiceOptions options={cropChoices(crops.data ?? [])} chosen={watch('cropId')} />
         </Form.Select>
         <Button type="submit" size="lg" disabled={start.isPending}>
           {say('planIt')}

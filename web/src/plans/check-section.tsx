@@ -1,7 +1,8 @@
 import { say } from '@bright-sprout/words/plans';
 import type { Finding, Severity } from '@bright-sprout/core/review';
-import { costWords, findingWords, SEVERITY_WORDS } from '@bright-sprout/core/words';
+import { costWords, findingWords, propaguleWord, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
+import { useSurroundings } from '../shared/experiment/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 import { useFindingStyle, useReview } from './use-edited-plan.ts';
 
@@ -27,7 +28,9 @@ export function CheckSection() {
 
 function Findings({ severity, findings }: { severity: Severity; findings: readonly Finding[] }) {
   const style = useFindingStyle();
-  const { apply, isPlanted } = usePlanEditor();
+  const { apply, isPlanted, plan } = usePlanEditor();
+  const crop = useSurroundings()?.crops.find(({ id }) => id === plan.cropId);
+  const propagule = propaguleWord(plan.conditions.startsAs ?? 'seed', crop);
   if (findings.length === 0) return null;
   return (
     <section className={`findings is-${severity}`} aria-label={SEVERITY_WORDS[severity]}>
@@ -47,7 +50,7 @@ function Findings({ severity, findings }: { severity: Severity; findings: readon
                   <Button variant="light" size="sm" onClick={() => apply(own.changes)}>
                     {mend}
                   </Button>
-                  <small>{costWords(own.cost)}</small>
+                  <small>{costWords(own.cost, propagule)}</small>
                 </div>
               )}
             </li>

@@ -1,10 +1,10 @@
 import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
-import { type Plan, renamedChoices } from '@bright-sprout/core/design';
+import { cropChoices, type Plan, renamedChoices } from '@bright-sprout/core/design';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { useSurroundings } from '../shared/experiment/index.ts';
-import { CHOICE, NUMBER, withChosen } from '../shared/ui/index.ts';
+import { CHOICE, NUMBER, ChoiceOptions } from '../shared/ui/index.ts';
 import type { SettingProps } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
 
@@ -39,14 +39,7 @@ export function CropSetting({ path, label, disabled }: SettingProps) {
         }}
       >
         <option value="">{say('thePlansCrop')}</option>
-        {withChosen(
-          crops.map(({ id, commonName }) => [id, commonName] as const),
-          ownCropId ?? '',
-        ).map(([id, name]) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
+        <ChoiceOptions options={cropChoices(crops)} chosen={ownCropId ?? ''} />
       </Form.Select>
       <span className="number-entry">
         <Form.Control

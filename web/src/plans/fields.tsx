@@ -4,7 +4,7 @@ import type { ReactNode } from 'react';
 import Form from 'react-bootstrap/Form';
 import { type FieldPath, useFormContext } from 'react-hook-form';
 import { usePlanEditor } from './plan-editor.tsx';
-import { withChosen } from '../shared/ui/index.ts';
+import { ChoiceOptions } from '../shared/ui/index.ts';
 import { PlanField } from './plan-field.tsx';
 
 type Name = FieldPath<PlanRequest>;
@@ -87,11 +87,7 @@ export function ChoiceInput({
   return (
     <PlanField id={name} label={label} error={problem(name)} isWide={isWide}>
       <Form.Select {...register(name, { setValueAs: asChosen })} disabled={disabled}>
-        {withChosen(options, typeof chosen === 'object' ? '' : String(chosen ?? '')).map(([value, words]) => (
-          <option key={value} value={value}>
-            {words}
-          </option>
-        ))}
+        <ChoiceOptions options={options} chosen={typeof chosen === 'object' ? '' : String(chosen ?? '')} />
       </Form.Select>
     </PlanField>
   );

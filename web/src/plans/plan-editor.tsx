@@ -1,5 +1,11 @@
 import { PlanRequest } from '@bright-sprout/contract/plans';
-import { isSamePart, type Plan, type PlanPart, withUsualSteps } from '@bright-sprout/core/design';
+import {
+  isSamePart,
+  type Plan,
+  type PlanPart,
+  withOwnContainers,
+  withUsualSteps,
+} from '@bright-sprout/core/design';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import {
@@ -86,7 +92,9 @@ export function PlanEditorProvider({ plan, children }: { plan: Plan; children: R
         const sent = planIn(request);
         mutate({
           base: () => base.current,
-          plan: isPlanted ? sent : withUsualSteps(base.current.plan, sent),
+          plan: isPlanted
+            ? sent
+            : withUsualSteps(base.current.plan, withOwnContainers(base.current.plan, sent)),
           onSaved: (saved) => {
             const before = base.current.plan;
             if (!isUndo && changedParts(before, saved.plan).length > 0) remember(before);

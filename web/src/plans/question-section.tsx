@@ -1,7 +1,13 @@
 import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
 import { ALSO_READ_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
-import { ALSO_READ, type AlsoRead, type PlanMeasure, seedFacts } from '@bright-sprout/core/design';
+import {
+  ALSO_READ,
+  type AlsoRead,
+  cropChoices,
+  type PlanMeasure,
+  seedFacts,
+} from '@bright-sprout/core/design';
 import Form from 'react-bootstrap/Form';
 import { Link } from 'react-router';
 import { useInventory, useSurroundings } from '../shared/experiment/index.ts';
@@ -65,14 +71,7 @@ export function QuestionSection() {
 function CropChoice() {
   const { isPlanted } = usePlanEditor();
   const crops = useSurroundings()?.crops ?? [];
-  return (
-    <ChoiceInput
-      name="cropId"
-      label={say('crop')}
-      disabled={isPlanted}
-      options={crops.map(({ id, commonName }) => [id, commonName] as const)}
-    />
-  );
+  return <ChoiceInput name="cropId" label={say('crop')} disabled={isPlanted} options={cropChoices(crops)} />;
 }
 
 function LotChoice() {

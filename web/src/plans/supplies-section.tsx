@@ -3,7 +3,7 @@ import {
   type DoseTotal,
   type Materials,
   materialsOf,
-  POT_ON_ML,
+  potOnMl,
   SETTLING,
   SPARE,
 } from '@bright-sprout/core/amounts';
@@ -164,7 +164,7 @@ function shoppingRows(
         what: say('mixToPotOn'),
         amount: volume(potOn.mixMl),
         working: say('mlAPotForSettling', {
-          ml: plan.calendar.potOnMl ?? POT_ON_ML,
+          ml: potOnMl(plan),
           settling: SETTLING,
           spare,
         }),

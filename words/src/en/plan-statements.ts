@@ -187,10 +187,11 @@ export default {
   howCloselyOnAScaleFrom0:
     'How closely: {v} on a scale from 0 (mixed) to 1 (one tells the other); so lopsided by chance in {chanceText}. A difference could come from the {with}.',
   shuffleToAMixedLayout: 'Shuffle to a mixed layout',
-  likelyToShowPlantsThatAreTaller: 'Likely to show plants that are {percent} taller, about {length}',
+  likelyToShowPlantsThatAreTaller:
+    '{isChoice, select, yes {With {replicates, plural, one {# pot} other {# pots}} each you would see only large differences: plants {percent} taller, about {length}} other {Likely to show plants that are {percent} taller, about {length}}}',
   withAboutPotsToCompareOnEach:
     'With about {units, plural, one {# pot} other {# pots}} to compare on each side, plants that vary as they usually do, and luck as it is, 8 of 10 classes would see plants that much taller{ifLess, select, yes {} other {, or {percent} shorter,}} than the others. A smaller difference would more often be missed.',
-  enoughPotsToSee30: 'Enough pots to see 30 %',
+  enoughPotsToSee30: 'Use {wanted} pots each, to see a third more',
   aPotMayStayEmpty: 'A pot may stay empty',
   aboutLikelyToStayEmpty: 'About {countText} likely to stay empty',
   withSeedsAPotTheChanceOf:
@@ -248,6 +249,13 @@ export default {
   fewOfCombination: '{replicates, plural, one {# pot} other {# pots}} of each combination',
   fewOfCombinationMeaning:
     'You can compare each change by itself, with {each} pots on each side. Whether one change depends on the other needs 3 pots of each combination.',
+  standsShareContainer: 'Pots that need different places share a container',
+  standsShareMeaning:
+    'One flat stands either in the light or in the dark, and is as warm as its place. Give the pots of each place containers of their own.',
+  givePlacesContainers: 'Give each place its own containers',
+  standIsTreatment: 'Place and treatment cannot be told apart',
+  standIsTreatmentMeaning:
+    'Pots that are treated differently stand in {stands, plural, one {# place} other {# different places}}. Whatever else differs there, such as warmth or draught, counts as part of the treatment. It helps to repeat the experiment with the places exchanged, or to use two containers in each place.',
   layoutUneven:
     '{count} of {units} pots with “{treatment}” {isSide, select, yes {are equally far from the bright side} other {share one {with}}}',
   layoutUnevenMeaning:
@@ -259,7 +267,8 @@ export default {
   noTreatmentOwnsTheBrightSideA:
     'Over rows, columns, containers, teams and the bright side, every treatment has its even share, to within one pot.',
   costsPots: '{units, plural, one {# pot} other {# pots}} {way, select, more {more} other {fewer}}',
-  costsSeeds: '{seeds, plural, one {# seed} other {# seeds}} {way, select, more {more} other {fewer}}',
+  costsSeeds:
+    '{seeds, plural, one {# {propagule}} other {# {propagule}s}} {way, select, more {more} other {fewer}}',
   costsDays: '{days, plural, one {# day} other {# days}} {way, select, more {later} other {earlier}}',
   costsNothing: 'costs nothing',
   onTheSurface2: ', on the surface',

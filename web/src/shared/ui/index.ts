@@ -15,4 +15,4 @@ export { QrCode } from './qr-code.tsx';
 export { CHOICE, NUMBER } from './empty-values.ts';
 export { storedJson, storeJson } from './stored.ts';
 export { StandStill } from './stand-still.tsx';
-export { withChosen } from './with-chosen.ts';
+export { ChoiceOptions } from './choice-options.tsx';

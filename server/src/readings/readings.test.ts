@@ -55,6 +55,25 @@ describe('a reading', () => {
     expect((await all())[0].value).toBe(42.5);
   });
 
+  test('under the id of another is refused whatever differs, and changes nothing', async () => {
+    const [first, ofOther] = [uuid(), uuid()];
+    const body = readingOf(experiment, 0);
+    await keep(first, body).expect(200);
+    await keep(ofOther, readingOf(experiment, 1)).expect(200);
+    const before = await all();
+    for (const changes of [
+      { unitId: experiment.units[1]!.id },
+      { observedOn: dayFromToday(-2) },
+      { state: 'dead', value: null },
+      { value: 43 },
+      { supersedesId: ofOther },
+    ]) {
+      const answer = await keep(first, { ...body, ...changes });
+      expect([changes, answer.status >= 400]).toEqual([changes, true]);
+    }
+    expect(await all()).toEqual(before);
+  });
+
   test('of the same pot on the same day is a second reading, and both count', async () => {
     await keep(uuid(), readingOf(experiment, 0)).expect(200);
     await keep(uuid(), readingOf(experiment, 0, { value: 44 })).expect(200);

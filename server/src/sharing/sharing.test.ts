@@ -201,13 +201,18 @@ describe('an end', () => {
     const guest = await server.teacher();
     const share = await invite(owner, guest, `classes/${classId}`, 'change');
     const stream = guest.get(`/api/experiments/${experiment.id}/changes`).buffer(true);
+    let begun = (): void => undefined;
+    const open = new Promise<void>((resolve) => {
+      begun = resolve;
+    });
     const ended = stream.parse((response, done) => {
+      begun();
       response.on('data', () => undefined);
       response.on('end', () => done(null, ''));
     });
     const [, removed] = await Promise.all([
       ended.expect(200),
-      owner.delete(`/api/classes/${classId}/shares/${share.id}`),
+      open.then(() => owner.delete(`/api/classes/${classId}/shares/${share.id}`)),
     ]);
     expect(removed.status).toBe(204);
     await guest.get(`/api/experiments/${experiment.id}`).expect(404);

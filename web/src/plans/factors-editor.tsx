@@ -125,7 +125,12 @@ function FactorEditor({ index }: { index: number }) {
               change({
                 levels: [
                   ...getValues(`factors.${index}.levels`),
-                  { ...PLAIN_LEVEL, name: say('level2', { levelsCount: factor.levels.length + 1 }) },
+                  {
+                    ...(getValues(`factors.${index}.levels`).at(-1) ?? PLAIN_LEVEL),
+                    name: say('level2', { levelsCount: factor.levels.length + 1 }),
+                    isControl: false,
+                    sorted: null,
+                  },
                 ],
               })
             }

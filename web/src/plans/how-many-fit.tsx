@@ -9,9 +9,16 @@ import { usePlanEditor } from './plan-editor.tsx';
 const MM_IN_CM = 10;
 const UNIT = 'cm';
 const MOST_IN_A_LINE = 40;
+const MOST_PLANTS = 1000;
 
 /** How many rows and places a box or bed has, by its size and the room that the plants need. */
-export function HowManyFit({ onUse }: { onUse: (rows: number, columns: number) => void }) {
+export function HowManyFit({
+  onUse,
+  onUseRows,
+}: {
+  onUse: (rows: number, columns: number) => void;
+  onUseRows: (rows: number, plants: number) => void;
+}) {
   const { plan } = usePlanEditor();
   const crop = useSurroundings()?.crops.find(({ id }) => id === plan.cropId);
   const usual = crop ? usualSpacing(crop) : null;
@@ -27,7 +34,9 @@ export function HowManyFit({ onUse }: { onUse: (rows: number, columns: number) =
           { alongMm: mm('along'), betweenRowsMm: mm('rows') },
         )
       : { rows: 0, columns: 0 };
-  const isUsable = [fit.rows, fit.columns].every((count) => count >= 1 && count <= MOST_IN_A_LINE);
+  const isFound = fit.rows >= 1 && fit.columns >= 1;
+  const isUsable = isFound && fit.rows <= MOST_IN_A_LINE && fit.columns <= MOST_IN_A_LINE;
+  const areRowsUsable = isFound && fit.rows <= MOST_IN_A_LINE && fit.columns <= MOST_PLANTS;
   const entries = [
     ['length', say('boxIsLong')],
     ['width', say('boxIsWide')],
@@ -53,12 +62,17 @@ export function HowManyFit({ onUse }: { onUse: (rows: number, columns: number) =
         ))}
       </div>
       <p aria-live="polite">
-        {isUsable
+        {isFound
           ? say('rowsOfPlacesFit', { rows: fit.rows, columns: fit.columns })
           : say('giveLengthAndWidth')}{' '}
         {isUsable && (
           <Button size="sm" variant="light" onClick={() => onUse(fit.rows, fit.columns)}>
             {say('useIt')}
+          </Button>
+        )}{' '}
+        {areRowsUsable && (
+          <Button size="sm" variant="light" onClick={() => onUseRows(fit.rows, fit.columns)}>
+            {say('aRowIsOneUnit', { plants: fit.columns })}
           </Button>
         )}
       </p>

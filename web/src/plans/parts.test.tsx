@@ -1,7 +1,7 @@
 import { say as sayPlanStatements } from '@bright-sprout/words/plan-statements';
 import { say as sayPlans } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
-import { INVESTIGATION_KINDS, PLAIN_LEVEL } from '@bright-sprout/core/design';
+import { INVESTIGATION_KINDS, PLAIN_LEVEL, usualContainer } from '@bright-sprout/core/design';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { CheckSection } from './check-section.tsx';
@@ -132,6 +132,34 @@ describe('pots', () => {
     expect((await lastPlan(sent, 2)).containers.map(({ kind }) => kind)).toEqual(['egg_carton', 'jars']);
     fireEvent.click(screen.getAllByRole('button', { name: 'Take away' })[0]!);
     expect((await lastPlan(sent, 3)).containers.map(({ kind }) => kind)).toEqual(['jars']);
+  });
+
+  test('that have no place yet get another container of the same kind at once', async () => {
+    const sent = renderPart(<PotsSection />, draftOf('one_factor', { replicates: 12 }));
+    fireEvent.click(screen.getByRole('button', { name: /^Add 2 more of these \(flat\)/ }));
+    const { containers } = await lastPlan(sent, 1);
+    expect(containers.map(({ kind }) => kind)).toEqual(['flat', 'flat', 'flat']);
+  });
+
+  test('of a crate can be its rows, however many plants a row holds', async () => {
+    const sent = renderPart(
+      <PotsSection />,
+      draftOf('one_factor', { containers: [usualContainer('box_rows')], seedsPerUnit: 2, plantsPerUnit: 1 }),
+    );
+    const type = (name: string, value: string): boolean =>
+      fireEvent.change(screen.getByRole('textbox', { name: new RegExp(name) }), { target: { value } });
+    for (const [name, value] of [
+      ['long', '60'],
+      ['wide', '30'],
+      ['From plant to plant', '1'],
+      ['From row to row', '3'],
+    ] as const)
+      type(name, value);
+    fireEvent.click(screen.getByRole('button', { name: sayPlans('aRowIsOneUnit', { plants: 60 }) }));
+    const { containers, plantsPerUnit, seedsPerUnit } = await lastPlan(sent, 1);
+    expect([containers[0]!.rows, containers[0]!.columns, plantsPerUnit, seedsPerUnit]).toEqual([
+      10, 1, 60, 120,
+    ]);
   });
 
   test('are laid out by chance or in blocks', async () => {
@@ -292,5 +320,37 @@ describe.each(INVESTIGATION_KINDS)('a plan of kind %s', (kind) => {
     const { textContent } = document.body;
     expect(textContent).toMatch(/[a-z]{3}/);
     expect(textContent).not.toMatch(/NaN|undefined|null|\[object|Infinity/);
+  });
+});
+
+describe('changes', () => {
+  test('another level has the unit, the material and the way of the one before it', async () => {
+    const dose = { material: 'cold tea', amount: 5, unit: 'mL' as const };
+    const levels = [
+      { ...PLAIN_LEVEL, name: 'None', isControl: true, dose: { ...dose, amount: 0 } },
+      { ...PLAIN_LEVEL, name: 'Some', dose },
+    ];
+    const factors = [{ name: 'Tea', aspect: 'additive' as const, levels }];
+    const sent = renderPart(<FactorsEditor />, draftOf('one_factor', { factors }));
+    fireEvent.click(button(sayPlans('anotherLevel')));
+    const [factor] = (await lastPlan(sent, 1)).factors;
+    expect(factor!.levels[2]).toMatchObject({ isControl: false, dose });
+    expect(factor!.levels[2]!.name).not.toBe('Some');
+  });
+});
+
+describe('days of a class', () => {
+  test('are shown and changed with the class', () => {
+    const holidays = [{ name: 'Trip', from: '2027-03-08' as never, to: '2027-03-09' as never }];
+    const draft = draftOf('one_factor');
+    const calendar = { ...draft.plan!.calendar, meetingDays: [2, 4], holidays };
+    renderPart(<DaysSection />, { ...draft, classId: 'c', plan: { ...draft.plan!, calendar } });
+    expect(screen.getByText(/Tue and Thu/)).toBeTruthy();
+    expect(screen.getByText(/^No class from .*: Trip\.$/)).toBeTruthy();
+    expect(screen.queryByRole('checkbox', { name: 'Mon' })).toBeNull();
+    expect(screen.getByRole('link', { name: sayPlans('changeThemInClasses') })).toHaveProperty(
+      'pathname',
+      '/classes',
+    );
   });
 });

@@ -7,6 +7,7 @@ import {
   CONTAINER_KINDS,
   type ContainerKind,
   placeCount,
+  seedsFor,
   treatmentsOf,
   usualContainer,
 } from '@bright-sprout/core/design';
@@ -26,6 +27,9 @@ import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
 import { HowManyFit } from './how-many-fit.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
+
+/** As many containers as a plan may have. */
+const MOST_CONTAINERS = 40;
 
 const SIDE_WORDS = {
   top: say('atTheTop'),
@@ -83,6 +87,7 @@ export function PotsSection() {
       {Number.isFinite(places * plan.replicates) && (
         <p className="quiet">{say('placesForPots', { places, treatments: treatments * plan.replicates })}</p>
       )}
+      {!isPlanted && <MoreContainers missing={treatments * plan.replicates - places} />}
       <ClassSection />
       {isPlanted && experiment.status !== 'finished' && <AddUnit />}
     </>
@@ -172,10 +177,35 @@ function ContainerEditor({ index }: { index: number }) {
               ),
             })
           }
+          onUseRows={(rows, plants) =>
+            apply({
+              containers: getValues('containers').map((one, at) =>
+                at === index ? { ...one, rows, columns: 1 } : one,
+              ),
+              plantsPerUnit: plants,
+              seedsPerUnit: seedsFor(plan.seedsPerUnit, plan.plantsPerUnit, plants),
+            })
+          }
         />
       )}
       <FailureNote error={save.error} />
     </div>
+  );
+}
+
+/** As many containers as it takes for the pots that have no place yet. */
+function MoreContainers({ missing }: { missing: number }) {
+  const { plan, apply } = usePlanEditor();
+  const last = plan.containers.at(-1);
+  if (!last || !(missing > 0)) return null;
+  const count = Math.ceil(missing / placeCount(last));
+  if (!(plan.containers.length + count <= MOST_CONTAINERS)) return null;
+  const more = Array.from({ length: count }, () => ({ ...last, name: '' }));
+  return (
+    <Button variant="primary" size="sm" onClick={() => apply({ containers: [...plan.containers, ...more] })}>
+      <Plus size={16} aria-hidden="true" />{' '}
+      {say('addSoManyContainers', { count, kind: CONTAINER_WORDS[last.kind].toLowerCase() })}
+    </Button>
   );
 }
 

@@ -130,6 +130,9 @@ export default {
   eachOrderIsAsLikelyAsAny:
     'Each order is as likely as any other; the design check says when chance was unkind.',
   containers: 'Containers',
+  aRowIsOneUnit: 'Count each row of {plants, plural, one {# plant} other {# plants}} as one pot',
+  addSoManyContainers:
+    'Add {count, plural, one {another {kind}} other {# more of these ({kind})}}, so that every pot has a place',
   placesForPots:
     '{places, plural, one {# place} other {# places}} for {treatments, plural, one {# pot} other {# pots}}.',
   container: 'Container {index}',

@@ -110,6 +110,26 @@ describe('emergence', () => {
   });
 });
 
+describe('a forecast', () => {
+  const bags = (lessonOn: string): Plan => {
+    const started = startPlan({
+      ...{ kind: 'soil_free', question: 'Why?', crop: STARTING_CROPS[0]!, otherCrops: [] },
+      ...{ sowOn: day('2027-03-01'), lessonOn: day(lessonOn) },
+    });
+    return { ...started, goal: { ...started.goal, heightMm: 50 } };
+  };
+
+  test('says that nobody knows how tall a plant without soil is after four weeks', () => {
+    expect(readiness(bags('2027-03-29'), SURROUNDINGS).defined).toBe(true);
+    expect(readiness(bags('2027-03-30'), SURROUNDINGS)).toEqual({
+      defined: false,
+      reason: 'nobody_knows_so_late',
+    });
+    const advice = sowingAdvice(bags('2027-05-10'), SURROUNDINGS, day('2027-03-01'));
+    expect(advice.defined && advice.value.choices[0]!.day >= '2027-04-12').toBe(true);
+  });
+});
+
 describe('calendar', () => {
   test('moves what is before sowing to an earlier class day, what follows to a later one', () => {
     const base = plan();

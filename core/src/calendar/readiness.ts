@@ -83,6 +83,8 @@ function chanceOnceUp(
 ): Outcome<{ readonly rate: GerminationRate; readonly ready: number }> {
   const days = daysBetween(growth.sowOn, plan.lessonOn);
   const rate = growth.facts?.rate;
+  const isGrown = goalHeight(plan) > 0 && !plan.conditions.hasSoil;
+  if (isGrown && days > KNOWN_WITHOUT_SOIL_DAYS) return notDefined('nobody_knows_so_late');
   if (growth.setting.defined && rate) {
     const setting = { ...growth.setting.value, germination: 1 };
     return defined({ rate, ready: chanceReady(days, goalHeight(plan), setting) });
@@ -131,6 +133,9 @@ export interface SowingAdvice {
   readonly recommended: CalendarDay | undefined;
 }
 
+/** For so long a seed and water alone feed a plant; of its height after that there are no figures. */
+const KNOWN_WITHOUT_SOIL_DAYS = 28;
+
 const SLACK_DAYS = 7;
 const LONGEST_LEAD = 120;
 
@@ -150,6 +155,7 @@ export function sowingAdvice(
   for (let day = from; day < plan.lessonOn; day = addDays(day, 1)) {
     if (!isClassDay(day, rules)) continue;
     const found = readiness(plan, surroundings, day);
+    if (!found.defined && found.reason === 'nobody_knows_so_late') continue;
     if (!found.defined) return found;
     choices.push({ day, chance: found.value.chance });
   }

@@ -14,6 +14,7 @@ export type UndefinedReason =
   | 'seeds_decided'
   | 'no_crop_figures'
   | 'begun_elsewhere'
+  | 'nobody_knows_so_late'
   | 'temperature_outside'
   | 'not_a_height'
   | 'ages_are_the_change'

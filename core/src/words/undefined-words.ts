@@ -16,6 +16,7 @@ const WORDS: Record<UndefinedReason, string> = {
   kinds_differ: say('potsOfSeveralKindsNeedSparesOf'),
   seeds_decided: say('everyCropHasItsOwnNumberOfSeeds'),
   begun_elsewhere: say('itBeganToGrowElsewhere'),
+  nobody_knows_so_late: say('nobodyKnowsSoLate'),
   no_crop_figures: say('thisCropHasNoFiguresForIt'),
   temperature_outside: say('thisCropDoesNotComeUpAt'),
   ages_are_the_change: say('thePlantsDifferInAgeOnPurpose'),

@@ -32,7 +32,10 @@ export function CountPanel({
   nextUnit: UnitView | undefined;
   onKept: () => void;
 }) {
-  const { variable, day } = useExperiment();
+  const { experiment, variable, day } = useExperiment();
+  // Without soil a seed is seen from its root on.
+  const isRooting = variable.name === 'seeds up' && experiment.plan?.conditions.hasSoil === false;
+  const asked = isRooting ? say('howManyHaveARoot') : (ASKED[variable.name] ?? `${variable.name}?`);
   const [text, setText] = useState('');
   const { treatment, history, today, intent, setIntent, keep, cannotRead } = usePotReading(unit, () => {
     setText('');
@@ -67,7 +70,7 @@ export function CountPanel({
         />
       ) : (
         <Form noValidate onSubmit={submit}>
-          <Form.Label htmlFor="count">{ASKED[variable.name] ?? `${variable.name}?`}</Form.Label>
+          <Form.Label htmlFor="count">{asked}</Form.Label>
           {most !== undefined && most <= MOST_DOTS && (
             <div className="seed-dots" role="group" aria-label={say('seedsWereSown', { most })}>
               {Array.from({ length: most }, (_, index) => (

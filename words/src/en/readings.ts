@@ -18,6 +18,7 @@ export default {
   thisPotIsNotSownYetMark: 'This pot is not sown yet. Mark it in Sow once its seeds are in.',
   thisDayHasNotComeYetChoose: 'This day has not come yet. Choose today or an earlier day on the ribbon.',
   thisDayIsBeforeTheSowing: 'This day is before the sowing.',
+  howManyHaveARoot: 'How many have a root?',
   howManyHaveComeUp: 'How many have come up?',
   howManyLeavesWithoutTheSeedLeaves: 'How many leaves, without the seed leaves?',
   howLongIsTheRoot: 'How long is the root, along its bends?',

@@ -32,6 +32,7 @@ export default {
   reasonOfPots: '{reason} ({n, plural, one {pot} other {pots}} {pots})',
   reasonsNoted:
     '{level, select, a5 {Why some pots stayed empty, as we wrote it down: {parts}.} a8 {Why pots did not come up, as the class wrote it down: {parts}.} other {Reasons noted for pots that did not come up: {parts}. They were judged by eye, not tested.}}',
+  nobodyKnowsSoLate: 'there are no figures for so long without soil',
   itBeganToGrowElsewhere: 'the forecast begins with seed, and these plants began elsewhere',
   thisCropHasNoFiguresForIt: 'this crop has no figures for it',
   thisCropDoesNotComeUpAt: 'this crop does not come up at this temperature',

@@ -513,7 +513,7 @@ describe('plans by chance', () => {
         }
         for (const day of [...daysOf('thin'), ...daysOf('read')]) expect(day <= plan.lessonOn).toBe(true);
       }),
-      { numRuns: 300 },
+      { numRuns: 120 },
     );
   });
 
@@ -546,7 +546,7 @@ describe('plans by chance', () => {
           true,
         );
       }),
-      { numRuns: 300 },
+      { numRuns: 120 },
     );
   });
 
@@ -560,7 +560,7 @@ describe('plans by chance', () => {
         const isSaid = found.some((code) => ['preparation_past', 'sowing_is_past'].includes(code));
         expect([isPast, isSaid]).toEqual([isPast, isPast]);
       }),
-      { numRuns: 150 },
+      { numRuns: 60 },
     );
   });
 });

@@ -22,12 +22,12 @@ test('care is noted for chosen pots, shown on the ribbon and in the history, and
   await expect(page.getByText('Give an amount from 0 to 10 000.')).toBeVisible();
   await page.getByLabel(sayCare('mlForEachPot')).fill('20');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
-  await expect(page.getByText('Watered, 20 mL a pot')).toBeVisible();
+  await expect(page.getByText('Watered, 20 mL a pot pot 2')).toBeVisible();
   await expect(page.getByRole('radio', { name: /today.*watered/ })).toBeVisible();
   await page.getByRole('button', { name: 'Soil by touch' }).click();
   await page.getByLabel('The soil feels').selectOption('soggy');
   await page.getByRole('button', { name: 'Note it for 1 chosen pot' }).click();
-  await expect(page.getByText('Soil by touch: soggy')).toBeVisible();
+  await expect(page.getByText('Soil by touch: soggy pot 2')).toBeVisible();
   await page.getByRole('button', { name: 'All pots again' }).click();
   await page.getByRole('button', { name: sayShared('phOfTheSoil') }).click();
   await page.getByLabel('pH', { exact: true }).fill('99');

@@ -1,3 +1,4 @@
+import { recipeOf } from '@bright-sprout/core/design';
 import { readFileSync } from 'node:fs';
 import { extname, join } from 'node:path';
 import type { Page, Response } from '@playwright/test';
@@ -68,8 +69,11 @@ class Data {
   }
 
   #add(value: unknown): void {
-    if (typeof value === 'string' && /[A-Za-z]{4}/.test(value)) this.#texts.add(value.toLowerCase());
-    else if (value !== null && typeof value === 'object')
+    if (typeof value === 'string' && /[A-Za-z]{4}/.test(value)) {
+      this.#texts.add(value.toLowerCase());
+      // Supplies name what a mix is made of by itself.
+      for (const { material } of recipeOf(value)) this.#texts.add(material.toLowerCase());
+    } else if (value !== null && typeof value === 'object')
       Object.values(value).forEach((one) => this.#add(one));
   }
 

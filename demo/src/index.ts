@@ -113,7 +113,12 @@ function planned(today: CalendarDay): DemoExperiment {
     aspect: 'medium',
     levels: [
       { name: 'No sand', isControl: true, medium: 'seed-starting mix', effect: NO_EFFECT },
-      { name: 'Half sand', isControl: false, medium: 'half seed-starting mix, half washed sand', effect: NO_EFFECT },
+      {
+        name: 'Half sand',
+        isControl: false,
+        medium: 'half seed-starting mix, half washed sand',
+        effect: NO_EFFECT,
+      },
     ],
     replicates: 5,
     container: 'flat',

@@ -253,7 +253,7 @@ export default {
   standsShareMeaning:
     'One flat stands either in the light or in the dark, and is as warm as its place. Give the pots of each place containers of their own.',
   givePlacesContainers: 'Give each place its own containers',
-  standIsTreatment: 'Place and treatment cannot be told apart',
+  standIsTreatment: 'The place may make the difference, not the treatment',
   standIsTreatmentMeaning:
     'Pots that are treated differently stand in {stands, plural, one {# place} other {# different places}}. Whatever else differs there, such as warmth or draught, counts as part of the treatment. It helps to repeat the experiment with the places exchanged, or to use two containers in each place.',
   layoutUneven:

@@ -5,6 +5,7 @@ import {
   INVESTIGATION_KINDS,
   type InvestigationKind,
   LAYOUT_METHODS,
+  MOST_CONTAINERS,
   type Plan,
   PLANT_RULES,
 } from '@bright-sprout/core/design';
@@ -62,7 +63,7 @@ export class PlanDocument implements Plan {
   @Whole(1, 1000, 'plants') plantsPerUnit: number;
   @Quantity(0.5, 0.999, 'a chance') chance: number;
   @Whole(1, 100_000, 'seeds') seedsPerPacket: number;
-  @Parts(() => ContainerPart, 1, 40, 'containers') containers: ContainerPart[];
+  @Parts(() => ContainerPart, 1, MOST_CONTAINERS, 'containers') containers: ContainerPart[];
   @OneOf(LAYOUT_METHODS) layoutMethod: Plan['layoutMethod'];
 
   /** Seed of the shuffle: the same seed lays the same plan out in the same way. */

@@ -30,6 +30,9 @@ export interface PlanContainer extends Grid {
   readonly cellMl: number;
 }
 
+/** As many containers as a plan may have. */
+export const MOST_CONTAINERS = 40;
+
 /** The most places that a container may have. */
 export const MOST_PLACES = 500;
 
@@ -60,11 +63,6 @@ const WATER_STEP_ML = 5;
 /** Water for a place at each watering, in mL: about a tenth of what it holds, which wets the mix and leaves none standing. */
 export function usualWaterMl(cellMl: number): number {
   return Math.max(WATER_STEP_ML, Math.round((cellMl * WATER_SHARE) / WATER_STEP_ML) * WATER_STEP_ML);
-}
-
-/** True where every unit is a closed bag: nothing is covered, watered or set on a tray. */
-export function areSealed(containers: readonly Pick<PlanContainer, 'kind'>[]): boolean {
-  return containers.every(({ kind }) => kind === 'bags');
 }
 
 /** A place in a grid, counted from 1; row 1 is drawn on top. */

@@ -1,13 +1,13 @@
 export { type Standing, STANDINGS, standingsOf, type Unevenness, unevennessOf } from './balance.ts';
 export { ALSO_READ, type AlsoRead, alsoReadVariable, isOfSoil, scoresOf } from './also-read.ts';
 export {
-  areSealed,
   BRIGHT_SIDES,
   type BrightSide,
   CONTAINER_GRIDS,
   CONTAINER_KINDS,
   type ContainerKind,
   type Grid,
+  MOST_CONTAINERS,
   MOST_PLACES,
   type Place,
   placeCount,

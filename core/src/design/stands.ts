@@ -1,4 +1,10 @@
-import { placeCount, type PlanContainer, type PlaceInContainers, placesOf } from './container.ts';
+import {
+  MOST_CONTAINERS,
+  placeCount,
+  type PlanContainer,
+  type PlaceInContainers,
+  placesOf,
+} from './container.ts';
 import type { Plan } from './plan.ts';
 import { type PlanTreatment, treatmentsOf } from './treatments.ts';
 
@@ -17,9 +23,6 @@ export function standsOf(plan: Parameters<typeof treatmentsOf>[0]): Stand[] {
     treatments: treatments.flatMap((treatment, index) => (keyOf(treatment) === key ? [index] : [])),
   }));
 }
-
-/** As many containers as a plan may have. */
-const MOST_CONTAINERS = 40;
 
 /**
  * Containers of the plan's first kind, so many that every stand has its own.

@@ -3,6 +3,7 @@ import type { Crop } from './crop.ts';
 import type { Conditions, Dose, LightPlace, Plan, SeedPosition, StartForm } from './plan.ts';
 import { type RecipePart, recipeOf } from './recipe.ts';
 import type { SeedLot } from './seed-lot.ts';
+import { placedStands } from './stands.ts';
 import { type PlanTreatment, treatmentsOf } from './treatments.ts';
 import { type PlannedUnit, plannedUnits } from './units.ts';
 import { sowingDepth } from './depth.ts';
@@ -71,8 +72,8 @@ export interface KnownSeed {
 }
 
 /**
- * What is done to a unit of a treatment in a container. Steps, supplies, kits, labels, ticks, tablets, the helper's card,
- * the calendar and the check read this and nothing else.
+ * What is done to a unit of a treatment in a container. Steps, supplies, kits, labels, ticks, tablets, the helper's card
+ * and the calendar read this.
  */
 export function unitPlanOf(
   plan: Plan,
@@ -143,15 +144,12 @@ export function unitPlans(plan: Plan, known: KnownSeed): PlacedUnitPlan[] {
   });
 }
 
-/** The containers that a plan uses, in order; the first where nothing fits. */
-function usedContainers(plan: Plan): Plan['containers'][number][] {
-  const units = treatmentsOf(plan).length * plan.replicates;
-  let places = 0;
-  return plan.containers.filter(({ rows, columns }) => {
-    const isUsed = places < units;
-    places += rows * columns;
-    return isUsed;
-  });
+/** The containers that a plan uses; all of them where its units do not fit. */
+function usedContainers(plan: Plan): readonly Plan['containers'][number][] {
+  const stands = placedStands(plan);
+  if (!stands) return plan.containers;
+  const used = new Set(stands.flatMap(({ places }) => places.map(({ container }) => container)));
+  return plan.containers.filter((_, index) => used.has(index));
 }
 
 /** What is done to the units of each treatment in each kind of container that the plan uses. */

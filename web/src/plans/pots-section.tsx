@@ -6,6 +6,7 @@ import {
   conditionsIn,
   CONTAINER_KINDS,
   type ContainerKind,
+  MOST_CONTAINERS,
   placeCount,
   seedsFor,
   treatmentsOf,
@@ -27,9 +28,6 @@ import { ChoiceInput, NumberInput, TextInput } from './fields.tsx';
 import { HowManyFit } from './how-many-fit.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
 import { PlanField } from './plan-field.tsx';
-
-/** As many containers as a plan may have. */
-const MOST_CONTAINERS = 40;
 
 const SIDE_WORDS = {
   top: say('atTheTop'),

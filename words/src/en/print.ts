@@ -12,7 +12,8 @@ export default {
   waterMlForPots:
     'Water: <b>{waterMl} mL</b> {isAll, select, yes {for each pot} other {for each of the pots {pots}}}.',
   waterNoneInto: 'No water for {pots}: they are sealed.',
-  slowlyOntoTheSoil: 'Pour it slowly. If the soil is soggy, give none and write it down.',
+  slowlyOntoTheSoil:
+    'Pour it slowly. If a pot gets something in its water, its label says so. If the soil is soggy, give none and write it down.',
   leaveEveryPotInItsPlaceWhere:
     'Leave every pot in its place: where it stands is part of the experiment. Do not pull anything out, and do not taste anything. Wash your hands afterwards.',
   whatINoticed: 'What I noticed: ______________________________________________',

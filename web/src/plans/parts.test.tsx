@@ -162,6 +162,23 @@ describe('pots', () => {
     ]);
   });
 
+  test('of several places stay alike when their container is changed for another kind', async () => {
+    const flats = [
+      usualContainer('flat'),
+      { ...usualContainer('flat'), name: 'Hall' },
+      usualContainer('cups'),
+    ];
+    const sent = renderPart(<PotsSection />, draftOf('one_factor', { containers: flats }));
+    fireEvent.change(screen.getByRole('combobox', { name: 'Container 1' }), { target: { value: 'bags' } });
+    const { containers, conditions } = await lastPlan(sent, 1);
+    expect(containers.map(({ kind, name }) => [kind, name])).toEqual([
+      ['bags', ''],
+      ['bags', 'Hall'],
+      ['cups', ''],
+    ]);
+    expect(conditions.hasSoil).toBe(false);
+  });
+
   test('are laid out by chance or in blocks', async () => {
     const sent = renderPart(<PotsSection />, draftOf('one_factor'));
     fireEvent.click(button('In complete blocks'));

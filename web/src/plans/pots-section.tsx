@@ -108,9 +108,11 @@ function ContainerEditor({ index }: { index: number }) {
   if (!container) return null;
   const name = `containers.${index}` as const;
   const changeKind = (kind: ContainerKind): void => {
-    const { name: called, brightSide } = getValues(name);
+    // What the plan says of its pots follows the first: those that are like it stay so, as no treatment has its own.
+    const isChanged = (one: ContainerPart, at: number): boolean =>
+      at === index || (index === 0 && one.kind === container.kind);
     const containers = getValues('containers').map((one, at) =>
-      at === index ? { ...usualContainer(kind), name: called, brightSide } : one,
+      isChanged(one, at) ? { ...usualContainer(kind), name: one.name, brightSide: one.brightSide } : one,
     );
     const { conditions } = getValues();
     apply({

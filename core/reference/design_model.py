@@ -65,7 +65,7 @@ def dunnett(t, m, rho, df):
     within = ((high - low) ** m) @ (wz * stats.norm.pdf(z))
     return 1 - np.sum(ws * within * stats.chi.pdf(s * np.sqrt(df), df) * np.sqrt(df))
 
-print(json.dumps({
+if __name__ == "__main__": print(json.dumps({
     "models": [case(c, b, cv) for c, b, cv in [([3, 5], False, 0.1), ([4, 4], True, 0.2), ([2, 6], False, 0.3),
                                                ([4, 4, 4], False, 0.2), ([3, 5, 4, 2], False, 0.25),
                                                ([5, 5, 5], True, 0.15), ([6, 6, 6, 6], True, 0.3), ([3, 3, 3], False, 0.05)]],

@@ -6,7 +6,6 @@
  */
 export function binomialAtLeast(k: number, n: number, p: number): number {
   if (k <= 0) return 1;
-  if (k > n) return 0;
   const terms = binomialTerms(n, p);
   let sum = 0;
   for (let x = n; x >= k; x -= 1) sum += terms[x] as number;

@@ -25,6 +25,7 @@ import {
   shapiroWilk,
   shuffledDifferences,
   signedRank,
+  spearman,
   studentT,
   tukeyKramer,
   welchT,
@@ -36,93 +37,168 @@ function reasonOf(outcome: Outcome<unknown>): string | undefined {
 
 suite('refused in words: groups of none, one and two, and no spread', () => {
   test.each([
-    ['Student t, none', studentT([], [1, 2]), 'group_too_small'],
-    ['Student t, one and one', studentT([1], [2]), 'group_too_small'],
-    ['Student t, no spread', studentT([3, 3], [5, 5]), 'no_spread'],
-    ['Hedges g, one', hedgesG([1], [2, 3]), 'group_too_small'],
-    ['Hedges g, no spread', hedgesG([3, 3], [5, 5]), 'no_spread'],
-    ['ranks, none', mannWhitney([], [1]), 'group_too_small'],
-    ['ranks, all the same', mannWhitney([2, 2], [2, 2]), 'no_spread'],
-    ['permutation, none', permutationTest([], [1], 1), 'group_too_small'],
-    ['permutation, all the same', permutationTest([2, 2], [2], 1), 'no_spread'],
-    ['paired t, one', pairedT([[1, 2]]), 'group_too_small'],
+    ['Student t, none', () => studentT([], [1, 2]), 'group_too_small'],
+    ['Student t, one and one', () => studentT([1], [2]), 'group_too_small'],
+    ['Student t, no spread', () => studentT([3, 3], [5, 5]), 'no_spread'],
+    ['Hedges g, one', () => hedgesG([1], [2, 3]), 'group_too_small'],
+    ['Hedges g, no spread', () => hedgesG([3, 3], [5, 5]), 'no_spread'],
+    ['ranks, none', () => mannWhitney([], [1]), 'group_too_small'],
+    ['ranks, all the same', () => mannWhitney([2, 2], [2, 2]), 'no_spread'],
+    ['permutation, none', () => permutationTest([], [1], 1), 'group_too_small'],
+    ['permutation, all the same', () => permutationTest([2, 2], [2], 1), 'no_spread'],
+    ['paired t, one', () => pairedT([[1, 2]]), 'group_too_small'],
     [
       'paired t, one difference',
-      pairedT([
-        [1, 2],
-        [5, 6],
-      ]),
+      () =>
+        pairedT([
+          [1, 2],
+          [5, 6],
+        ]),
       'no_spread',
     ],
-    ['signed ranks, none', signedRank([]), 'no_values'],
-    ['signed ranks, no difference', signedRank([[1, 1]]), 'no_spread'],
-    ['analysis of variance, one group', oneWayAnova([[1, 2]]), 'too_few_groups'],
-    ['analysis of variance, ones', oneWayAnova([[1], [2], [3]]), 'group_too_small'],
-    ['analysis of variance, an empty group', oneWayAnova([[1, 2], []]), 'group_too_small'],
+    ['signed ranks, none', () => signedRank([]), 'no_values'],
+    ['signed ranks, no difference', () => signedRank([[1, 1]]), 'no_spread'],
+    ['analysis of variance, one group', () => oneWayAnova([[1, 2]]), 'too_few_groups'],
+    ['analysis of variance, ones', () => oneWayAnova([[1], [2], [3]]), 'group_too_small'],
+    ['analysis of variance, an empty group', () => oneWayAnova([[1, 2], []]), 'group_too_small'],
     [
       'analysis of variance, no spread',
-      oneWayAnova([
-        [1, 1],
-        [2, 2],
-      ]),
+      () =>
+        oneWayAnova([
+          [1, 1],
+          [2, 2],
+        ]),
       'no_spread',
     ],
-    ['spread, an empty group', brownForsythe([[1, 2], []]), 'group_too_small'],
+    ['spread, an empty group', () => brownForsythe([[1, 2], []]), 'group_too_small'],
     [
       'Tukey, no spread',
-      tukeyKramer([
-        [1, 1],
-        [2, 2],
-      ]),
+      () =>
+        tukeyKramer([
+          [1, 1],
+          [2, 2],
+        ]),
       'no_spread',
     ],
-    ['Kruskal–Wallis, all the same', kruskalWallis([[1, 1], [1]]), 'no_spread'],
-    ['Kruskal–Wallis, a group without a value', kruskalWallis([[1, 2], [], [3, 5]]), 'group_too_small'],
-    ['Dunn, one group', dunnPairs([[1, 2]]), 'too_few_groups'],
+    ['Kruskal–Wallis, all the same', () => kruskalWallis([[1, 1], [1]]), 'no_spread'],
+    ['Kruskal–Wallis, a group without a value', () => kruskalWallis([[1, 2], [], [3, 5]]), 'group_too_small'],
+    ['Dunn, one group', () => dunnPairs([[1, 2]]), 'too_few_groups'],
     [
       'Fisher, one row',
-      fisherExact([
-        [1, 2],
-        [0, 0],
-      ]),
+      () =>
+        fisherExact([
+          [1, 2],
+          [0, 0],
+        ]),
       'one_category',
     ],
     [
       'chi-square, one column',
-      chiSquareTest([
-        [4, 0],
-        [3, 0],
-      ]),
+      () =>
+        chiSquareTest([
+          [4, 0],
+          [3, 0],
+        ]),
       'one_category',
     ],
-    ['proportions, no tries', proportionDifference({ count: 0, of: 0 }, { count: 1, of: 2 }), 'no_values'],
-    ['binomial, no tries', binomialTest(0, 0, 0.5), 'no_values'],
-    ['Shapiro–Wilk, two', shapiroWilk([1, 2]), 'group_too_small'],
-    ['Shapiro–Wilk, no spread', shapiroWilk([4, 4, 4]), 'no_spread'],
+    [
+      'proportions, no tries',
+      () => proportionDifference({ count: 0, of: 0 }, { count: 1, of: 2 }),
+      'no_values',
+    ],
+    ['binomial, no tries', () => binomialTest(0, 0, 0.5), 'no_values'],
+    ['Shapiro–Wilk, two', () => shapiroWilk([1, 2]), 'group_too_small'],
+    ['Shapiro–Wilk, no spread', () => shapiroWilk([4, 4, 4]), 'no_spread'],
     [
       'line, two points',
-      lineThrough([
-        [1, 2],
-        [2, 3],
-      ]),
+      () =>
+        lineThrough([
+          [1, 2],
+          [2, 3],
+        ]),
       'too_few_points',
     ],
     [
       'correlation, no spread',
-      pearson([
-        [1, 2],
-        [2, 2],
-        [3, 2],
-      ]),
+      () =>
+        pearson([
+          [1, 2],
+          [2, 2],
+          [3, 2],
+        ]),
       'no_spread',
     ],
-    ['log-rank, one group', logRank([[{ time: 3, happened: true }], []]), 'too_few_groups'],
+    ['log-rank, one group', () => logRank([[{ time: 3, happened: true }], []]), 'too_few_groups'],
     [
       'log-rank, none up',
-      logRank([[{ time: 3, happened: false }], [{ time: 3, happened: false }]]),
+      () => logRank([[{ time: 3, happened: false }], [{ time: 3, happened: false }]]),
       'no_spread',
     ],
-  ])('%s', (_, outcome, reason) => expect(reasonOf(outcome)).toBe(reason));
+    ['Student t, the second empty', () => studentT([1, 2, 3], []), 'group_too_small'],
+    ['Hedges g, one in the second', () => hedgesG([2, 3], [1]), 'group_too_small'],
+    ['ranks, the second empty', () => mannWhitney([1], []), 'group_too_small'],
+    ['permutation, the second empty', () => permutationTest([1], [], 1), 'group_too_small'],
+    ['Welch, one in the second', () => welchT([1, 2], [3]), 'group_too_small'],
+    [
+      'proportions, no tries in the second',
+      () => proportionDifference({ count: 1, of: 2 }, { count: 0, of: 0 }),
+      'no_values',
+    ],
+    ['binomial, less than one try', () => binomialTest(0, 0.5, 0.5), 'no_values'],
+    [
+      'line, all at one x',
+      () =>
+        lineThrough([
+          [2, 1],
+          [2, 5],
+          [2, 6],
+        ]),
+      'no_spread',
+    ],
+    [
+      'line, all at one y',
+      () =>
+        lineThrough([
+          [1, 4],
+          [2, 4],
+          [3, 4],
+        ]),
+      'no_spread',
+    ],
+    [
+      'correlation, all at one x',
+      () =>
+        pearson([
+          [2, 1],
+          [2, 5],
+          [2, 6],
+        ]),
+      'no_spread',
+    ],
+    [
+      'correlation, two points',
+      () =>
+        pearson([
+          [1, 2],
+          [2, 3],
+        ]),
+      'too_few_points',
+    ],
+    [
+      'ranks of two points',
+      () =>
+        spearman([
+          [1, 2],
+          [2, 3],
+        ]),
+      'too_few_points',
+    ],
+    [
+      'analysis of variance, the first group empty',
+      () => oneWayAnova([[], [1, 2], [2, 4]]),
+      'group_too_small',
+    ],
+  ] as const)('%s', (_, ask, reason) => expect(reasonOf(ask())).toBe(reason));
 
   test('a table with too many arrangements is left to the chi-square', () => {
     const row = [30, 31, 29, 33, 28, 30];

@@ -47,7 +47,7 @@ export function lineThrough(points: Points): Outcome<Line> {
     slopeInterval: around(slope, tForInterval(0.95, n - 2) * slopeError),
     residualError,
     rSquared: sxy ** 2 / (sxx * syy),
-    p: slopeError === 0 ? 0 : twoSidedT(slope / slopeError, n - 2),
+    p: twoSidedT(slope / slopeError, n - 2),
   });
 }
 
@@ -79,7 +79,7 @@ function correlationOf(points: Points): Outcome<Correlation> {
   const { sxx, syy, sxy } = momentsOf(points);
   if (sxx === 0 || syy === 0) return notDefined('no_spread');
   const r = Math.max(-1, Math.min(1, sxy / Math.sqrt(sxx * syy)));
-  const p = Math.abs(r) === 1 ? 0 : twoSidedT(r * Math.sqrt((n - 2) / (1 - r * r)), n - 2);
+  const p = twoSidedT(r * Math.sqrt((n - 2) / (1 - r * r)), n - 2);
   return defined({ r, p });
 }
 

@@ -140,6 +140,91 @@ describe('the model of a design', () => {
   });
 });
 
+describe('means, errors and spreads of a design', () => {
+  const groups = [[40, 61, 70, 49], [], [71, 70, 74, 71, 75], [60, 66, 57]];
+  const fit = () => {
+    const found = fitDesign(unitsOf(groups), 4);
+    if (!found.defined) throw new Error(found.reason);
+    return found.value;
+  };
+
+  test('of a treatment without a unit nothing is known, and nothing is compared with it', () => {
+    const fitted = fit();
+    const { means, meanVariances } = fitted;
+    expect(means).toEqual([55, undefined, 72.2, 61].map((mean) => mean && expect.closeTo(mean, 10)));
+    const squares = groups.flatMap((values) => {
+      const mean = values.reduce((sum, value) => sum + value, 0) / values.length;
+      return values.map((value) => (value - mean) ** 2);
+    });
+    const variance = squares.reduce((sum, square) => sum + square, 0) / 9;
+    expect(meanVariances).toEqual(
+      groups.map(({ length }) => (length ? expect.closeTo(variance / length, 8) : undefined)),
+    );
+    expect(fitted.contrast([-1, 1, 0, 0])).toEqual({ defined: false, reason: 'missing_cells' });
+    const found = fitted.contrast([-1, 0, 1, 0]);
+    expect(found.defined && found.value).toEqual({
+      estimate: expect.closeTo(17.2, 8),
+      se: expect.closeTo(Math.sqrt(variance * (1 / 4 + 1 / 5)), 8),
+      df: 9,
+    });
+  });
+
+  test('the order of units, treatments and blocks changes nothing', () => {
+    const units = unitsOf([groups[0]!, groups[3]!, [70, 64, 81]], true);
+    const [plain, turned] = [units, [...units].reverse()].map((of) => {
+      const found = fitDesign(of, 3);
+      if (!found.defined) throw new Error(found.reason);
+      return { ...found.value, found: found.value.contrast([-1, 0, 1]), weights: 0 };
+    });
+    expect(turned!.found).toEqual({
+      defined: true,
+      value: plain!.found.defined && {
+        estimate: expect.closeTo(plain!.found.value.estimate, 8),
+        se: expect.closeTo(plain!.found.value.se, 8),
+        df: plain!.found.value.df,
+      },
+    });
+    expect(turned!.means).toEqual(plain!.means.map((mean) => expect.closeTo(mean!, 8)));
+    expect(turned!.meanVariances).toEqual(plain!.meanVariances.map((each) => expect.closeTo(each!, 8)));
+    expect(turned!.overall.f).toBeCloseTo(plain!.overall.f, 8);
+  });
+
+  test('weights are powers of the means, none below a tenth of the largest; a mean of 0 or less has one spread for all', () => {
+    const spread = [0.8, 1.1, 0.9, 1.2, 1.3, 0.7];
+    const grown = [1, 4, 100].map((mean) => spread.map((part) => mean * part));
+    const wide = fitDesign(unitsOf(grown), 3);
+    if (!wide.defined) throw new Error(wide.reason);
+    expect(wide.value.spread).toBe('with_mean');
+    const [low, middle, high] = [0, 6, 12].map((at) => wide.value.weights[at]!);
+    expect(high).toBeCloseTo(1, 10);
+    expect(low).toBeCloseTo(middle!, 10);
+    const power = Math.log(low!) / (2 * Math.log(10));
+    expect(power * 10).toBeCloseTo(Math.round(power * 10), 8);
+    for (const shift of [-100, -1.5]) {
+      const shifted = fitDesign(unitsOf(grown.map((values) => values.map((value) => value + shift))), 3);
+      expect(shifted.defined && shifted.value.spread).toBe('equal');
+    }
+    const atZero = fitDesign(unitsOf([[-1, 1, -2, 2], grown[1]!, grown[2]!]), 3);
+    expect(atZero).toMatchObject({ defined: true, value: { spread: 'equal' } });
+  });
+
+  test('one value beyond the treatments is enough to judge by, none is not; a block each leaves nothing', () => {
+    expect(fitDesign(unitsOf([[4], [5], [6, 8]]), 3)).toMatchObject({
+      defined: true,
+      value: { overall: { df1: 2, df2: 1 } },
+    });
+    expect(fitDesign(unitsOf([[4], [5], [6]]), 3)).toEqual({ defined: false, reason: 'group_too_small' });
+    const blocked = unitsOf(
+      [
+        [4, 9],
+        [5, 3],
+      ],
+      true,
+    );
+    expect(fitDesign(blocked, 2)).toMatchObject({ defined: true, value: { hasBlocks: true } });
+  });
+});
+
 describe('Dunnett', () => {
   test.each(reference.dunnett)(
     't $t, $m comparisons, correlation $rho, $df degrees',

@@ -59,7 +59,7 @@ const FULL_LEVERAGE = 1 - 1e-9;
  * @returns undefined with fewer than two treatments that have values, or nothing left to judge by
  */
 export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<FittedDesign> {
-  const used = [...new Set(units.map((unit) => unit.cell))].sort((a, b) => a - b);
+  const used = [...new Set(units.map((unit) => unit.cell))];
   if (used.length < 2) return notDefined(used.length === 0 ? 'no_values' : 'too_few_groups');
   if (units.length <= used.length) return notDefined('group_too_small');
   const y = units.map((unit) => unit.value);
@@ -135,7 +135,7 @@ function modelOf(
   weights: readonly number[],
   withBlocks: boolean,
 ): Model | undefined {
-  const blocks = withBlocks ? [...new Set(units.map((unit) => unit.block))].sort((a, b) => a - b) : [];
+  const blocks = withBlocks ? [...new Set(units.map((unit) => unit.block))] : [];
   const last = blocks.at(-1);
   const rows = units.map(({ cell, block }): number[] => [
     ...used.map((own) => (own === cell ? 1 : 0)),

@@ -132,7 +132,7 @@ function usedCells(units: readonly FactorialUnit[]): number {
 
 /** Sum-to-zero columns of a category, one fewer than its levels. */
 function contrasts(levels: readonly number[]): Columns {
-  const known = [...new Set(levels)].sort((a, b) => a - b);
+  const known = [...new Set(levels)];
   const last = known.at(-1);
   return known.slice(0, -1).map((level) => levels.map((own) => (own === level ? 1 : own === last ? -1 : 0)));
 }
@@ -146,7 +146,7 @@ function subsetsOf(count: number): number[][] {
   const sets = Array.from({ length: 2 ** count - 1 }, (_, bits) =>
     Array.from({ length: count }, (_, factor) => factor).filter((factor) => ((bits + 1) >> factor) & 1),
   );
-  return sets.sort((a, b) => a.length - b.length || (a[0] as number) - (b[0] as number));
+  return sets.sort((a, b) => a.length - b.length);
 }
 
 function contains(larger: readonly number[], smaller: readonly number[]): boolean {

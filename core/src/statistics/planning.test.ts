@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
+import { randomGenerator } from '../shared/index.ts';
 import {
   associationOf,
   binomialAtLeast,
@@ -10,6 +11,7 @@ import {
   tForInterval,
   updatedShare,
   visibleChange,
+  welchT,
   wilson,
 } from './index.ts';
 import { powerBeyond } from './planned-power.ts';
@@ -35,6 +37,11 @@ const fromScipy = JSON.parse(
   readFileSync(new URL('../../reference/planning.json', import.meta.url), 'utf8'),
 ) as Reference;
 
+// Made by SciPy with core/reference/planned_power.py.
+const planned = JSON.parse(
+  readFileSync(new URL('../../reference/planned-power.json', import.meta.url), 'utf8'),
+) as (PlannedComparison & { change: number; power: number })[];
+
 function relative(found: number, wanted: number): number {
   return Math.abs(found - wanted) / Math.max(Math.abs(wanted), 1e-300);
 }
@@ -55,6 +62,34 @@ describe('power', () => {
   test.each(fromScipy.powerT)('noncentral t beyond its critical value, n $n, d $d', ({ n, d, power }) => {
     const df = 2 * (n - 1);
     expect(relative(powerBeyond(tForInterval(0.95, df), df, d * Math.sqrt(n / 2)), power)).toBeLessThan(1e-6);
+  });
+
+  test.each(planned)(
+    'of $groups groups of $units, $cells combinations, $blocks blocks, $questions questions, change $change',
+    ({ change, power, ...comparison }) => {
+      expect(Math.abs(plannedPower(comparison, change) - power)).toBeLessThan(0.002);
+    },
+  );
+
+  test('is none where nothing varies or nothing is left to judge by', () => {
+    expect(plannedPower({ ...TWO, cv: 0 }, 0.5)).toBe(0);
+    expect(plannedPower({ ...TWO, units: 2, blocks: 3 }, 0.5)).toBe(0);
+    expect(plannedPower({ ...TWO, units: 2, cv: 0.05, blocks: 2 }, 0.9)).toBeGreaterThan(0.4);
+    expect(visibleChange({ ...TWO, units: 2, cv: 0.01 })).toMatchObject({ defined: true });
+  });
+
+  test('4 000 made-up pairs of groups are told to differ about as often', () => {
+    const chance = randomGenerator(77);
+    const change = 0.35;
+    let found = 0;
+    for (let time = 0; time < 4000; time += 1) {
+      const [base, end] = [1, 1 + change].map((level) =>
+        Array.from({ length: 6 }, () => level * (1 + 0.2 * chance.normal())),
+      );
+      const test = welchT(base!, end!);
+      if (test.defined && test.value.p < 0.05) found += 1;
+    }
+    expect(Math.abs(found / 4000 - plannedPower({ ...TWO, units: 6 }, change))).toBeLessThan(0.04);
   });
 
   test('rises with pots and with the change, falls with blocks, questions and groups', () => {

@@ -3,9 +3,7 @@ import { meanOf } from './describe.ts';
 import { normalCdf } from './normal.ts';
 import { normalQuantile } from './normal-quantile.ts';
 
-/** The fewest and most values that the approximation holds for. */
 const FEWEST = 3;
-const MOST = 5000;
 const SMALL_SAMPLE = 11;
 
 /** How straight a sample is against a normal one. */
@@ -16,11 +14,11 @@ export interface ShapiroWilk {
 
 /**
  * The test for a normal shape of Shapiro and Wilk (1965) in the approximation of Royston (1995, AS R94;
- * R `shapiro.test`). Undefined outside 3 to 5000 values, or when all are the same.
+ * R `shapiro.test`). It holds up to 5000 values. Undefined for fewer than 3, or when all are the same.
  */
 export function shapiroWilk(values: readonly number[]): Outcome<ShapiroWilk> {
   const n = values.length;
-  if (n < FEWEST || n > MOST) return notDefined('group_too_small');
+  if (n < FEWEST) return notDefined('group_too_small');
   const sorted = [...values].sort((a, b) => a - b);
   const range = (sorted[n - 1] as number) - (sorted[0] as number);
   if (range <= 1e-12 * Math.max(Math.abs(sorted[0] as number), Math.abs(sorted[n - 1] as number))) {

@@ -1,4 +1,4 @@
-import { isBegun, type Plan, treatmentsOf } from '../design/index.ts';
+import { isBegun, kindsOfUnit, type Plan } from '../design/index.ts';
 import type { PlanSurroundings } from '../calendar/index.ts';
 import type { Caution, Finding, Mend } from './finding.ts';
 import { materialKind, type MaterialKind } from './materials.ts';
@@ -11,23 +11,21 @@ export const REACTION_DAYS = 3;
 const LEAST_REACTION_DAYS = 2;
 
 /** What the materials of a plan call for: cautions, and the wait before sowing. */
-export function cautionFindings(plan: Plan, { crops }: PlanSurroundings): Finding[] {
-  const treatments = treatmentsOf(plan);
-  const materials = [
-    ...new Set(treatments.flatMap(({ settings }) => settings.doses.map(({ material }) => material))),
-  ];
+export function cautionFindings(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  const units = kindsOfUnit(plan, surroundings);
+  const materials = [...new Set(units.flatMap(({ doses }) => doses.map(({ material }) => material)))];
+  const mixed = units.flatMap(({ recipe }) => recipe.map(({ material }) => material));
   const names = plan.factors.flatMap((factor) => [factor.name, ...factor.levels.map((level) => level.name)]);
-  const kinds = new Set<MaterialKind>([...materials, ...names].map(materialKind));
-  const ids = [...new Set(treatments.map((treatment) => treatment.settings.cropId))];
-  const used = crops.filter((crop) => ids.includes(crop.id));
+  const kinds = new Set<MaterialKind>([...materials, ...mixed, ...names].map(materialKind));
+  const used = [...new Set(units.flatMap(({ crop }) => crop ?? []))];
   const cautions: Caution[] = [];
-  if (plan.conditions.hasSoil) cautions.push('soil');
+  if (units.some(({ filling }) => filling === 'mix')) cautions.push('soil');
   for (const kind of OF_MATERIALS) if (kinds.has(kind)) cautions.push(kind);
   if (!isBegun(plan) && used.some(({ isOftenTreated }) => isOftenTreated)) cautions.push('treated');
-  if (plan.containers.some((container) => container.kind === 'bags')) cautions.push('bags');
-  if (plan.containers.some((container) => container.kind === 'jars')) cautions.push('glass');
-  if (treatments.some(({ settings }) => settings.light === 'lamp')) cautions.push('lamp');
-  const isCut = ['divided', 'cuttings'].includes(plan.conditions.startsAs ?? 'seed');
+  if (units.some(({ vessel }) => vessel === 'bags')) cautions.push('bags');
+  if (units.some(({ vessel }) => vessel === 'jars')) cautions.push('glass');
+  if (units.some(({ light }) => light === 'lamp')) cautions.push('lamp');
+  const isCut = units.some(({ startsAs }) => ['divided', 'cuttings'].includes(startsAs));
   if (plan.kind === 'pieces' || isCut) cautions.push('cutting');
   cautions.push('allergy');
   return [

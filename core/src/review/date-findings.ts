@@ -14,6 +14,8 @@ import type { Finding, Mend } from './finding.ts';
 /** Chance of being ready below which a plan is weak, and below which its lesson has nothing to show. */
 const READY_ENOUGH = 0.8;
 const HARDLY_READY = 0.2;
+/** A lesson sooner than this after the sowing has no day to read on before it. */
+const FEWEST_DAYS = 5;
 /** An earlier day is offered where it brings so much more chance. */
 const LEAST_GAIN = 0.05;
 
@@ -28,7 +30,7 @@ export function dateFindings(
     return [{ severity: 'stops', facts: { code: 'dates_crossed' }, mend: null }];
   }
   return [
-    ...(isSown ? [] : offDays(plan, today)),
+    ...(isSown ? [] : offDays(plan, surroundings, today)),
     ...(isSown ? [] : preparation(plan, surroundings, today)),
     ...sortedInTime(plan, surroundings),
     ...lessonReady(plan, surroundings, today),
@@ -36,9 +38,9 @@ export function dateFindings(
   ];
 }
 
-function offDays(plan: Plan, today: CalendarDay): Finding[] {
+function offDays(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
   const isLadder = plan.factors.some((factor) => factor.aspect === 'age');
-  const sowing = isLadder ? ladderDays(plan, today) : sowingDay(plan, today);
+  const sowing = isLadder ? ladderDays(plan, today) : sowingDay(plan, surroundings, today);
   if (isClassDay(plan.lessonOn, plan.calendar)) return sowing;
   const lessonOn = classDayFrom(plan.lessonOn, plan.calendar);
   return [
@@ -51,13 +53,13 @@ function offDays(plan: Plan, today: CalendarDay): Finding[] {
   ];
 }
 
-function sowingDay(plan: Plan, today: CalendarDay): Finding[] {
+function sowingDay(plan: Plan, surroundings: PlanSurroundings, today: CalendarDay): Finding[] {
   if (plan.sowOn < today) {
-    const mend = dateMend(plan, { sowOn: classDayFrom(today, plan.calendar) });
+    const mend = laterMend(plan, surroundings, classDayFrom(today, plan.calendar));
     return [{ severity: 'look', facts: { code: 'sowing_is_past', day: plan.sowOn }, mend }];
   }
   if (isClassDay(plan.sowOn, plan.calendar)) return [];
-  const mend = dateMend(plan, { sowOn: classDayFrom(plan.sowOn, plan.calendar) });
+  const mend = laterMend(plan, surroundings, classDayFrom(plan.sowOn, plan.calendar));
   return [{ severity: 'look', facts: { code: 'off_class_day', what: 'sowing', day: plan.sowOn }, mend }];
 }
 
@@ -94,13 +96,21 @@ function preparation(plan: Plan, surroundings: PlanSurroundings, today: Calendar
   if (!first) return [];
   const wait = daysBetween(first.day, plan.sowOn);
   const sowOn = classDayFrom(addDays(classDayFrom(today, plan.calendar), wait), plan.calendar);
-  const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(plan.sowOn, sowOn)), plan.calendar);
   const severity = first.task === 'cold' ? 'stops' : 'weakens';
   const facts = { code: 'preparation_past', ...first } as const;
+  return [{ severity, facts, mend: laterMend(plan, surroundings, sowOn) }];
+}
+
+/** Sowing on a later day; the lesson moves by as much where it would come too early. */
+function laterMend(plan: Plan, surroundings: PlanSurroundings, sowOn: CalendarDay): Mend | null {
   const alone = dateMend(plan, { sowOn });
-  const ready = readiness(plan, surroundings, sowOn);
-  const isInTime = ready.defined && ready.value.chance >= READY_ENOUGH;
-  return [{ severity, facts, mend: alone && isInTime ? alone : dateMend(plan, { sowOn, lessonOn }) }];
+  const [now, then] = [readiness(plan, surroundings), readiness(plan, surroundings, sowOn)];
+  const isAsReady =
+    !now.defined || !then.defined || then.value.chance >= Math.min(now.value.chance, READY_ENOUGH);
+  const isInOrder = addDays(sowOn, FEWEST_DAYS) <= plan.lessonOn;
+  if (alone && isAsReady && isInOrder) return alone;
+  const lessonOn = classDayFrom(addDays(plan.lessonOn, daysBetween(plan.sowOn, sowOn)), plan.calendar);
+  return dateMend(plan, { sowOn, lessonOn });
 }
 
 /** Seeds are sorted before they are soaked, chilled or sown. */

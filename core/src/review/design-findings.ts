@@ -1,7 +1,10 @@
 import {
   type Aspect,
   ASPECT_FIELDS,
+  containersForStands,
   differingAspects,
+  MOST_CONTAINERS,
+  placedStands,
   placeCount,
   type Plan,
   type PlanFactor,
@@ -10,6 +13,7 @@ import {
   unitsProblem,
   usualContainer,
   seedsIn,
+  standsOf,
 } from '../design/index.ts';
 import type { Finding, Mend } from './finding.ts';
 
@@ -167,19 +171,44 @@ function fewestOfLevel(plan: Plan): number {
   return Math.min(...counts);
 }
 
-/** More units, with another container of the first kind for those that do not fit. */
+/** More units, with containers for those that do not fit. */
 export function replicatesMend(plan: Plan, replicates: number): Mend {
-  const treatments = treatmentsOf(plan);
-  const units = treatments.length * replicates;
+  return growingMend(plan, { replicates });
+}
+
+/** A change by which more is grown, with more containers of the first kind for what does not fit, and what it costs. */
+function growingMend(plan: Plan, changes: Partial<Plan>): Mend {
+  const after = { ...plan, ...changes };
+  const containers = standsOf(after).length > 1 ? roomByStands(after) : room(after);
+  const [before, then] = [plan, after].map(unitsAndSeeds) as [UnitsAndSeeds, UnitsAndSeeds];
+  return {
+    changes: containers === after.containers ? changes : { ...changes, containers },
+    cost: { units: then.units - before.units, seeds: then.seeds - before.seeds, days: 0 },
+  };
+}
+
+function room(plan: Plan): Plan['containers'] {
+  const { units } = unitsAndSeeds(plan);
   const containers = [...plan.containers];
   const [first] = plan.containers;
   const places = (): number => containers.reduce((sum, container) => sum + placeCount(container), 0);
-  while (first && places() < units && containers.length < 40) containers.push(first);
-  const more = replicates - plan.replicates;
-  const seeds = treatments.reduce((sum, treatment) => sum + seedsIn(plan, treatment.settings), 0) * more;
-  const changes: Partial<Plan> =
-    containers.length > plan.containers.length ? { replicates, containers } : { replicates };
-  return { changes, cost: { units: treatments.length * more, seeds, days: 0 } };
+  while (first && places() < units && containers.length < MOST_CONTAINERS) containers.push(first);
+  return containers.length > plan.containers.length ? containers : plan.containers;
+}
+
+function roomByStands(plan: Plan): Plan['containers'] {
+  return placedStands(plan) ? plan.containers : (containersForStands(plan) ?? plan.containers);
+}
+
+interface UnitsAndSeeds {
+  readonly units: number;
+  readonly seeds: number;
+}
+
+function unitsAndSeeds(plan: Plan): UnitsAndSeeds {
+  const treatments = treatmentsOf(plan);
+  const seeds = treatments.reduce((sum, { settings }) => sum + seedsIn(plan, settings), 0);
+  return { units: treatments.length * plan.replicates, seeds: seeds * plan.replicates };
 }
 
 /** Two changes of which each level of one is grown with one level of the other alone: nobody can say which did it. */
@@ -194,13 +223,11 @@ function alignedChanges(plan: Plan): Finding[] {
       ];
       const together = new Set(pairs.map(([one, two]) => `${one} ${two}`)).size;
       if (ones < 2 || others < 2 || together > Math.max(ones, others)) return [];
-      const all = plan.factors.reduce((count, { levels }) => count * levels.length, 1);
-      const more = (all - grown.length) * plan.replicates;
       return [
         {
           severity: 'stops',
           facts: { code: 'aligned_changes', first: factor.name, second: other.name },
-          mend: { changes: { leftOut: [] }, cost: { units: more, seeds: 0, days: 0 } },
+          mend: growingMend(plan, { leftOut: [] }),
         },
       ];
     }),
@@ -216,7 +243,7 @@ function missingCombinations(plan: Plan): Finding[] {
     {
       severity: 'look',
       facts: { code: 'missing_combinations', count: missing },
-      mend: { changes: { leftOut: [] }, cost: { units: missing * plan.replicates, seeds: 0, days: 0 } },
+      mend: growingMend(plan, { leftOut: [] }),
     },
   ];
 }

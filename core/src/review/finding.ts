@@ -1,4 +1,4 @@
-import type { Aspect, Plan } from '../design/index.ts';
+import type { Aspect, ContainerKind, Plan } from '../design/index.ts';
 import type { CalendarDay, UndefinedReason } from '../shared/index.ts';
 
 /** How much a finding matters: the question cannot be answered; the answer is weak; worth a look; take care; as it should be. */
@@ -125,6 +125,7 @@ export type FindingFacts =
     }
   | { readonly code: 'stands_share_container'; readonly stands: number }
   | { readonly code: 'stand_is_treatment'; readonly stands: number }
+  | { readonly code: 'stand_has_own_container'; readonly kinds: readonly ContainerKind[] }
   | { readonly code: 'unknown_figures'; readonly crop: string; readonly reason: UndefinedReason }
   | { readonly code: 'crop_caution'; readonly crop: string; readonly text: string }
   | { readonly code: 'unknown_material'; readonly material: string }

@@ -1,5 +1,5 @@
 import { emptyUnits, seedsNeeded, sowingWith } from '../amounts/index.ts';
-import { type Plan, treatmentsOf, usualWaterMl, seedsIn, sowingDepth } from '../design/index.ts';
+import { kindsOfUnit, type Plan, treatmentsOf, usualWaterMl, seedsIn } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
@@ -27,7 +27,7 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
   return [
     ...place(plan, surroundings, growths),
     ...emptyPots(plan, growths),
-    ...water(plan),
+    ...water(plan, surroundings),
     ...sorted(plan),
     ...difference(plan, surroundings),
     ...tallestOfMany(plan),
@@ -38,11 +38,14 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
 function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly TreatmentGrowth[]): Finding[] {
   const findings: Finding[] = [];
   const seen = new Set<string>();
+  const kinds = kindsOfUnit(plan, surroundings);
   for (const { crop, facts, treatment } of growths) {
-    const { temperatureC, light } = treatment.settings;
-    if (!crop || !facts || seen.has(crop.id)) continue;
+    const unit = kinds.find((one) => one.treatment.name === treatment.name);
+    if (!crop || !facts || !unit || seen.has(crop.id)) continue;
+    const { temperatureC, light } = unit;
     const isVaried = (aspect: string): boolean => plan.factors.some((factor) => factor.aspect === aspect);
-    const depth = sowingDepth(plan, treatment.settings, surroundings);
+    const depth = unit.depthMm;
+    const isInMix = unit.filling === 'mix';
     const { min, max } = crop.temperatureC;
     if (!isVaried('temperature') && (temperatureC <= min || temperatureC > max)) {
       findings.push({
@@ -52,7 +55,7 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
       });
     }
     if (!isVaried('light') && !isVaried('depth')) {
-      const isBuried = depth !== null && depth > LEAST_DEPTH_GAP / 2 && plan.conditions.hasSoil;
+      const isBuried = depth !== null && depth > LEAST_DEPTH_GAP / 2 && isInMix;
       if (crop.lightToGerminate === 'needs_light' && (light === 'dark' || isBuried)) {
         const facts = { code: 'light_wrong', crop: crop.commonName, needs: 'light' } as const;
         const mend = conditionMend(plan, { light: light === 'dark' ? 'bright' : light, depthRule: 'packet' });
@@ -64,13 +67,7 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
       }
     }
     const usual = facts.depthMm;
-    if (
-      usual !== null &&
-      depth !== null &&
-      !isVaried('depth') &&
-      plan.conditions.hasSoil &&
-      plan.kind !== 'sections'
-    ) {
+    if (usual !== null && depth !== null && !isVaried('depth') && isInMix && plan.kind !== 'sections') {
       const isFar = depth > usual * WRONG_DEPTH || depth * WRONG_DEPTH < usual;
       if (isFar && Math.abs(depth - usual) > LEAST_DEPTH_GAP) {
         findings.push({
@@ -99,15 +96,16 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
 /** A watering this many times the usual, or this part of it, drowns or dries what stands there. */
 const FAR_OFF = 3;
 
-function water(plan: Plan): Finding[] {
-  const isVaried = plan.factors.some((factor) => factor.aspect === 'water');
-  const cellMl = plan.containers[0]?.cellMl ?? 0;
-  const { hasSoil, waterMl } = plan.conditions;
-  if (isVaried || !hasSoil || cellMl <= 0) return [];
-  const usualMl = usualWaterMl(cellMl);
-  if (waterMl * FAR_OFF >= usualMl && waterMl <= usualMl * FAR_OFF) return [];
-  const facts = { code: 'water_far_off', waterMl, cellMl, usualMl } as const;
-  return [{ severity: 'look', facts, mend: conditionMend(plan, { waterMl: usualMl }) }];
+function water(plan: Plan, surroundings: PlanSurroundings): Finding[] {
+  if (plan.factors.some((factor) => factor.aspect === 'water')) return [];
+  const wrong = kindsOfUnit(plan, surroundings).find(({ mixMl, waterMl }) => {
+    const usualMl = usualWaterMl(mixMl);
+    return mixMl > 0 && (waterMl * FAR_OFF < usualMl || waterMl > usualMl * FAR_OFF);
+  });
+  if (!wrong) return [];
+  const { waterMl, mixMl: cellMl } = wrong;
+  const facts = { code: 'water_far_off', waterMl, cellMl, usualMl: usualWaterMl(cellMl) } as const;
+  return [{ severity: 'look', facts, mend: conditionMend(plan, { waterMl: facts.usualMl }) }];
 }
 
 /** Each level takes no more seeds than its sorting left. */

@@ -54,8 +54,18 @@ function standFindings(plan: Plan, units: readonly ReviewedUnit[], stands: reado
     .filter(({ severity }) => severity !== 'fine');
   return [
     ...within.slice(0, 1),
+    ...ownKinds(plan, containers),
     { severity: 'look', facts: { code: 'stand_is_treatment', stands: stands.length }, mend: null },
   ];
+}
+
+/** Stands whose containers are of other kinds differ in more than their place. */
+function ownKinds(plan: Plan, used: readonly number[]): Finding[] {
+  const kinds = [...new Set(used.flatMap((index) => plan.containers[index]?.kind ?? []))];
+  if (kinds.length < 2) return [];
+  const containers = containersForStands(plan);
+  const mend = containers ? { changes: { containers }, cost: NOTHING } : null;
+  return [{ severity: 'weakens', facts: { code: 'stand_has_own_container', kinds }, mend }];
 }
 
 /** A container, or as many as it takes, of the plan's own kind for each stand. */

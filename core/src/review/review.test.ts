@@ -13,7 +13,7 @@ import { addDays, calendarDay, daysBetween } from '../shared/index.ts';
 import { planCalendar, treatmentGrowth } from '../calendar/index.ts';
 import { growExperiment, NO_EFFECT } from '../simulate/index.ts';
 import { describe as describeSample } from '../statistics/index.ts';
-import { findingWords } from '../words/index.ts';
+import { findingWords, mendText } from '../words/index.ts';
 import { type Finding, reviewPlan, SEVERITIES, visibleDifference } from './index.ts';
 
 const TODAY = calendarDay('2027-02-22');
@@ -417,4 +417,38 @@ test('the smallest difference rests on plants grown as a rehearsal grows them', 
   if (!heights.sd.defined || !heights.mean.defined) throw new Error('not defined');
   expect(found.value.mm / found.value.more / heights.mean.value).toBeCloseTo(1, 1);
   expect(found.value.less).toBeLessThan(found.value.more);
+});
+
+describe('a mend is tried before it is offered', () => {
+  test('the combinations left out come back with places for them', () => {
+    const [factor] = plan().factors;
+    const two = [factor!, { ...factor!, name: 'Shade', aspect: 'light' as const }];
+    const { finding, after, left } = mended(
+      plan({ factors: two, leftOut: ['0.1', '1.0'] }),
+      'aligned_changes',
+    );
+    expect(left).not.toContain('cannot_lay_out');
+    const places = after.containers.reduce((sum, { rows, columns }) => sum + rows * columns, 0);
+    expect(places).toBeGreaterThanOrEqual(4 * after.replicates);
+    expect(finding.mend!.cost.units).toBe(2 * after.replicates);
+  });
+
+  test('a day of sowing that has passed is moved alone where there is time, else with the lesson', () => {
+    const today = calendarDay('2027-03-09');
+    const inTime = mended(plan({ lessonOn: calendarDay('2027-04-26') }), 'sowing_is_past', today);
+    expect(inTime.finding.mend!.changes).toEqual({ sowOn: '2027-03-09' });
+    const late = review(plan({ lessonOn: calendarDay('2027-03-11') }), today).find(
+      ({ facts }) => facts.code === 'sowing_is_past',
+    );
+    expect(late!.mend!.changes).toEqual({ sowOn: '2027-03-09', lessonOn: '2027-03-19' });
+    expect(mendText(late!, STYLE)).toBe('Sow on 2027-03-09, lesson on 2027-03-19');
+    expect(mendText(inTime.finding, STYLE)).toBe('Sow on 2027-03-09');
+  });
+
+  test('a change that would leave the lesson without anything to show is not offered', () => {
+    const warm = plan({ lessonOn: calendarDay('2027-03-08'), replicates: 30 });
+    for (const { mend } of review(warm)) {
+      if (mend) expect(codes({ ...warm, ...mend.changes }).length).toBeLessThanOrEqual(codes(warm).length);
+    }
+  });
 });

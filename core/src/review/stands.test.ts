@@ -70,6 +70,15 @@ describe('levels that need different places', () => {
       expect(codes).not.toContain(code);
   });
 
+  test('in containers of other kinds: the check says so, and its mend gives all the first kind', () => {
+    const plan = planWith(HALL, { containers: [usualContainer('flat'), usualContainer('bags')] });
+    const found = findingsOf(plan).find(({ facts }) => facts.code === 'stand_has_own_container');
+    expect(found).toMatchObject({ severity: 'weakens', facts: { kinds: ['flat', 'bags'] } });
+    const mended = { ...plan, ...found!.mend!.changes };
+    expect(mended.containers.map(({ kind }) => kind)).toEqual(['flat', 'flat']);
+    expect(codesOf(mended)).not.toContain('stand_has_own_container');
+  });
+
   test('get containers of their own as soon as they are chosen, once', () => {
     const before = planWith([{}, {}]);
     const after = withOwnContainers(before, planWith(CUPBOARD));

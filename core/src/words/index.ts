@@ -66,6 +66,7 @@ export {
   findingWords,
   type FindingStyle,
   type FindingWords,
+  mendText,
   SEVERITY_WORDS,
 } from './review-words.ts';
 export { rehearsalWords } from './rehearsal-words.ts';

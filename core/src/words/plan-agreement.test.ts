@@ -14,6 +14,7 @@ import {
   INVESTIGATION_KINDS,
   type InvestigationKind,
   kindsOfUnit,
+  plannedUnits,
   PLAIN_LEVEL,
   type Plan,
   type PlanFactor,
@@ -515,6 +516,32 @@ describe('plans by chance', () => {
       }),
       { numRuns: 120 },
     );
+  });
+
+  test('are mended by what the check offers, and nothing worse comes of it', () => {
+    let offered = 0;
+    const check = (plan: Plan) => {
+      const units = plan.replicates > 0 ? plannedUnits(plan).map((unit) => ({ ...unit, team: '' })) : [];
+      return reviewPlan({ plan, units, today: TODAY, ...KNOWN });
+    };
+    fc.assert(
+      fc.property(somePlan, (plan) => {
+        const before = check(plan);
+        const stops = new Set(
+          before.filter(({ severity }) => severity === 'stops').map(({ facts }) => facts.code),
+        );
+        for (const { facts, mend } of before.slice(0, 4)) {
+          if (!mend) continue;
+          offered += 1;
+          const after = check({ ...plan, ...mend.changes });
+          expect(after.map((one) => JSON.stringify(one.facts))).not.toContain(JSON.stringify(facts));
+          const worse = after.filter((one) => one.severity === 'stops' && !stops.has(one.facts.code));
+          expect(worse).toEqual([]);
+        }
+      }),
+      { numRuns: 25 },
+    );
+    expect(offered).toBeGreaterThan(10);
   });
 
   test('name no crop that is not grown, and leave no level without its materials', () => {

@@ -117,6 +117,7 @@ const ALL_FACTS: { [Code in FindingFacts['code']]: FindingFacts & { code: Code }
   helper_missing: { code: 'helper_missing', days: [day] },
   missing_combinations: { code: 'missing_combinations', count: 2 },
   aligned_changes: { code: 'aligned_changes', first: 'Salt', second: 'Shade' },
+  stand_has_own_container: { code: 'stand_has_own_container', kinds: ['bags', 'cups'] },
   stands_share_container: { code: 'stands_share_container', stands: 2 },
   stand_is_treatment: { code: 'stand_is_treatment', stands: 2 },
   too_few_of_combination: { code: 'too_few_of_combination', replicates: 1, each: 6 },

@@ -1,8 +1,8 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plan-statements';
 import { type CalendarDay, type LengthScale, lengthText } from '../shared/index.ts';
-import type { Caution, FindingFacts, LinedUpWith, MendCost, Severity } from '../review/index.ts';
-import { ASPECT_WORDS, chanceText } from './plan-words.ts';
+import type { Caution, Finding, FindingFacts, LinedUpWith, MendCost, Severity } from '../review/index.ts';
+import { ASPECT_WORDS, chanceText, CONTAINER_WORDS } from './plan-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 
 /** A finding for a reader. */
@@ -42,6 +42,16 @@ const CAUTION_WORDS: Record<Caution, readonly [title: string, detail: string]> =
 export interface FindingStyle {
   readonly scale: LengthScale;
   readonly day: (day: CalendarDay) => string;
+}
+
+/** What the button of a finding's mend says: the new days where it moves any, else what the finding calls it. */
+export function mendText({ facts, mend }: Finding, style: FindingStyle): string {
+  const { sowOn, lessonOn } = mend?.changes ?? {};
+  if (sowOn && lessonOn)
+    return say('sowAndLessonOn', { sowOn: style.day(sowOn), lessonOn: style.day(lessonOn) });
+  if (sowOn) return say('sowOnDay', { day: style.day(sowOn) });
+  if (lessonOn) return say('lessonOnDay', { day: style.day(lessonOn) });
+  return findingWords(facts, style).mend;
 }
 
 /** A finding in words: what it is, what it means, what mending it is called. */
@@ -249,6 +259,14 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
       return words(say('standsShareContainer'), say('standsShareMeaning'), say('givePlacesContainers'));
     case 'stand_is_treatment':
       return words(say('standIsTreatment'), say('standIsTreatmentMeaning', { stands: facts.stands }));
+    case 'stand_has_own_container':
+      return words(
+        say('ownKindOfContainer'),
+        say('ownKindOfContainerMeaning', {
+          kinds: allOf(facts.kinds.map((kind) => CONTAINER_WORDS[kind].toLowerCase())),
+        }),
+        say('sameContainersEverywhere'),
+      );
     case 'layout_uneven':
       return words(
         say('layoutUneven', {

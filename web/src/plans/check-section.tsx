@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/plans';
 import type { Finding, Severity } from '@bright-sprout/core/review';
-import { costWords, findingWords, propaguleWord, SEVERITY_WORDS } from '@bright-sprout/core/words';
+import { costWords, findingWords, mendText, propaguleWord, SEVERITY_WORDS } from '@bright-sprout/core/words';
 import Button from 'react-bootstrap/Button';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { usePlanEditor } from './plan-editor.tsx';
@@ -37,7 +37,7 @@ function Findings({ severity, findings }: { severity: Severity; findings: readon
       <h2>{SEVERITY_WORDS[severity]}</h2>
       <ul>
         {findings.map((finding) => {
-          const { title, detail, mend } = findingWords(finding.facts, style);
+          const { title, detail } = findingWords(finding.facts, style);
           const own = isPlanted ? null : finding.mend;
           return (
             <li key={JSON.stringify(finding.facts)}>
@@ -48,7 +48,7 @@ function Findings({ severity, findings }: { severity: Severity; findings: readon
               {own && (
                 <div className="mend">
                   <Button variant="light" size="sm" onClick={() => apply(own.changes)}>
-                    {mend}
+                    {mendText(finding, style)}
                   </Button>
                   <small>{costWords(own.cost, propagule)}</small>
                 </div>

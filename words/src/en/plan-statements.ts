@@ -256,6 +256,13 @@ export default {
   standIsTreatment: 'The place may make the difference, not the treatment',
   standIsTreatmentMeaning:
     'Pots that are treated differently stand in {stands, plural, one {# place} other {# different places}}. Whatever else differs there, such as warmth or draught, counts as part of the treatment. It helps to repeat the experiment with the places exchanged, or to use two containers in each place.',
+  ownKindOfContainer: 'The containers differ as well as the places',
+  ownKindOfContainerMeaning:
+    'Treatments in different places also grow in different containers: {kinds}. A difference could come from the container. Use one kind everywhere.',
+  sameContainersEverywhere: 'Use the first kind everywhere',
+  sowOnDay: 'Sow on {day}',
+  lessonOnDay: 'Lesson on {day}',
+  sowAndLessonOn: 'Sow on {sowOn}, lesson on {lessonOn}',
   layoutUneven:
     '{count} of {units} pots with “{treatment}” {isSide, select, yes {are equally far from the bright side} other {share one {with}}}',
   layoutUnevenMeaning:

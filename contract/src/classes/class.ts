@@ -1,4 +1,5 @@
 import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
+import type { MovedDay } from '@bright-sprout/core/calendar';
 import 'reflect-metadata';
 import { READING_LEVELS, type ReadingLevel } from '@bright-sprout/core/words';
 import { IsBoolean, IsOptional, Matches } from 'class-validator';
@@ -56,6 +57,20 @@ export interface ClassView extends ClassRequest {
   quietSince: Day;
   teams: TeamPart[];
   students: RosterStudentPart[];
+}
+
+/** A plan of a class whose days changed with those of the class. */
+export interface MovedPlan {
+  experimentId: Id;
+  question: string;
+  moved: MovedDay[];
+  /** Which of its own days the class now does not meet on. */
+  offClassDay: ('sowing' | 'lesson')[];
+}
+
+/** A class as it was stored, with what that changed in its plans. */
+export interface SavedClass extends ClassView {
+  movedPlans: MovedPlan[];
 }
 
 /** Days after {@link ClassView.quietSince} from which the names of a class are offered for erasure. */

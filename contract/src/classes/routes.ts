@@ -1,4 +1,4 @@
-import type { ClassRequest, ClassView, RosterRequest } from './class.ts';
+import type { ClassRequest, ClassView, RosterRequest, SavedClass } from './class.ts';
 import { change, own, teacher } from '../shared/index.ts';
 
 /** Classes, teams and students. */
@@ -7,7 +7,7 @@ export const classRoutes = {
   saveClass: teacher
     .put('/classes/:newClassId', 'Keep a class, new or changed; its roster stays')
     .takes<ClassRequest>('ClassRequest')
-    .answers<ClassView>(),
+    .answers<SavedClass>(),
   saveRoster: change
     .put('/classes/:classId/roster', 'Keep the whole roster; students left out are removed for good')
     .takes<RosterRequest>('RosterRequest')

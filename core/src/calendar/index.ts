@@ -26,6 +26,7 @@ export {
   jobRank,
   nextJob,
 } from './jobs.ts';
+export { type MovedDay, movedDays } from './moved-days.ts';
 export {
   type Readiness,
   readiness,

@@ -84,16 +84,8 @@ function isBetter(after: Finding, before: Finding): boolean {
 
 /** How far a fault that is a matter of degree is from none; 0 where it is there or not. */
 function shortfall(facts: FindingFacts): number {
-  switch (facts.code) {
-    case 'cannot_lay_out':
-      return facts.units - facts.places;
-    case 'not_ready_by_lesson':
-      return -facts.chance;
-    case 'pots_stay_empty':
-      return facts.chanceOfAny;
-    case 'smallest_difference':
-      return facts.more;
-    default:
-      return 0;
-  }
+  if (facts.code === 'cannot_lay_out') return facts.units - facts.places;
+  if (facts.code === 'not_ready_by_lesson') return -facts.chance;
+  if (facts.code === 'pots_stay_empty') return facts.chanceOfAny;
+  return facts.code === 'smallest_difference' ? facts.more : 0;
 }

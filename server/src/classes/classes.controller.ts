@@ -1,4 +1,10 @@
-import { ClassRequest, classRoutes, type ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import {
+  ClassRequest,
+  classRoutes,
+  type ClassView,
+  RosterRequest,
+  type SavedClass,
+} from '@bright-sprout/contract/classes';
 import { Body, Controller, Header, Param, StreamableFile } from '@nestjs/common';
 import { Readable } from 'node:stream';
 import { AuditService, CurrentTeacher, type KnownTeacher } from '../accounts/index.ts';
@@ -23,7 +29,7 @@ export class ClassesController {
     @Param('newClassId') id: string,
     @Body() body: ClassRequest,
     @CurrentTeacher() teacher: KnownTeacher,
-  ): Promise<ClassView> {
+  ): Promise<SavedClass> {
     return this.classes.save(id, body, teacher);
   }
 

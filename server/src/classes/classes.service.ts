@@ -1,6 +1,12 @@
 import { say } from '@bright-sprout/words/refusals';
 import { randomInt } from 'node:crypto';
-import type { ClassRequest, ClassView, RosterRequest } from '@bright-sprout/contract/classes';
+import type {
+  ClassRequest,
+  ClassView,
+  MovedPlan,
+  RosterRequest,
+  SavedClass,
+} from '@bright-sprout/contract/classes';
 import type { SharedView } from '@bright-sprout/contract/sharing';
 import type { FieldProblem } from '@bright-sprout/contract/shared';
 import { Injectable } from '@nestjs/common';
@@ -42,7 +48,7 @@ const LAST_LESSONS = `
 const NOBODY = say('aStudent');
 
 /** Does what follows from the days on which a class meets. */
-export type FollowsDays = (schoolClass: ClassView) => Promise<void>;
+export type FollowsDays = (schoolClass: ClassView) => Promise<MovedPlan[]>;
 
 /** Classes with their rosters. */
 @Injectable()
@@ -91,7 +97,7 @@ export class ClassesService {
   }
 
   /** Keeps a class; a new one gets a code. */
-  async save(id: string, request: ClassRequest, teacher: KnownTeacher): Promise<ClassView> {
+  async save(id: string, request: ClassRequest, teacher: KnownTeacher): Promise<SavedClass> {
     const problems = holidayProblems(request);
     if (problems.length > 0) throw invalidFields(problems);
     const classes = this.source.getRepository(SchoolClass);
@@ -114,8 +120,9 @@ export class ClassesService {
       }
     }
     const view = await this.view(id, teacher);
-    for (const follow of this.#followers) await follow(view);
-    return view;
+    const movedPlans: MovedPlan[] = [];
+    for (const follow of this.#followers) movedPlans.push(...(await follow(view)));
+    return { ...view, movedPlans };
   }
 
   /** Gives a class a new code; the old one no longer works, and every device that joined by it is out. */

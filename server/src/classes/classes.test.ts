@@ -1,4 +1,4 @@
-import type { ClassView } from '@bright-sprout/contract/classes';
+import type { ClassView, SavedClass } from '@bright-sprout/contract/classes';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
@@ -145,11 +145,18 @@ describe('an experiment given to a class', () => {
     const other = (await give({ classId: own.id, units: [] }).expect(200)).body as ExperimentView;
     const trip = { name: 'Trip', from: draft.sowOn, to: draft.sowOn };
     const save = (changes: object) => teacher.put(`/api/classes/${own.id}`).send({ ...CLASS, ...changes });
-    await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    const saved = await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    const [moved] = (saved.body as SavedClass).movedPlans;
+    expect(moved).toMatchObject({ experimentId: draft.id, question: draft.question });
+    expect(moved!.offClassDay).toContain('sowing');
+    const days = moved!.moved.filter(({ task }) => task === 'read');
+    expect(days.length).toBeGreaterThan(0);
+    for (const { to } of days) if (to) expect([2, 4]).toContain(new Date(to).getUTCDay());
     const follows = (await teacher.get(`/api/experiments/${draft.id}`).expect(200)).body as ExperimentView;
     expect(follows.plan!.calendar).toMatchObject({ meetingDays: [2, 4], holidays: [trip] });
     expect(follows.version).toBe(other.version + 1);
-    await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    const alike = await save({ meetingDays: [2, 4], holidays: [trip] }).expect(200);
+    expect((alike.body as SavedClass).movedPlans).toEqual([]);
     const again = (await teacher.get(`/api/experiments/${draft.id}`).expect(200)).body as ExperimentView;
     expect(again.version).toBe(follows.version);
     await give({ classId: null, units: [] }).expect(200);

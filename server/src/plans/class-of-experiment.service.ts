@@ -1,12 +1,14 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { ClassOfExperimentRequest, ExperimentView } from '@bright-sprout/contract/plans';
-import type { ClassView } from '@bright-sprout/contract/classes';
+import type { ClassView, MovedPlan } from '@bright-sprout/contract/classes';
+import { isClassDay, movedDays, planCalendar, type PlanCalendar } from '@bright-sprout/core/calendar';
 import type { CalendarDay } from '@bright-sprout/core/shared';
-import { isSamePart } from '@bright-sprout/core/design';
+import { isSamePart, type Plan } from '@bright-sprout/core/design';
 import { Injectable, type OnModuleInit } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource, Not } from 'typeorm';
 import { ClassesService } from '../classes/index.ts';
+import { InventoryService } from '../inventory/index.ts';
 import type { KnownTeacher } from '../accounts/index.ts';
 import { ApiError, invalidField } from '../shared/index.ts';
 import { Unit } from './design.entities.ts';
@@ -24,6 +26,7 @@ export class ClassOfExperiment implements OnModuleInit {
     private readonly classes: ClassesService,
     private readonly plans: PlansService,
     private readonly drafts: Drafts,
+    private readonly inventory: InventoryService,
     @InjectDataSource() private readonly source: DataSource,
   ) {}
 
@@ -84,20 +87,42 @@ export class ClassOfExperiment implements OnModuleInit {
   }
 
   /** The days of a class are kept with the class: plans that are not finished have the same. */
-  async #follow(schoolClass: ClassView): Promise<void> {
+  async #follow(schoolClass: ClassView): Promise<MovedPlan[]> {
     const experiments = await this.source.getRepository(Experiment).find({
       where: { classId: schoolClass.id, status: Not('finished') },
       select: { id: true },
+      order: { id: 'ASC' },
     });
     const days = daysOf(schoolClass);
+    const movedPlans: MovedPlan[] = [];
     for (const { id } of experiments) {
       await this.store.locked(id, async (manager, { planDocument: plan, classId, version }) => {
         if (!plan || classId !== schoolClass.id) return;
         const calendar = { ...plan.calendar, ...days };
         if (isSamePart(calendar, plan.calendar)) return;
-        await manager.save(Experiment, { id, planDocument: { ...plan, calendar }, version: version + 1 });
+        const after = { ...plan, calendar };
+        await manager.save(Experiment, { id, planDocument: after, version: version + 1 });
+        movedPlans.push({ experimentId: id, ...(await this.#moved(id, plan, after)) });
       });
     }
+    return movedPlans;
+  }
+
+  async #moved(id: string, before: Plan, after: Plan): Promise<Omit<MovedPlan, 'experimentId'>> {
+    const { crops, seedLots: lots } = await this.inventory.ofExperiment(id);
+    const [old, now] = [before, after].map((plan) => planCalendar(plan, { crops, lots })) as [
+      PlanCalendar,
+      PlanCalendar,
+    ];
+    const own = [
+      { what: 'sowing', day: after.sowOn },
+      { what: 'lesson', day: after.lessonOn },
+    ] as const;
+    return {
+      question: after.question,
+      moved: movedDays(old, now),
+      offClassDay: own.flatMap(({ what, day }) => (isClassDay(day, after.calendar) ? [] : [what])),
+    };
   }
 
   async #own(classId: string | null, teacher: Pick<KnownTeacher, 'id'>): Promise<ClassView | undefined> {

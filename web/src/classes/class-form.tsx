@@ -11,6 +11,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { useFieldArray, useForm, type UseFormReturn } from 'react-hook-form';
 import { v7 as uuid } from 'uuid';
+import { MovedPlans } from './moved-plans.tsx';
 import { addressOf, call, classesQuery, keys, practiceQuery, sessionQuery } from '../shared/api/index.ts';
 import {
   ConfirmPassword,
@@ -137,6 +138,7 @@ export function ClassForm({
           <OwnersOnly schoolClass={schoolClass} onRemove={() => remove.mutate()} />
         </div>
       </Form>
+      <MovedPlans plans={save.data?.movedPlans ?? []} />
       {isUnconfirmed(remove.error) && <ConfirmPassword onConfirmed={() => remove.mutate()} />}
     </>
   );

@@ -1,6 +1,14 @@
 export default {
   plansFollowTheseDays:
     'Plans of this class that are not finished follow these days. A plan’s check tells you if its sowing or lesson falls on a day without class.',
+  planFollowed: '{question}: these days changed.',
+  planFollowedAlike: '{question}: no day had to change.',
+  dayMoved: '{task}: {from} is now {to}',
+  dayWent: '{task}: not on {from} any more',
+  dayCame: '{task}: also on {to}',
+  andMoreDays: '{count, plural, one {and # more day} other {and # more days}}',
+  ownDayOff:
+    '{what, select, sowing {Sowing falls on a day without class. Choose another in the plan.} other {The lesson falls on a day without class. Choose another in the plan.}}',
   wereYouInvited: 'Invited by a colleague? Type the code',
   classCalled: 'Class called',
   wordsForAges: 'Words for ages',

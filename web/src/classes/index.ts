@@ -1,1 +1,3 @@
 export { Avatar } from './avatars.tsx';
+export { DealTeams } from './deal-teams.tsx';
+export { useSaveRoster } from './use-save-roster.ts';

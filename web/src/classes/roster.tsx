@@ -1,49 +1,24 @@
 import { say } from '@bright-sprout/words/classes';
 import { MOST_NAME_CHARACTERS, MOST_STUDENTS } from '@bright-sprout/core/shared';
-import { classRoutes, type ClassView, type RosterRequest } from '@bright-sprout/contract/classes';
-import { dealtTeams } from '@bright-sprout/core/design';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
-import { Shuffle } from 'lucide-react';
+import type { ClassView, RosterRequest } from '@bright-sprout/contract/classes';
 import { useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { v7 as uuid } from 'uuid';
-import { ApiFailure, call, classesQuery } from '../shared/api/index.ts';
+import { ApiFailure } from '../shared/api/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
+import { DealTeams } from './deal-teams.tsx';
 import { readNames } from './read-names.ts';
 import { NameEntry, StudentRow } from './student-row.tsx';
 import { freeAvatar } from './avatars.tsx';
-
-const TEAM_NAMES = [
-  say('otters'),
-  say('herons'),
-  say('badgers'),
-  say('moles'),
-  say('swifts'),
-  say('newts'),
-  say('hares'),
-  say('wrens'),
-  say('toads'),
-  say('bats'),
-];
-const MOST_TEAMS = TEAM_NAMES.length;
+import { useSaveRoster } from './use-save-roster.ts';
 
 /** Who is in the class, by display name and picture, and who is in which team. Every change is kept at once. */
 export function Roster({ schoolClass }: { schoolClass: ClassView }) {
-  const queries = useQueryClient();
   const [names, setNames] = useState('');
   const [leftOut, setLeftOut] = useState<readonly string[]>([]);
   const { students, teams } = schoolClass;
-  const save = useMutation({
-    scope: { id: `roster-${schoolClass.id}` },
-    mutationFn: (body: RosterRequest) =>
-      call(classRoutes.saveRoster, { params: { classId: schoolClass.id }, body }),
-    onSuccess: (kept) => {
-      queries.setQueryData(classesQuery.queryKey, (all = []) =>
-        all.map((one) => (one.id === kept.id ? kept : one)),
-      );
-    },
-  });
+  const save = useSaveRoster(schoolClass.id);
   const keep = (changes: Partial<RosterRequest>): void => save.mutate({ students, teams, ...changes });
   const change = (id: string, changes: Partial<RosterRequest['students'][number]>): void =>
     keep({ students: students.map((student) => (student.id === id ? { ...student, ...changes } : student)) });
@@ -143,56 +118,6 @@ export function Roster({ schoolClass }: { schoolClass: ClassView }) {
   );
 }
 
-/** Deals the students to teams by chance; teams that there are keep their names. */
-function DealTeams({
-  schoolClass: { students, teams },
-  isBusy,
-  onDeal,
-}: {
-  schoolClass: ClassView;
-  isBusy: boolean;
-  onDeal: (dealt: RosterRequest) => void;
-}) {
-  const [teamCount, setTeamCount] = useState(Math.max(2, teams.length || 5));
-  const deal = (): void => {
-    const seed = crypto.getRandomValues(new Uint32Array(1))[0] ?? 0;
-    const made = Array.from(
-      { length: teamCount },
-      (_, index) =>
-        teams[index] ?? {
-          id: uuid(),
-          name: freeName(
-            teams.map((team) => team.name),
-            index,
-          ),
-        },
-    );
-    const dealt = dealtTeams(students.length, teamCount, seed);
-    onDeal({
-      teams: made,
-      students: students.map((student, index) => ({
-        ...student,
-        teamId: made[dealt[index] ?? 0]?.id ?? null,
-      })),
-    });
-  };
-  return (
-    <div className="deal-teams">
-      <Form.Control
-        type="number"
-        min={1}
-        max={MOST_TEAMS}
-        value={teamCount}
-        aria-label={say('howManyTeams')}
-        onChange={({ target }) => setTeamCount(Math.max(1, Math.min(MOST_TEAMS, Number(target.value) || 1)))}
-      />
-      <Button variant="light" disabled={isBusy} onClick={deal}>
-        <Shuffle size={16} aria-hidden="true" /> {say('teamsByChance')}
-      </Button>
-    </div>
-  );
-}
-
 const SHOWN_CHARACTERS = 30;
 
 function listed(names: readonly string[]): string {
@@ -209,12 +134,5 @@ function RosterProblem({ error }: { error: unknown }) {
     <p className="field-problem" role="alert">
       {say('notKept', { message: first.message })}
     </p>
-  );
-}
-
-function freeName(taken: readonly string[], index: number): string {
-  return (
-    TEAM_NAMES.filter((name) => !taken.includes(name))[index - taken.length] ??
-    say('team', { index: index + 1 })
   );
 }

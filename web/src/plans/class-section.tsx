@@ -8,6 +8,7 @@ import Button from 'react-bootstrap/Button';
 import Form from 'react-bootstrap/Form';
 import { Link, useNavigate } from 'react-router';
 import { v7 as uuid } from 'uuid';
+import { DealTeams, useSaveRoster } from '../classes/index.ts';
 import { call, classesQuery, experimentsQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { Said, FailureNote } from '../shared/ui/index.ts';
@@ -78,14 +79,11 @@ export function ClassSection() {
           ))}
         </Form.Select>
       )}
-      {own?.teams.length === 0 && (
-        <p className="quiet">
-          <Said
-            by={say}
-            code="thisClassHasNoTeamsYetMake"
-            values={{ link: (parts) => <Link to="/classes">{parts}</Link> }}
-          />
-        </p>
+      {own?.teams.length === 0 && isOwn && (
+        <MakeTeams
+          schoolClass={own}
+          onMade={(teams) => give.mutate({ classId: own.id, units: dealt(teams) })}
+        />
       )}
       {own && own.teams.length > 0 && (
         <>
@@ -120,6 +118,28 @@ export function ClassSection() {
       <FailureNote error={give.error} />
       {isOwn && own && classes && <RunInAnother classes={classes.filter(({ id }) => id !== own.id)} />}
     </section>
+  );
+}
+
+/** Teams for a class that has none yet, and their pots, in one go. */
+function MakeTeams({
+  schoolClass,
+  onMade,
+}: {
+  schoolClass: ClassView;
+  onMade: (teams: ClassView['teams']) => void;
+}) {
+  const save = useSaveRoster(schoolClass.id);
+  return (
+    <>
+      <p className="quiet">{say('noTeamsYet')}</p>
+      <DealTeams
+        schoolClass={schoolClass}
+        isBusy={save.isPending}
+        onDeal={(roster) => save.mutate(roster, { onSuccess: ({ teams }) => onMade(teams) })}
+      />
+      <FailureNote error={save.error} />
+    </>
   );
 }
 

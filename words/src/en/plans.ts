@@ -105,7 +105,7 @@ export default {
   classThatRunsIt: 'Class that runs it',
   noClass2: 'no class',
   students: '{name}, {studentsCount, plural, one {# student} other {# students}}',
-  thisClassHasNoTeamsYetMake: 'This class has no teams yet: <link>make some</link>, then deal the pots.',
+  noTeamsYet: 'This class has no teams yet. Choose how many, and the pots are dealt to them evenly.',
   givePotsByHandChooseATeam: 'Give pots by hand: choose a team, then pots on the sill',
   dealEvenly: 'Deal evenly',
   chooseThePotsOfOnTheSill: 'Choose the pots of {team} on the sill; choose the team again to stop.',

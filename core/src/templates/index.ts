@@ -1,1 +1,2 @@
-export { STARTING_TEMPLATES, type StartingTemplate } from './starting-templates.ts';
+export { STARTING_TEMPLATES } from './starting-templates.ts';
+export { planFromTemplate, type StartingTemplate } from './template.ts';

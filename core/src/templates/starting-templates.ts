@@ -1,37 +1,5 @@
-import {
-  type Aspect,
-  type InvestigationKind,
-  PLAIN_LEVEL,
-  type Plan,
-  type PlanFactor,
-  type PlanLevel,
-} from '../design/index.ts';
-
-/** A plan to start from, without dates and data. */
-export interface StartingTemplate {
-  readonly id: string;
-  readonly kind: InvestigationKind;
-  readonly cropId: string;
-  readonly question: string;
-  /** What it is good for, in a line. */
-  readonly about: string;
-  /** Days from sowing to the lesson. */
-  readonly days: number;
-  /** What it sets beyond the defaults of its kind. */
-  readonly changes: Partial<Plan>;
-}
-
-function factor(
-  name: string,
-  aspect: Aspect,
-  levels: readonly (Partial<PlanLevel> & { name: string })[],
-): PlanFactor {
-  return { name, aspect, levels: levels.map((level) => ({ ...PLAIN_LEVEL, ...level })) };
-}
-
-function dose(material: string, amount: number, unit: 'g' | 'mL' | 'pinch'): Pick<PlanLevel, 'dose'> {
-  return { dose: { material, amount, unit } };
-}
+import { FURTHER_TEMPLATES } from './further-templates.ts';
+import { dose, factor, type StartingTemplate } from './template.ts';
 
 /** The templates that come with the application, at least one for each kind of investigation. */
 export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
@@ -271,4 +239,5 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
       containers: [{ kind: 'cups', name: '', rows: 2, columns: 6, brightSide: 'top', cellMl: 200 }],
     },
   },
+  ...FURTHER_TEMPLATES,
 ];

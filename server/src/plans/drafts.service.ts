@@ -1,9 +1,9 @@
 import { say } from '@bright-sprout/words/refusals';
 import type { StartRequest } from '@bright-sprout/contract/plans';
-import { begunWith, type Plan, startPlan } from '@bright-sprout/core/design';
+import { type Plan, startPlan } from '@bright-sprout/core/design';
 import { classDayFrom, SCHOOL_DAYS } from '@bright-sprout/core/calendar';
 import { addDays, type CalendarDay, daysBetween } from '@bright-sprout/core/shared';
-import { STARTING_TEMPLATES } from '@bright-sprout/core/templates';
+import { planFromTemplate, STARTING_TEMPLATES } from '@bright-sprout/core/templates';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
 import { DataSource } from 'typeorm';
@@ -137,9 +137,8 @@ export class Drafts {
       const crop = await this.inventory.crop(cropId, teacher);
       const lessonOn = request.lessonOn ?? classDayFrom(addDays(sowOn, shipped.days), SCHOOL_DAYS);
       const crops = await this.inventory.crops(teacher);
-      const { kind, changes } = shipped;
-      const wish = { kind, question, crop, otherCrops: neighbours(crop.id, crops), sowOn, lessonOn };
-      return begunWith(startPlan(wish), changes);
+      const wish = { question, crop, otherCrops: neighbours(crop.id, crops), sowOn, lessonOn };
+      return planFromTemplate(shipped, wish);
     }
     const own = await this.source
       .getRepository(PlanTemplate)

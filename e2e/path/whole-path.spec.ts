@@ -25,7 +25,7 @@ test('from a question to a comparison, to a file, and to the same comparison aga
   await page.getByLabel('Level 3', { exact: true }).fill('Fizzy');
   await openPart(page, 'Pots');
   await page.getByLabel('Container 1').selectOption('egg_carton');
-  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('4');
+  await page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' })).fill('4');
   await expect(page.getByText('12 places for 12 pots.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await expect(page.locator('.layout .pot')).toHaveCount(12);

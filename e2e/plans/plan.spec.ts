@@ -85,19 +85,19 @@ test('a plan that was left before it was saved is said on the other stages, and 
 test('bad plans are met with words, and good ones survive a reload', async ({ teacher: page }) => {
   await startPlan(page);
   await openPart(page, 'Pots');
-  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('9');
+  await page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' })).fill('9');
   const full = page.locator('.field-problem', { hasText: '18 pots do not fit into 10 places.' });
   await expect(full).toContainText('Use at most 5 of each');
   await expect(page.getByText('the number of pots: 18 pots do not fit')).toBeVisible();
   await page.reload();
-  await expect(page.getByLabel(sayPlans('potsOfEachTreatment'))).toHaveValue('9');
+  await expect(page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' }))).toHaveValue('9');
   await expect(full).toBeVisible();
-  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('');
+  await page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' })).fill('');
   await expect(
     page.locator('.field-problem', { hasText: 'Give a whole number of pots from 1 to 200.' }),
   ).toBeVisible();
   await expect(page.getByText('Not saved yet')).toBeVisible();
-  await page.getByLabel(sayPlans('potsOfEachTreatment')).fill('3');
+  await page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' })).fill('3');
   await openPart(page, 'Question');
   await page.getByLabel('Level 2', { exact: true }).fill('as usual');
   await expect(page.getByText(sayRefusals('anotherLevelHasThisNameAlready')).first()).toBeVisible();
@@ -113,7 +113,7 @@ test('bad plans are met with words, and good ones survive a reload', async ({ te
   await page.reload();
   await expect(page.getByLabel('Lesson on')).toHaveValue(dayFromToday(60));
   await openPart(page, 'Pots');
-  await expect(page.getByLabel(sayPlans('potsOfEachTreatment'))).toHaveValue('3');
+  await expect(page.getByLabel(sayPlans('potsOfEachTreatment', { noun: 'pot' }))).toHaveValue('3');
   await openPart(page, 'Question');
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('Hummed at <b>daily</b>');
   await expect(page.getByLabel('We read').locator('option:checked')).toHaveText('height in quarter inches');

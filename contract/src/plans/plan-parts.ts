@@ -19,6 +19,8 @@ import {
   MEASURED,
   MOST_LEVELS,
   SEED_POSITIONS,
+  SET_INS,
+  type SetIn,
   type SeedPosition,
   START_FORMS,
   type StartForm,
@@ -102,6 +104,7 @@ export class ConditionsPart implements Conditions {
   @IsBoolean() hasSoil: boolean;
   @IsOptional() @OneOf(START_FORMS, 'what is put in') startsAs?: StartForm;
   @IsOptional() @Quantity(1, 300, 'the depth in mm') stemMm?: number | null;
+  @IsOptional() @OneOf(SET_INS, 'how deep it is set in') setIn?: SetIn;
   @IsOptional() @OneOf(SEED_POSITIONS, 'how a seed lies') position?: SeedPosition;
   @IsOptional() @Quantity(0, 3, 'parts of water to one of mix') wetting?: number | null;
   @IsOptional() @Note(120) protection?: string;

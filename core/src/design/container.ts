@@ -44,7 +44,8 @@ const USUAL: Record<ContainerKind, Grid & { readonly cellMl: number }> = {
   pots: { rows: 2, columns: 4, cellMl: 450 },
   jars: { rows: 1, columns: 6, cellMl: 400 },
   bags: { rows: 2, columns: 4, cellMl: 0 },
-  box_rows: { rows: 4, columns: 6, cellMl: 300 },
+  // Each row is a unit: it has one crop, its own markers and its own spacing.
+  box_rows: { rows: 6, columns: 1, cellMl: 2000 },
   pan_sections: { rows: 2, columns: 3, cellMl: 600 },
 };
 

@@ -72,6 +72,8 @@ export {
   type ProtocolStep,
   RHYTHMS,
   SEED_POSITIONS,
+  SET_INS,
+  type SetIn,
   type SeedPosition,
   START_FORMS,
   type StartForm,
@@ -90,7 +92,7 @@ export {
 export { recipeOf, type RecipePart } from './recipe.ts';
 export { seedsFor, seedsIn } from './seeds-in.ts';
 export { overPots, overRates, POT_CORRELATION, shareInPot, upInPot } from './seed-fate.ts';
-export { isBegun } from './start-form.ts';
+export { isBegun, isSetSingly, isYoungPlant } from './start-form.ts';
 export { startPlan, type StartWish } from './start-plan.ts';
 export {
   containersForStands,

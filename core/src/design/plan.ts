@@ -83,6 +83,10 @@ export interface PlanFactor {
 export const START_FORMS = ['seed', 'seedlings', 'paper_pots', 'bought', 'divided', 'cuttings'] as const;
 export type StartForm = (typeof START_FORMS)[number];
 
+/** How deep a young plant is set in: as it stood, up to its first leaves, or with two thirds of its stem in the soil. */
+export const SET_INS = ['as_it_stood', 'to_first_leaves', 'two_thirds'] as const;
+export type SetIn = (typeof SET_INS)[number];
+
 /** Which way a seed lies in the soil. */
 export const SEED_POSITIONS = ['any', 'flat', 'on_side', 'point_up', 'point_down'] as const;
 export type SeedPosition = (typeof SEED_POSITIONS)[number];
@@ -113,6 +117,8 @@ export interface Conditions {
   readonly startsAs?: StartForm;
   /** Of a cutting that is in the soil, in mm; left out or `null` where none is given. */
   readonly stemMm?: number | null;
+  /** How deep a young plant is set in; left out for as deep as it stood. */
+  readonly setIn?: SetIn;
   /** Left out for any. */
   readonly position?: SeedPosition;
   /** Parts of water to one part of dry mix, by volume, for wetting it through; left out for a quarter. */

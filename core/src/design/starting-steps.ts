@@ -1,6 +1,7 @@
 import { say } from '@bright-sprout/words/design';
 import type { ContainerKind } from './container.ts';
-import type { Conditions, InvestigationKind, ProtocolStep, StartForm } from './plan.ts';
+import type { Conditions, InvestigationKind, ProtocolStep, SetIn, StartForm } from './plan.ts';
+import { isYoungPlant } from './start-form.ts';
 
 type Draft = readonly [when: ProtocolStep['when'], text: string, minutes?: number];
 
@@ -11,14 +12,17 @@ const FILL: Draft = ['sowing', say('fillEveryPotToAFingerBelow')];
 const GIVE: Draft = ['sowing', say('giveEachPotWhatItsTreatmentNeeds')];
 const WATER: Draft = ['sowing', say('waterEachPotWithTheSameMeasured')];
 
+const NUMBER: Draft = ['before', say('writeNumberTreatmentAndDateOnEvery')];
+const PLACE: Draft = ['sowing', say('setEveryPotInThePlaceThat')];
+
 const SOIL: readonly Draft[] = [
-  ['before', say('writeNumberTreatmentAndDateOnEvery')],
+  NUMBER,
   ['before', say('mixOnePartOfWaterIntoFour'), 10],
   FILL,
   GIVE,
   SEEDS_IN,
   WATER,
-  ['sowing', say('setEveryPotInThePlaceThat')],
+  PLACE,
   ['sowing', say('washHands')],
   ['after', say('checkEveryClassDayWaterWhenThe')],
 ];
@@ -30,6 +34,12 @@ const SET_IN: Record<Exclude<StartForm, 'seed'>, Draft> = {
   bought: ['sowing', say('tipEachPlantOutAndSetItIn')],
   divided: ['sowing', say('setEachPieceInAsDeepAsItWas')],
   cuttings: ['sowing', say('pushEachCuttingInToItsMark')],
+};
+
+/** Setting in a plant deeper than it stood. */
+const BURIED: Partial<Record<SetIn, Draft>> = {
+  to_first_leaves: ['sowing', say('setEachPlantInToItsFirstLeaves')],
+  two_thirds: ['sowing', say('setEachPlantInTwoThirdsDeep')],
 };
 
 const BEFORE_SETTING_IN: Partial<Record<StartForm, Draft>> = {
@@ -136,6 +146,24 @@ function differing(
   return [draft];
 }
 
+/** The same in one pan or crate that holds all units: what is done to a pot is done to a section or a row. */
+const TOGETHER: Partial<Record<ContainerKind, ReadonlyMap<Draft, Draft>>> = {
+  pan_sections: new Map<Draft, Draft>([
+    [NUMBER, ['before', say('writeTheCropOnASectionMarker')]],
+    [FILL, ['sowing', say('fillThePanAndMarkOffSections'), 5]],
+    [GIVE, ['sowing', say('giveEachSectionWhatItsTreatmentNeeds')]],
+    [WATER, ['sowing', say('waterEachSectionTheSame')]],
+    [PLACE, ['sowing', say('setThePanInItsPlace')]],
+  ]),
+  box_rows: new Map<Draft, Draft>([
+    [NUMBER, ['before', say('writeTheCropOnTwoRowMarkers')]],
+    [FILL, ['sowing', say('fillTheCrateAndDrawGrooves'), 5]],
+    [GIVE, ['sowing', say('giveEachRowWhatItsTreatmentNeeds')]],
+    [WATER, ['sowing', say('waterEachRowTheSame')]],
+    [PLACE, ['sowing', say('setTheCrateInItsPlace')]],
+  ]),
+};
+
 const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: BAGS, jars: JARS };
 
 /**
@@ -144,7 +172,7 @@ const WITHOUT_SOIL: Partial<Record<ContainerKind, readonly Draft[]>> = { bags: B
  */
 export function startingSteps(
   kind: InvestigationKind,
-  conditions: Pick<Conditions, 'hasSoil' | 'startsAs'> & Preparation,
+  conditions: Pick<Conditions, 'hasSoil' | 'startsAs' | 'setIn'> & Preparation,
   container: ContainerKind,
   differences: StepDifferences = ANYTHING,
 ): ProtocolStep[] {
@@ -152,10 +180,14 @@ export function startingSteps(
   const { before: own = [], seedsIn: sown = [SEEDS_IN], after = [] } = OWN[kind] ?? {};
   const first = BEFORE_SETTING_IN[startsAs];
   const before = first ? [first, ...own] : own;
-  const seedsIn = startsAs === 'seed' ? sown : [SET_IN[startsAs]];
+  const buried = isYoungPlant(conditions) ? BURIED[conditions.setIn ?? 'as_it_stood'] : undefined;
+  const seedsIn = startsAs === 'seed' ? sown : [buried ?? SET_IN[startsAs]];
   // A closed bag holds a damp lining, whatever else is filled with soil.
   const common = hasSoil && container !== 'bags' ? SOIL : (WITHOUT_SOIL[container] ?? DISHES);
-  const usual = common.flatMap((draft) => (draft === SEEDS_IN ? seedsIn : differing(draft, differences)));
+  const together = TOGETHER[container];
+  const usual = common.flatMap((draft) =>
+    draft === SEEDS_IN ? seedsIn : differing(draft, differences).map((one) => together?.get(one) ?? one),
+  );
   const inOrder = (['before', 'sowing', 'after'] as const).flatMap((when) =>
     [...before, ...usual, ...preparing(conditions, differences.isMixedBefore), ...after].filter(
       ([time]) => time === when,

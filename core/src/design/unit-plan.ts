@@ -1,6 +1,6 @@
 import type { ContainerKind } from './container.ts';
 import type { Crop } from './crop.ts';
-import type { Conditions, Dose, LightPlace, Plan, SeedPosition, StartForm } from './plan.ts';
+import type { Conditions, Dose, LightPlace, Plan, SeedPosition, SetIn, StartForm } from './plan.ts';
 import { type RecipePart, recipeOf } from './recipe.ts';
 import type { SeedLot } from './seed-lot.ts';
 import { placedStands } from './stands.ts';
@@ -8,6 +8,7 @@ import { type PlanTreatment, treatmentsOf } from './treatments.ts';
 import { type PlannedUnit, plannedUnits } from './units.ts';
 import { sowingDepth } from './depth.ts';
 import { seedsIn } from './seeds-in.ts';
+import { isYoungPlant } from './start-form.ts';
 
 /** How a unit is closed once it is sown; a treatment's own cover stays on. A sealed bag is neither covered nor watered. */
 export const CLOSINGS = ['open', 'until_up', 'covered', 'sealed'] as const;
@@ -42,6 +43,8 @@ export interface UnitPlan {
   readonly isThinned: boolean;
   /** `null` where nothing gives a figure. */
   readonly depthMm: number | null;
+  /** How deep a young plant goes; `as_it_stood` for all else. */
+  readonly setIn: SetIn;
   readonly position: SeedPosition;
   readonly vessel: ContainerKind;
   readonly filling: Filling;
@@ -98,6 +101,7 @@ export function unitPlanOf(
     plants: settings.plants,
     isThinned: seeds > settings.plants && !isCounted && !isSealed,
     depthMm: filling === 'mix' ? sowingDepth(plan, settings, known) : settings.depthMm,
+    setIn: isYoungPlant(conditions) ? (conditions.setIn ?? 'as_it_stood') : 'as_it_stood',
     position: conditions.position ?? 'any',
     vessel,
     filling,

@@ -59,6 +59,10 @@ export type FindingFacts =
       readonly expected: number;
       readonly chanceOfAny: number;
       readonly seeds: number;
+      /** What is put in one by one, as `clove`; `null` for seed, of which more are sown. */
+      readonly single: string | null;
+      /** Units more that make up for those; 0 where they differ too much to stand in for each other. */
+      readonly spares: number;
     }
   | { readonly code: 'packet_too_poor' }
   | {

@@ -1,5 +1,5 @@
-import { emptyUnits, seedsNeeded, sowingWith } from '../amounts/index.ts';
-import { kindsOfUnit, type Plan, treatmentsOf, usualWaterMl, seedsIn } from '../design/index.ts';
+import { emptyUnits, seedsNeeded, type SowingWish, sowingWith, sparesNeeded } from '../amounts/index.ts';
+import { isSetSingly, kindsOfUnit, type Plan, treatmentsOf, usualWaterMl, seedsIn } from '../design/index.ts';
 import {
   planCalendar,
   type PlanSurroundings,
@@ -26,7 +26,7 @@ export function growingFindings(plan: Plan, surroundings: PlanSurroundings): Fin
   const growths = treatmentGrowth(plan, surroundings);
   return [
     ...place(plan, surroundings, growths),
-    ...emptyPots(plan, growths),
+    ...emptyPots(plan, surroundings, growths),
     ...water(plan, surroundings),
     ...sorted(plan),
     ...difference(plan, surroundings),
@@ -126,7 +126,11 @@ function conditionMend(plan: Plan, changes: Partial<Plan['conditions']>): Mend {
   return { changes: { conditions: { ...plan.conditions, ...changes } }, cost: NOTHING };
 }
 
-function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
+function emptyPots(
+  plan: Plan,
+  surroundings: PlanSurroundings,
+  growths: readonly TreatmentGrowth[],
+): Finding[] {
   const wish = sowingWish(plan, growths);
   if (!wish.defined) return [];
   if (wish.value.groups.some(({ rate }) => rate.share <= 0)) {
@@ -135,20 +139,26 @@ function emptyPots(plan: Plan, growths: readonly TreatmentGrowth[]): Finding[] {
   const seeds = plan.seedsPerUnit;
   const { expected, chanceOfAny } = emptyUnits(seeds, wish.value);
   if (chanceOfAny < EMPTY_CHANCE || plan.measure.variable === 'seeds up') return [];
-  const needed = seedsNeeded(wish.value);
-  const mend: Mend | null =
-    needed.defined && needed.value.seedsPerUnit > seeds
-      ? {
-          changes: { seedsPerUnit: needed.value.seedsPerUnit },
-          cost: {
-            units: 0,
-            seeds: needed.value.seeds - sowingWith(seeds, wish.value).seeds,
-            days: 0,
-          },
-        }
-      : null;
-  const severity = chanceOfAny < LIKELY_EMPTY ? 'look' : 'weakens';
-  return [{ severity, facts: { code: 'pots_stay_empty', expected, chanceOfAny, seeds }, mend }];
+  const crop = surroundings.crops.find(({ id }) => id === plan.cropId);
+  const single = isSetSingly(plan, crop) ? (crop?.propagule ?? null) : null;
+  const mend = single === null ? moreSeeds(seeds, wish.value) : null;
+  const needed = sparesNeeded(wish.value);
+  const spares = single !== null && needed.defined ? needed.value.spares : 0;
+  // Nobody sows several of what is set in one by one, so a spare is the usual way and not a fault.
+  const severity = single !== null || chanceOfAny < LIKELY_EMPTY ? 'look' : 'weakens';
+  return [
+    { severity, facts: { code: 'pots_stay_empty', expected, chanceOfAny, seeds, single, spares }, mend },
+  ];
+}
+
+function moreSeeds(seeds: number, wish: SowingWish): Mend | null {
+  const needed = seedsNeeded(wish);
+  if (!needed.defined || needed.value.seedsPerUnit <= seeds) return null;
+  const more = needed.value.seeds - sowingWith(seeds, wish).seeds;
+  return {
+    changes: { seedsPerUnit: needed.value.seedsPerUnit },
+    cost: { units: 0, seeds: more, days: 0 },
+  };
 }
 
 function difference(plan: Plan, surroundings: PlanSurroundings): Finding[] {

@@ -15,10 +15,6 @@ export function binomialAtLeast(k: number, n: number, p: number): number {
 /** P(X = x) for x = 0 … n of Binomial(n, p). */
 export function binomialTerms(n: number, p: number): number[] {
   const terms = new Array<number>(n + 1).fill(0);
-  if (p <= 0 || p >= 1) {
-    terms[p <= 0 ? 0 : n] = 1;
-    return terms;
-  }
   const peak = Math.min(n, Math.floor((n + 1) * p));
   const odds = p / (1 - p);
   terms[peak] = 1;

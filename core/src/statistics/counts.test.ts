@@ -108,7 +108,7 @@ describe('tables of counts', () => {
         { up: 0, sown: 0 },
         { up: 0, sown: 0 },
       ]),
-    ).toMatchObject({ defined: false });
+    ).toEqual({ defined: false, reason: 'no_values' });
     expect(
       sharedShare([
         { up: 3, sown: 4 },

@@ -130,6 +130,7 @@ describe('waiting', () => {
 
   test('the median is the middle of a stretch at just half, and the ends of its interval cross alike', () => {
     const found = kaplanMeier([4, 5, 7, 9].map((time) => wait(time)));
+    expect([found.n, found.events]).toEqual([4, 4]);
     expect(found.median).toEqual({ defined: true, value: 6 });
     expect(found.steps.map(({ waiting }) => waiting)).toEqual([0.75, 0.5, 0.25, 0]);
     expect(found.steps.at(-1)!.interval).toEqual({ defined: false, reason: 'no_spread' });

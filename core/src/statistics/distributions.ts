@@ -5,7 +5,7 @@ const HALVINGS = 200;
 
 /** P(|T| ≥ |t|) for Student's t with `df` degrees of freedom (fractional allowed). */
 export function twoSidedT(t: number, df: number): number {
-  return t === 0 ? 1 : incompleteBeta(df / (df + t * t), df / 2, 0.5);
+  return incompleteBeta(df / (df + t * t), df / 2, 0.5);
 }
 
 const knownT = new Map<number, number>();
@@ -22,7 +22,7 @@ export function tForInterval(level: number, df: number): number {
 
 /** P(F ≥ f) for the F distribution. */
 export function upperF(f: number, df1: number, df2: number): number {
-  return f <= 0 ? 1 : incompleteBeta(df2 / (df2 + df1 * f), df2 / 2, df1 / 2);
+  return incompleteBeta(df2 / (df2 + df1 * f), df2 / 2, df1 / 2);
 }
 
 /** The value that a Beta(a, b) variable stays below with probability `p`. */

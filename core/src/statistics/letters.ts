@@ -35,15 +35,9 @@ function without(column: ReadonlySet<number>, group: number): ReadonlySet<number
   return new Set([...column].filter((member) => member !== group));
 }
 
-/** Columns that no other column holds whole. */
+/** Columns that no other column holds whole; splitting never makes two alike. */
 function absorbed(columns: readonly ReadonlySet<number>[]): ReadonlySet<number>[] {
   return columns.filter(
-    (column, at) =>
-      !columns.some(
-        (other, index) =>
-          index !== at &&
-          [...column].every((group) => other.has(group)) &&
-          (other.size > column.size || index < at),
-      ),
+    (column) => !columns.some((other) => other !== column && [...column].every((group) => other.has(group))),
   );
 }

@@ -57,11 +57,11 @@ export function signedRank(pairs: Pairs): Outcome<SignedRank> {
   return defined({ v, n, p: Math.min(1, 2 * normalCdf(-z)), isExact: false });
 }
 
-/** Second minus first, without the rounding of binary fractions: equal differences of decimal readings must tie. */
+/** Second minus first, in whole grains, without the rounding of binary fractions: equal differences of decimal readings must tie. */
 function differencesOf(pairs: Pairs): number[] {
   const largest = Math.max(...pairs.flat().map(Math.abs), Number.MIN_VALUE);
   const grain = 10 ** (Math.ceil(Math.log10(largest)) - DIGITS);
-  return pairs.map(([first, second]) => Math.round((second - first) / grain) * grain);
+  return pairs.map(([first, second]) => Math.round((second - first) / grain));
 }
 
 function exactP(v: number, n: number): number {

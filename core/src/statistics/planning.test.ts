@@ -71,6 +71,14 @@ describe('power', () => {
     },
   );
 
+  test('a change of several times the base is looked for too, and one beyond all bounds is not seen', () => {
+    const rough = visibleChange({ ...TWO, units: 4, cv: 0.36 });
+    if (!rough.defined) throw new Error(rough.reason);
+    expect(rough.value.more).toBeGreaterThan(1);
+    expect(plannedPower({ ...TWO, units: 4, cv: 0.36 }, rough.value.more)).toBeCloseTo(0.8, 4);
+    expect(powerBeyond(0, 8, 1.3)).toBeCloseTo(1, 12);
+  });
+
   test('is none where nothing varies or nothing is left to judge by', () => {
     expect(plannedPower({ ...TWO, cv: 0 }, 0.5)).toBe(0);
     expect(plannedPower({ ...TWO, units: 2, blocks: 3 }, 0.5)).toBe(0);
@@ -137,6 +145,8 @@ describe('association', () => {
   test('is not defined when all stand in one place', () => {
     expect(cramersV(['a', 'b'], ['x', 'x'])).toEqual({ defined: false, reason: 'one_category' });
     expect(associationOf(['a', 'a'], ['x', 'y'])).toEqual({ defined: false, reason: 'one_category' });
+    expect(cramersV(['x', 'x'], ['a', 'b'])).toEqual({ defined: false, reason: 'one_category' });
+    expect(associationOf(['x', 'y'], ['a', 'a'])).toEqual({ defined: false, reason: 'one_category' });
   });
 });
 

@@ -69,7 +69,7 @@ export function designEffect(units: CountedUnits): number {
 export function sharedShare(units: CountedUnits): Outcome<Share> {
   const sown = units.reduce((sum, unit) => sum + unit.sown, 0);
   const up = units.reduce((sum, unit) => sum + Math.min(unit.up, unit.sown), 0);
-  if (units.length < 2 || sown === 0) return notDefined('seeds_share_pots');
+  if (units.length < 2) return notDefined('seeds_share_pots');
   const effect = designEffect(units);
   return wilson(up / effect, sown / effect);
 }

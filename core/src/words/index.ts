@@ -14,6 +14,7 @@ export { wordChips } from './journal-words.ts';
 export {
   doseText,
   POSITION_WORDS,
+  SET_IN_WORDS,
   potSowing,
   propaguleWord,
   type PotSowing,
@@ -60,15 +61,15 @@ export {
   PLAN_PART_WORDS,
 } from './plan-words.ts';
 export {
-  costWords,
   deepText,
   depthText,
   findingWords,
   type FindingStyle,
   type FindingWords,
-  mendText,
   SEVERITY_WORDS,
 } from './review-words.ts';
+export { costWords, mendText } from './mend-words.ts';
+export { type UnitNoun, unitNoun, unitsText } from './unit-noun.ts';
 export { rehearsalWords } from './rehearsal-words.ts';
 export { figuresText, TEST_NAMES, testText } from './test-words.ts';
 export { allReadText, type StudentWords, studentWords } from './student-words.ts';

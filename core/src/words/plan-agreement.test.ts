@@ -25,10 +25,11 @@ import {
   type UnitPlan,
   unitPlans,
   usualContainer,
+  usualSteps,
 } from '../design/index.ts';
 import { reviewPlan } from '../review/index.ts';
 import { addDays, calendarDay } from '../shared/index.ts';
-import { doseText, potSowing } from './index.ts';
+import { doseText, potSowing, SET_IN_WORDS, unitNoun } from './index.ts';
 
 const KNOWN = { crops: STARTING_CROPS, lots: [] };
 const SOW = calendarDay('2027-03-08');
@@ -342,6 +343,27 @@ const ACTIVITIES: readonly Activity[] = [
     closing: 'open',
   },
   {
+    name: 'tomatoes put up, two thirds of the stem buried',
+    plan: planOf('one_factor', 'tomato', {
+      seedsPerUnit: 1,
+      conditions: { startsAs: 'bought', cover: 'none', setIn: 'two_thirds' },
+    }),
+    done: [
+      ['Tomato', 1, null, MIX, '', 10],
+      ['Tomato', 1, null, MIX, '', 10],
+    ],
+    closing: 'open',
+  },
+  {
+    name: 'crops in the rows of a crate',
+    plan: planOf('crops', 'carrot', { container: 'box_rows', replicates: 3 }),
+    done: [
+      ['Carrot', 2, 6, MIX, '', 10],
+      [STARTING_CROPS[0]!.commonName, 2, 25, MIX, '', 10],
+    ],
+    isThinned: true,
+  },
+  {
     name: 'cuttings of basil',
     plan: planOf('one_factor', 'basil', {
       seedsPerUnit: 1,
@@ -359,7 +381,7 @@ function codesOf({ tasks }: PlanCalendar): Set<string> {
 }
 
 const ofPlan = (plan: Plan): UnitPlan[] => kindsOfUnit(plan, KNOWN);
-const SOIL_STEP = /fill every pot|water each pot/i;
+const SOIL_STEP = /fill (every pot|the pan|the crate)|water each/i;
 const SEALED_STEP = /close the bag/i;
 
 describe.each(ACTIVITIES)('$name', ({ plan, done, closing = 'until_up', given, isThinned = false }) => {
@@ -437,6 +459,34 @@ describe.each(ACTIVITIES)('$name', ({ plan, done, closing = 'until_up', given, i
       expect(codesOn(SOW).includes('preparation_past')).toBe(given === 'before' || plan.kind === 'sorting');
     }
   });
+});
+
+test('a young plant set in deep says so on its label and in the steps, seed never does', () => {
+  const deep = ACTIVITIES.find(({ name }) => name.startsWith('tomatoes put up'))!.plan;
+  const asSeed = { ...deep, conditions: { ...deep.conditions, startsAs: 'seed' as const } };
+  const [label, ofSeed] = [deep, asSeed].map(
+    (plan) => potSowing(plan, treatmentsOf(plan)[0]!, plan.containers[0], KNOWN).gets,
+  );
+  expect(label).toBe(SET_IN_WORDS.two_thirds);
+  expect(ofSeed).toBe('');
+  const texts = (plan: Plan): string =>
+    usualSteps(plan)
+      .map(({ text }) => text)
+      .join(' ');
+  expect(texts(deep)).toMatch(/two thirds of its stem/);
+  expect(texts(asSeed)).not.toMatch(/stem/);
+});
+
+test.each([
+  ['pan_sections', 'section'],
+  ['box_rows', 'row'],
+] as const)('what is done to a pot is done to each unit of %s', (kind, noun) => {
+  const plan = planOf('crops', 'carrot', { container: kind });
+  expect(unitNoun(plan.containers)).toBe(noun);
+  const texts = plan.steps.map(({ text }) => text);
+  expect(texts.filter((text) => /\bpots?\b/i.test(text))).toEqual([]);
+  expect(texts.filter((text) => text.includes(noun)).length).toBeGreaterThan(1);
+  expect(unitNoun([{ kind: 'cups' }, { kind }])).toBe('pot');
 });
 
 describe('plans by chance', () => {

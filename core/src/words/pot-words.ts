@@ -13,6 +13,7 @@ import {
   type PlanContainer,
   type UnitPlan,
   type SeedPosition,
+  type SetIn,
   type StartForm,
 } from '../design/index.ts';
 import { SOWING_ITEMS, type SowingItem } from '../shared/index.ts';
@@ -33,6 +34,12 @@ export const POSITION_WORDS: Record<Exclude<SeedPosition, 'any'>, string> = {
   on_side: say('onItsSide'),
   point_up: say('pointUp'),
   point_down: say('pointDown'),
+};
+
+/** How deep a young plant is set in, where it is deeper than it stood. */
+export const SET_IN_WORDS: Record<Exclude<SetIn, 'as_it_stood'>, string> = {
+  to_first_leaves: say('upToItsFirstLeaves'),
+  two_thirds: say('twoThirdsOfTheStemInTheSoil'),
 };
 
 /** What goes into the pots of a treatment: its own crop, seeds and depth, and what makes it different. */
@@ -88,7 +95,10 @@ export function potSowing(
     varied.has('cover') && !isSealed && say(unit.closing === 'open' ? 'openPot' : 'coveredPot'),
     varied.has('temperature') && say('atDegrees', { temperatureC: unit.temperatureC }),
   ];
-  const lies = unit.position === 'any' ? '' : POSITION_WORDS[unit.position];
+  const lies = [
+    unit.position === 'any' ? '' : POSITION_WORDS[unit.position],
+    unit.setIn === 'as_it_stood' ? '' : SET_IN_WORDS[unit.setIn],
+  ];
   const isGiven =
     unit.doses.some(({ when }) => when !== 'before') || others.some((part) => part !== false && part !== '');
   return {
@@ -96,8 +106,8 @@ export function potSowing(
     propagule: propaguleWord(unit.startsAs, unit.crop),
     seeds: unit.seeds,
     depthMm: unit.depthMm,
-    gets: joined([lies, unit.doses.map(doseText).join(' + '), ...others]),
-    sowingGets: joined([lies, unit.doses.map(doseOnSowingDay).join(' + '), ...others]),
+    gets: joined([...lies, unit.doses.map(doseText).join(' + '), ...others]),
+    sowingGets: joined([...lies, unit.doses.map(doseOnSowingDay).join(' + '), ...others]),
     items: SOWING_ITEMS.filter((item) => isTicked(item, unit, isGiven)),
     waterMl: unit.waterMl,
   };

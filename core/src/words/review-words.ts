@@ -1,7 +1,7 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plan-statements';
 import { type CalendarDay, type LengthScale, lengthText } from '../shared/index.ts';
-import type { Caution, Finding, FindingFacts, LinedUpWith, MendCost, Severity } from '../review/index.ts';
+import type { Caution, FindingFacts, LinedUpWith, Severity } from '../review/index.ts';
 import { ASPECT_WORDS, chanceText, CONTAINER_WORDS } from './plan-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 
@@ -42,16 +42,6 @@ const CAUTION_WORDS: Record<Caution, readonly [title: string, detail: string]> =
 export interface FindingStyle {
   readonly scale: LengthScale;
   readonly day: (day: CalendarDay) => string;
-}
-
-/** What the button of a finding's mend says: the new days where it moves any, else what the finding calls it. */
-export function mendText({ facts, mend }: Finding, style: FindingStyle): string {
-  const { sowOn, lessonOn } = mend?.changes ?? {};
-  if (sowOn && lessonOn)
-    return say('sowAndLessonOn', { sowOn: style.day(sowOn), lessonOn: style.day(lessonOn) });
-  if (sowOn) return say('sowOnDay', { day: style.day(sowOn) });
-  if (lessonOn) return say('lessonOnDay', { day: style.day(lessonOn) });
-  return findingWords(facts, style).mend;
 }
 
 /** A finding in words: what it is, what it means, what mending it is called. */
@@ -130,7 +120,16 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         facts.expected < 0.75
           ? say('aPotMayStayEmpty')
           : say('aboutLikelyToStayEmpty', { countText: countText(facts.expected) }),
-        say('withSeedsAPotTheChanceOf', { seeds: facts.seeds, chanceText: chanceText(facts.chanceOfAny) }),
+        facts.single === null
+          ? say('withSeedsAPotTheChanceOf', {
+              seeds: facts.seeds,
+              chanceText: chanceText(facts.chanceOfAny),
+            })
+          : say('withOneAPotTheChanceOf', {
+              single: facts.single,
+              chanceText: chanceText(facts.chanceOfAny),
+              spares: facts.spares,
+            }),
         say('sowEnoughSeeds'),
       );
     case 'packet_too_poor':
@@ -296,16 +295,6 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
     case 'layout_mixed':
       return words(say('treatmentsAreWellMixed'), say('noTreatmentOwnsTheBrightSideA'));
   }
-}
-
-/** What a mend costs: `10 pots and 20 seeds more`. */
-export function costWords({ units, seeds, days }: MendCost, propagule: string): string {
-  const parts = [
-    units !== 0 && say('costsPots', { units: Math.abs(units), way: units > 0 ? 'more' : 'less' }),
-    seeds !== 0 && say('costsSeeds', { propagule, seeds: Math.abs(seeds), way: seeds > 0 ? 'more' : 'less' }),
-    days !== 0 && say('costsDays', { days: Math.abs(days), way: days > 0 ? 'more' : 'less' }),
-  ].filter((part) => part !== false);
-  return parts.length === 0 ? say('costsNothing') : allOf(parts);
 }
 
 /** How deep seeds lie, to end a phrase with; empty without a figure. */

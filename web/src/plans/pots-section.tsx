@@ -12,7 +12,7 @@ import {
   treatmentsOf,
   usualContainer,
 } from '@bright-sprout/core/design';
-import { CONTAINER_WORDS } from '@bright-sprout/core/words';
+import { CONTAINER_WORDS, unitNoun, unitsText } from '@bright-sprout/core/words';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { Plus, Save, X } from 'lucide-react';
 import Button from 'react-bootstrap/Button';
@@ -42,13 +42,14 @@ export function PotsSection() {
   const { plan, isPlanted, apply } = usePlanEditor();
   const { experiment } = useExperiment();
   const treatments = treatmentsOf(plan).length;
+  const noun = unitNoun(plan.containers);
   const places = plan.containers.reduce((sum, container) => sum + placeCount(container), 0);
   return (
     <>
       <div className="form-row">
         <NumberInput
           name="replicates"
-          label={treatments > 1 ? say('potsOfEachTreatment') : say('pots2')}
+          label={treatments > 1 ? say('potsOfEachTreatment', { noun }) : say('pots2', { noun })}
           step={1}
           disabled={isPlanted}
         />
@@ -83,7 +84,9 @@ export function PotsSection() {
       ))}
       {!isPlanted && <AddContainer />}
       {Number.isFinite(places * plan.replicates) && (
-        <p className="quiet">{say('placesForPots', { places, treatments: treatments * plan.replicates })}</p>
+        <p className="quiet">
+          {say('placesForPots', { places, units: unitsText(noun, treatments * plan.replicates) })}
+        </p>
       )}
       {!isPlanted && <MoreContainers missing={treatments * plan.replicates - places} />}
       <ClassSection />

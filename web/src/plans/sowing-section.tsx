@@ -4,6 +4,7 @@ import { seedsNeeded, type SowingWish, sowingWith, sparesNeeded } from '@bright-
 import {
   type DepthRule,
   isBegun,
+  isSetSingly,
   POT_CORRELATION,
   seedFacts,
   depthChoices,
@@ -15,6 +16,7 @@ import {
   DEPTH_WORDS,
   depthText,
   LIGHT_WORDS,
+  propaguleWord,
   undefinedWords,
 } from '@bright-sprout/core/words';
 import { useMemo } from 'react';
@@ -133,7 +135,27 @@ function SeedAnswer() {
   if (!wish?.defined || !isWhole) {
     return <p className="quiet">{say('thereIsNoGerminationRateForThis')}</p>;
   }
-  return <SeedWays wish={wish.value} />;
+  const crop = surroundings?.crops.find(({ id }) => id === plan.cropId);
+  return isSetSingly(plan, crop) ? (
+    <SparePots wish={wish.value} propagule={propaguleWord(plan.conditions.startsAs ?? 'seed', crop)} />
+  ) : (
+    <SeedWays wish={wish.value} />
+  );
+}
+
+/** Tubers, cloves and corms are set in one by one; what fails is made up for by spare pots. */
+function SparePots({ wish, propagule }: { wish: SowingWish; propagule: string }) {
+  const spares = useMemo(() => sparesNeeded(wish), [wish]);
+  if (!spares.defined) return null;
+  return (
+    <p className="quiet">
+      {say('sparePotsFor', {
+        propagule,
+        spares: spares.value.spares,
+        chanceText: chanceText(spares.value.chance),
+      })}
+    </p>
+  );
 }
 
 /** How many seeds give what is wanted, beside other ways. */

@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/plans';
-import { START_FORMS, type StartForm } from '@bright-sprout/core/design';
-import { POSITION_WORDS } from '@bright-sprout/core/words';
+import { isYoungPlant, START_FORMS, type StartForm } from '@bright-sprout/core/design';
+import { POSITION_WORDS, SET_IN_WORDS } from '@bright-sprout/core/words';
 import Form from 'react-bootstrap/Form';
 import { ChoiceInput, NumberInput } from './fields.tsx';
 import { usePlanEditor } from './plan-editor.tsx';
@@ -44,6 +44,13 @@ export function StartFormFields() {
       </PlanField>
       {startsAs === 'cuttings' && (
         <NumberInput name="conditions.stemMm" label={say('stemInTheSoil')} unit="mm" isOptional />
+      )}
+      {isYoungPlant(conditions) && (
+        <ChoiceInput
+          name="conditions.setIn"
+          label={say('howDeepItIsSet')}
+          options={[['as_it_stood', say('asDeepAsItStood')], ...Object.entries(SET_IN_WORDS)]}
+        />
       )}
       {startsAs === 'seed' && (
         <ChoiceInput

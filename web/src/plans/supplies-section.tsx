@@ -14,6 +14,8 @@ import {
   doseText,
   kitchenText,
   START_FORM_WORDS,
+  unitNoun,
+  unitsText,
   volumeText,
 } from '@bright-sprout/core/words';
 import { Printer } from 'lucide-react';
@@ -105,12 +107,13 @@ function shoppingRows(
   },
 ): SupplyRow[] {
   const spare = say('spare', { spare: Math.round(SPARE * 100) });
+  const noun = unitNoun(plan.containers);
   const rows = seedRows(plan, materials, cropOf);
   for (const { kind, count } of materials.vessels) {
     rows.push({
       what: CONTAINER_WORDS[kind],
       amount: String(count),
-      working: say('potsInAll', { units: materials.units }),
+      working: say('potsInAll', { units: unitsText(unitNoun(plan.containers), materials.units) }),
     });
   }
   for (const { medium, count } of materials.linings) {
@@ -152,8 +155,13 @@ function shoppingRows(
       what: `${dose.material} (${dose.treatments.join(', ')})`,
       amount: totalText(dose),
       working: isInWater(dose)
-        ? say('inEachLitreOfWater', { dose: doseText(dose), units: dose.units, waterings, spare })
-        : say('pots3', { dose: doseText(dose), units: dose.units, spare }),
+        ? say('inEachLitreOfWater', {
+            dose: doseText(dose),
+            units: unitsText(noun, dose.units),
+            waterings,
+            spare,
+          })
+        : say('pots3', { dose: doseText(dose), units: unitsText(noun, dose.units), spare }),
     });
   }
   const { potOn } = materials;
@@ -202,20 +210,20 @@ function seedRows(
       return {
         what: name,
         amount: say('pieces', { count: seeds, propagule: START_FORM_WORDS[startsAs] }),
-        working: say('potsInAll', { units: materials.units }),
+        working: say('potsInAll', { units: unitsText(unitNoun(plan.containers), materials.units) }),
       };
     // Cloves, corms and pieces are bought by number, seed by the packet.
     if (crop && !crop.propagule.startsWith('seed'))
       return {
         what: name,
         amount: say('pieces', { count: seeds, propagule: crop.propagule }),
-        working: say('potsInAll', { units: materials.units }),
+        working: say('potsInAll', { units: unitsText(unitNoun(plan.containers), materials.units) }),
       };
     return {
       what: say('seedsOf', { nameOf: name }),
       amount: say('packets', { seeds, packets }),
       working: say('forPotsInAllPacketsOfRounded', {
-        units: materials.units,
+        units: unitsText(unitNoun(plan.containers), materials.units),
         seedsPerPacket: perPacket,
       }),
     };

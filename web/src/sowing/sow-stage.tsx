@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/sowing';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { SowingRequest, sowingRoutes } from '@bright-sprout/contract/sowing';
-import { deepText } from '@bright-sprout/core/words';
+import { deepText, unitNoun, unitsText } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
@@ -192,7 +192,11 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
   const early = useEarly(sownOn === null ? watch('sownOn') : undefined);
   const problem = formState.errors.sownOn?.message ?? fieldMessage(sow.error, 'sownOn');
   const count = group.units.length;
-  const which = isOnly ? say('allPots', { count }) : say('potsOf', { count, names: group.names.join(', ') });
+  const noun = unitNoun(experiment.containers);
+  const units = unitsText(noun, count);
+  const which = isOnly
+    ? say('allPots', { noun, count })
+    : say('potsOf', { units, names: group.names.join(', ') });
   const id = `sownOn-${group.sowOn}`;
   return (
     <Form
@@ -242,7 +246,7 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
             : early.note
               ? say('sownAllTheSame')
               : isOnly
-                ? say('markAllPotsAsSown', { count })
+                ? say('markAllPotsAsSown', { count, units })
                 : say('markThesePotsAsSown')}
         </Button>
         {isOnly && sownOn !== null && (

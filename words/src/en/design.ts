@@ -15,6 +15,10 @@ export default {
   liftEachSeedlingByALeaf:
     'Lift each seedling by a leaf, never by its stem, and set it in as deep as it stood.',
   setEachPaperPotInWhole: 'Set each paper pot in whole, its rim below the soil.',
+  setEachPlantInToItsFirstLeaves:
+    'Set each plant in so deep that the soil reaches up to its first leaves, and press the mix on gently.',
+  setEachPlantInTwoThirdsDeep:
+    'Take off the lower leaves. Set each plant in so that two thirds of its stem is in the soil, and press the mix on gently.',
   tipEachPlantOutAndSetItIn: 'Tip each plant out of its pot and set it in as deep as it stood.',
   setEachPieceInAsDeepAsItWas: 'Set each piece in as deep as it grew before, its roots spread out.',
   pushEachCuttingInToItsMark: 'Push each cutting in to its mark and press the mix to it.',
@@ -23,6 +27,20 @@ export default {
     'An adult cuts the cuttings below a leaf, takes off the lower leaves and marks how deep they go.',
   waterEachPotWithTheSameMeasured: 'Water each pot with the same measured amount.',
   setEveryPotInThePlaceThat: 'Set every pot in the place that the sill shows.',
+  writeTheCropOnASectionMarker:
+    'Write the number, treatment and date on a marker for every section, in pencil.',
+  fillThePanAndMarkOffSections:
+    'Fill the pan to a finger below its rim, and mark the sections off with string or sticks.',
+  giveEachSectionWhatItsTreatmentNeeds: 'Give each section what its treatment needs, by its marker.',
+  waterEachSectionTheSame:
+    'Water each section with the same measured amount, gently, so that no seed is washed away.',
+  setThePanInItsPlace: 'Set the pan in its place.',
+  writeTheCropOnTwoRowMarkers: 'Write the crop, number and date on two markers for every row, in pencil.',
+  fillTheCrateAndDrawGrooves:
+    'Fill the crate to a finger below its rim, and draw a straight groove for every row.',
+  giveEachRowWhatItsTreatmentNeeds: 'Give each row what its treatment needs, by its markers.',
+  waterEachRowTheSame: 'Water each row with the same measured amount.',
+  setTheCrateInItsPlace: 'Set the crate in its place.',
   washHands: 'Wash hands.',
   checkEveryClassDayWaterWhenThe: 'Check every class day; water when the top feels dry.',
   writeNumberTreatmentAndDateOnEvery2: 'Write number, treatment and date on every bag.',

@@ -61,6 +61,8 @@ export default {
   youngPlantWord: 'young plant',
   dividedPieceWord: 'piece with roots',
   cuttingWord: 'cutting',
+  upToItsFirstLeaves: 'in the soil up to its first leaves',
+  twoThirdsOfTheStemInTheSoil: 'two thirds of the stem in the soil',
   lyingFlat: 'lying flat',
   onItsSide: 'on its side',
   pointUp: 'point up',
@@ -196,6 +198,10 @@ export default {
   aboutLikelyToStayEmpty: 'About {countText} likely to stay empty',
   withSeedsAPotTheChanceOf:
     'With {seeds, plural, one {one seed} other {# seeds}} a pot, the chance of at least one empty pot is {chanceText}.',
+  withOneAPotTheChanceOf:
+    'With one {single} in each pot, the chance of at least one empty pot is {chanceText}. {spares, plural, =0 {Spare pots could take their place.} one {Grow # spare pot to take its place.} other {Grow # spare pots to take their place.}}',
+  unitsOf:
+    '{noun, select, section {{count, plural, one {# section} other {# sections}}} row {{count, plural, one {# row} other {# rows}}} bag {{count, plural, one {# bag} other {# bags}}} jar {{count, plural, one {# jar} other {# jars}}} other {{count, plural, one {# pot} other {# pots}}}}',
   sowEnoughSeeds: 'Sow enough seeds',
   noSeedOfThisPacketIsExpected: 'No seed of this packet is expected to come up',
   testTenSeedsOrUseAnotherPacket: 'Test ten seeds, or use another packet.',

@@ -118,8 +118,9 @@ export default {
   onTheRight: 'on the right',
   atTheBottom: 'at the bottom',
   onTheLeft: 'on the left',
-  potsOfEachTreatment: 'Pots of each treatment',
-  pots2: 'Pots',
+  potsOfEachTreatment:
+    '{noun, select, section {Sections} row {Rows} bag {Bags} jar {Jars} other {Pots}} of each treatment',
+  pots2: '{noun, select, section {Sections} row {Rows} bag {Bags} jar {Jars} other {Pots}}',
   laidOut: 'Laid out',
   allByChance: 'All by chance',
   inCompleteBlocks: 'In complete blocks',
@@ -133,8 +134,7 @@ export default {
   aRowIsOneUnit: 'Count each row of {plants, plural, one {# plant} other {# plants}} as one pot',
   addSoManyContainers:
     'Add {count, plural, one {another {kind}} other {# more of these ({kind})}}, so that every pot has a place',
-  placesForPots:
-    '{places, plural, one {# place} other {# places}} for {treatments, plural, one {# pot} other {# pots}}.',
+  placesForPots: '{places, plural, one {# place} other {# places}} for {units}.',
   container: 'Container {index}',
   rows2: 'Rows',
   columns2: 'Columns',
@@ -300,7 +300,7 @@ export default {
   onePotAPlant: 'one for each plant that is kept',
   mlAPotForSettling: '{ml} mL a pot × {settling} for settling, {spare}',
   asNeeded: 'as needed',
-  toProtectThePots: 'to protect the pots',
+  toProtectThePots: 'to protect the plants',
   seedsInEachPot: 'Seeds in each pot',
   plantsWanted: 'Plants wanted',
   chanceThatAllGetThere: 'Chance that all get there',
@@ -345,6 +345,10 @@ export default {
   none: 'none',
   forTheChanceYouWantAPot:
     'For the chance you want: <b>{seeds} a pot</b>, about {thinned} seedlings to thin.',
+  sparePotsFor:
+    'One {propagule} in each place. {spares, plural, =0 {Without a spare pot} one {With # spare pot} other {With # spare pots}}, the chance that enough of them grow is {chanceText}.',
+  howDeepItIsSet: 'How deep',
+  asDeepAsItStood: 'as deep as it stood',
   useIt: 'Use it',
   thereIsNoAnswerAs: 'There is no answer, as {undefinedWords}.',
   eachSeedComesUpWithAChance: 'Each seed comes up with a chance of {share} %',
@@ -387,25 +391,22 @@ export default {
   spare: '{spare} % spare',
   seedsOf: 'Seeds of {nameOf}',
   packets: '{seeds} = {packets, plural, one {# packet} other {# packets}}',
-  forPotsInAllPacketsOfRounded:
-    'for {units, plural, one {# pot} other {# pots}} in all; packets of {seedsPerPacket}, rounded up',
-  potsInAll: '{units, plural, one {# pot} other {# pots}} in all',
+  forPotsInAllPacketsOfRounded: 'for {units} in all; packets of {seedsPerPacket}, rounded up',
+  potsInAll: '{units} in all',
   mix: 'Mix',
   whatThePlacesHoldForSettling: 'what the places hold × {settling} for settling, {spare}',
   waterToWetTheMix: 'Water to wet the mix',
   partsToOneOfDryMixSoak: '{wetting} parts to one of dry mix; soak ten minutes',
   waterAtEachWatering: 'Water at each watering',
-  eachPotItsMeasuredAmountMlUnless:
-    'each pot its measured amount, {waterMl} mL unless a level says otherwise',
-  pots3: '{dose} × {units, plural, one {# pot} other {# pots}}, {spare}',
-  inEachLitreOfWater:
-    '{dose}; {units, plural, one {# pot} other {# pots}}, {waterings, plural, one {# watering} other {# waterings}}, {spare}',
+  eachPotItsMeasuredAmountMlUnless: 'to each its measured amount, {waterMl} mL unless a level says otherwise',
+  pots3: '{dose} × {units}, {spare}',
+  inEachLitreOfWater: '{dose}; {units}, {waterings, plural, one {# watering} other {# waterings}}, {spare}',
   wholeDoses:
     '{unit, select, drop {{count, plural, one {# drop} other {# drops}}} pinch {{count, plural, one {# pinch} other {# pinches}}} other {{count, plural, one {# tablet} other {# tablets}}}}',
   waterToWetTheLinings: 'Water to wet the linings',
   onceOnSowingDay: 'once, on sowing day',
   labels: 'Labels',
-  oneAPot: 'one a pot, {spare}',
+  oneAPot: 'one for each, {spare}',
   rowMarkers: 'Row markers',
   oneAtBothEndsOfARow: 'one at both ends of a row',
   yourClassMeetsOn: 'Your class meets on {days}.',

@@ -190,6 +190,20 @@ export const FURTHER_TEMPLATES: readonly StartingTemplate[] = [
     },
   },
   {
+    id: 'towel-lettuce',
+    kind: 'packet_test',
+    cropId: 'lettuce',
+    question: 'How many of a hundred lettuce seeds come up?',
+    about: 'Four damp towels with 25 seeds each, counted every day. No soil, and nothing is thinned.',
+    days: 10,
+    changes: {
+      replicates: 4,
+      seedsPerUnit: 25,
+      plantsPerUnit: 25,
+      containers: [{ kind: 'bags', name: '', rows: 1, columns: 4, brightSide: 'top', cellMl: 0 }],
+    },
+  },
+  {
     id: 'bought-peppers',
     kind: 'one_factor',
     cropId: 'pepper',

@@ -120,6 +120,29 @@ describe('the recording sheet', () => {
   });
 });
 
+describe('the card for the cold', () => {
+  const planned = (coldDays: number): PlanDocument => {
+    const plan = startPlan({
+      ...{ kind: 'watch', question: 'Why?', crop: STARTING_CROPS[0]!, otherCrops: [] },
+      ...{ sowOn: calendarDay('2026-12-14'), lessonOn: calendarDay('2027-01-18') },
+    });
+    return { ...plan, conditions: { ...plan.conditions, coldDays } } as PlanDocument;
+  };
+
+  test('says until when seeds lie there and that they are no food; it is offered where some do', () => {
+    const card = open('cold', { plan: planned(28) });
+    expect(card.textContent).toContain('Monday 14 December 2026');
+    expect(card.textContent).toContain('28 days');
+    expect(card.textContent).toContain('24 seeds');
+    expect(card.textContent).toMatch(/Not food/);
+    cleanup();
+    open('labels', { plan: planned(0) });
+    expect(screen.queryByRole('button', { name: 'Card for the fridge' })).toBeNull();
+    cleanup();
+    expect(open('cold', { plan: planned(0) }).textContent).toContain('no days in the cold');
+  });
+});
+
 describe('row markers and paper', () => {
   test('are two for each row of each container, with the pots in it', () => {
     const markers = within(open('rows')).getAllByRole('listitem');

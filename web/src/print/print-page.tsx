@@ -7,6 +7,7 @@ import { useSearchParams } from 'react-router';
 import { classesQuery } from '../shared/api/index.ts';
 import { useExperiment } from '../shared/experiment/index.ts';
 import { useRemembered } from '../shared/ui/index.ts';
+import { ColdCard } from './cold-card.tsx';
 import { FlipCards } from './flip-cards.tsx';
 import { HelperCard } from './helper-card.tsx';
 import { KitCards, LABEL_SHEETS, Labels, type LabelSheet, RowMarkers } from './labels.tsx';
@@ -21,6 +22,7 @@ const SHEETS = [
   { sheet: 'recording', name: say('recordingSheet') },
   { sheet: 'steps', name: say('stepsForTheWall') },
   { sheet: 'helper', name: say('helpersCard') },
+  { sheet: 'cold', name: say('cardForTheCold') },
   { sheet: 'flip', name: say('flipBook') },
 ] as const;
 /** Sheets that lead to a class when they are scanned. */
@@ -35,6 +37,7 @@ export default function PrintPage() {
   const [stickers, setStickers] = useRemembered<LabelSheet>('labels', STICKERS, 'cut');
   const [chosen, setPaper] = useRemembered<(typeof PAPERS)[number]>('paper', PAPERS, 'A4');
   const sheet = SHEETS.find((one) => one.sheet === search.get('sheet'))?.sheet ?? 'labels';
+  const hasCold = (experiment.plan?.conditions.coldDays ?? 0) > 0;
   const onStickers = sheet === 'labels' && stickers !== 'cut';
   const paper = (onStickers && LABEL_SHEETS[stickers].paper) || chosen;
   const schoolClass = useQuery(classesQuery).data?.find(({ id }) => id === experiment.classId);
@@ -47,7 +50,7 @@ export default function PrintPage() {
     <div className="print-page">
       <style>{`@page { size: ${paper}; margin: ${onStickers ? 0 : '12mm'}; }`}</style>
       <div className="print-tools" role="group" aria-label={say('whatToPrint')}>
-        {SHEETS.map((one) => (
+        {SHEETS.filter((one) => one.sheet !== 'cold' || hasCold || sheet === 'cold').map((one) => (
           <Button
             key={one.sheet}
             size="sm"
@@ -100,6 +103,7 @@ export default function PrintPage() {
         {sheet === 'recording' && <RecordingSheet />}
         {sheet === 'steps' && <StepsSheet />}
         {sheet === 'helper' && <HelperCard />}
+        {sheet === 'cold' && <ColdCard />}
         {sheet === 'flip' && <FlipCards />}
       </article>
     </div>

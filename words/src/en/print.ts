@@ -16,6 +16,16 @@ export default {
     'Pour it slowly. If a pot gets something in its water, its label says so. If the soil is soggy, give none and write it down.',
   leaveEveryPotInItsPlaceWhere:
     'Leave every pot in its place: where it stands is part of the experiment. Do not pull anything out, and do not taste anything. Wash your hands afterwards.',
+  cardForTheCold: 'Card for the fridge',
+  nothingWaitsInTheCold: 'This plan has no days in the cold.',
+  pleaseLeaveTheseSeedsInTheCold: 'Please leave these seeds in the cold',
+  seedOne: 'seed',
+  inTheColdFromTo:
+    'In the cold from <b>{from}</b> to <b>{to}</b>: {days, plural, one {# day} other {# days}}, at 2 to 6 °C, not frozen.',
+  inADampClothInABag:
+    'They lie in a damp cloth or damp sand, in a bag that lets in a little air. Open it once a week: wet it again if it is dry, and take out what has gone mouldy with gloves on.',
+  notFood: 'Not food. Keep it apart from food, out of reach of young children.',
+  lookedAtOn: 'Looked at on: ____________   ____________   ____________   ____________',
   whatINoticed: 'What I noticed: ______________________________________________',
   sown: 'sown ____________',
   opensPot: 'Opens pot {number}',

@@ -11,8 +11,10 @@ const OTHER_NAMES: Readonly<Record<string, readonly string[]>> = {
   'mung-bean': ['Green gram'],
   alfalfa: ['Lucerne'],
   beet: ['Red beet'],
+  chard: ['Swiss chard', 'Leaf beet'],
   chickpea: ['Garbanzo'],
   coriander: ['Cilantro'],
+  groundnut: ['Peanut'],
   oak: ['Acorn'],
   pepper: ['Capsicum', 'Paprika'],
 };

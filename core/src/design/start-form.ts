@@ -19,5 +19,5 @@ export function isSetSingly(
   plan: Pick<Plan, 'kind' | 'conditions'>,
   crop: Pick<Crop, 'propagule'> | undefined,
 ): boolean {
-  return plan.kind === 'pieces' || isBegun(plan) || !/^seeds?$/i.test(crop?.propagule ?? 'seed');
+  return plan.kind === 'pieces' || isBegun(plan) || !/^seed/i.test(crop?.propagule ?? 'seed');
 }

@@ -23,7 +23,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 200,
     isOftenTreated: true,
     habit: 'bush',
-    caution: 'raw beans are not eaten',
+    caution: 'Raw beans are poisonous, even a few. Nobody eats them.',
   },
   {
     id: 'lima-bean',
@@ -46,7 +46,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 180,
     isOftenTreated: true,
     habit: 'bush',
-    caution: 'raw beans are not eaten',
+    caution: 'Raw beans are poisonous. Nobody eats them.',
   },
   {
     id: 'pea',
@@ -69,7 +69,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 150,
     isOftenTreated: true,
     habit: 'climber',
-    caution: '',
+    caution: 'Peas can cause allergies in a few people. Ask before you begin.',
   },
   {
     id: 'sweet-corn',
@@ -137,7 +137,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 250,
     heightAtDay21Mm: 50,
     habit: 'rosette',
-    caution: 'above about 27 C germination drops',
+    caution: 'Above about 27 °C fewer seeds come up.',
   },
   {
     id: 'salad-mix',
@@ -159,7 +159,8 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 200,
     heightAtDay21Mm: 60,
     habit: 'rosette',
-    caution: 'sown on the surface; cut as young leaves or thinned',
+    caution:
+      'A mix can hold mustard, which some people are allergic to. Ask before you begin. Sow on the surface.',
   },
   {
     id: 'basil',
@@ -205,7 +206,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 1200,
     heightAtDay21Mm: 60,
     habit: 'upright',
-    caution: 'leaves and stems are not eaten',
+    caution: 'Leaves, stems and green fruit are poisonous. Nobody eats them.',
   },
   {
     id: 'sunflower',
@@ -228,7 +229,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 200,
     isOftenTreated: true,
     habit: 'upright',
-    caution: 'sunflower seed is an allergen for some: note allergies',
+    caution: 'Sunflower seed can cause allergies. Ask before you begin.',
   },
   {
     id: 'zinnia',
@@ -274,7 +275,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 300,
     heightAtDay21Mm: 50,
     habit: 'bush',
-    caution: 'sap can irritate skin',
+    caution: 'Its sap can irritate skin. Wash hands after touching it.',
   },
   {
     id: 'annual-ryegrass',
@@ -296,7 +297,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 900,
     heightAtDay21Mm: 120,
     habit: 'grass',
-    caution: 'pollen allergy once it flowers',
+    caution: 'Its pollen can cause hay fever once it flowers. Cut it before.',
   },
   {
     id: 'wheat',
@@ -319,7 +320,8 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 180,
     isOftenTreated: true,
     habit: 'grass',
-    caution: 'gluten dust: note allergies',
+    caution:
+      'Wheat can cause allergies and harms people with coeliac disease. Ask before you begin, and raise no dust.',
   },
   {
     id: 'oat',
@@ -342,7 +344,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 170,
     isOftenTreated: true,
     habit: 'grass',
-    caution: '',
+    caution: 'Oats can hold gluten. Ask before you begin, and raise no dust.',
   },
   {
     id: 'mung-bean',
@@ -364,7 +366,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 500,
     heightAtDay21Mm: 160,
     habit: 'bush',
-    caution: 'sprouts for eating need food hygiene: do not taste',
+    caution: 'Sprouts can carry germs. Nobody tastes these.',
   },
   {
     id: 'cress',
@@ -408,7 +410,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 700,
     heightAtDay21Mm: 90,
     habit: 'upright',
-    caution: 'food allergen',
+    caution: 'Mustard can cause strong allergies. Ask before you begin.',
   },
   {
     id: 'turnip',
@@ -567,7 +569,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 700,
     heightAtDay21Mm: 60,
     habit: 'upright',
-    caution: 'sprouts for eating need food hygiene: do not taste',
+    caution: 'Sprouts can carry germs. Nobody tastes these.',
   },
   {
     id: 'onion',
@@ -613,7 +615,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: null,
     habit: 'tree',
     caution:
-      'about 60–90 days cold and damp first; sinkers are sown, floaters usually dead; lay on the side in a tall pot; protect from squirrels; tree nut: note allergies',
+      'Raw acorns are poisonous, and tree nuts can cause allergies. Nobody eats them. They need 60 to 90 cold, damp days first. Sow those that sink, on their side, in a tall pot.',
   },
   {
     id: 'potato',
@@ -635,7 +637,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 600,
     heightAtDay21Mm: 40,
     habit: 'bush',
-    caution: 'green skin, sprouts and leaves are poisonous: do not eat',
+    caution: 'Green skin, sprouts and leaves are poisonous. Nobody eats them.',
   },
   {
     id: 'runner-bean',
@@ -658,7 +660,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 220,
     isOftenTreated: true,
     habit: 'climber',
-    caution: 'raw beans are not eaten',
+    caution: 'Raw beans are poisonous, even a few. Nobody eats them.',
   },
   {
     id: 'broad-bean',
@@ -680,7 +682,8 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 1200,
     heightAtDay21Mm: 130,
     habit: 'upright',
-    caution: 'not eaten raw: broad beans make some people ill',
+    caution:
+      'Raw broad beans make some people very ill (favism). Nobody eats them, and anybody who must avoid them does not handle them.',
   },
   {
     id: 'pumpkin',
@@ -727,7 +730,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 20,
     isOftenTreated: true,
     habit: 'upright',
-    caution: 'hot kinds burn skin and eyes: take a sweet kind',
+    caution: 'Hot kinds burn skin and eyes. Take a sweet kind.',
   },
   {
     id: 'kale',
@@ -772,7 +775,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 400,
     heightAtDay21Mm: 60,
     habit: 'rosette',
-    caution: 'one cluster can give several seedlings: count clusters that came up, or thin to one',
+    caution: 'One cluster can give several seedlings. Count the clusters that came up, or thin to one.',
   },
   {
     id: 'chives',
@@ -816,7 +819,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 600,
     heightAtDay21Mm: 60,
     habit: 'upright',
-    caution: 'one husk holds two seeds: expect two seedlings from each, or split it before sowing',
+    caution: 'One husk holds two seeds. Expect two seedlings from each, or split it before sowing.',
   },
   {
     id: 'barley',
@@ -839,7 +842,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 200,
     isOftenTreated: true,
     habit: 'grass',
-    caution: 'gluten dust: note allergies',
+    caution: 'Barley harms people with coeliac disease. Ask before you begin, and raise no dust.',
   },
   {
     id: 'chickpea',
@@ -862,7 +865,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 120,
     isOftenTreated: true,
     habit: 'bush',
-    caution: '',
+    caution: 'Chickpeas can cause allergies. Ask before you begin.',
   },
   {
     id: 'lentil',
@@ -884,7 +887,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 400,
     heightAtDay21Mm: 110,
     habit: 'bush',
-    caution: '',
+    caution: 'Lentils can cause allergies. Ask before you begin.',
   },
   {
     id: 'clover',
@@ -928,7 +931,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 1200,
     heightAtDay21Mm: 60,
     habit: 'upright',
-    caution: 'wet seeds grow slimy: sow them dry and spread',
+    caution: 'Wet seeds grow slimy. Sow them dry and spread out.',
   },
   {
     id: 'sweet-pea',
@@ -950,7 +953,8 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 1800,
     heightAtDay21Mm: 90,
     habit: 'climber',
-    caution: 'all of it is poisonous: not eaten, and kept apart from garden peas',
+    caution:
+      'All of it is poisonous, the seeds most. Nobody eats any, and its seeds are kept apart from garden peas.',
   },
   {
     id: 'pansy',
@@ -1016,7 +1020,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 500,
     heightAtDay21Mm: 80,
     habit: 'grass',
-    caution: 'one clove a pot, its point up',
+    caution: 'Set one clove in a pot, its point up.',
   },
   {
     id: 'crocus',
@@ -1038,7 +1042,7 @@ export const STARTING_CROPS: readonly Crop[] = [
     matureHeightMm: 120,
     heightAtDay21Mm: null,
     habit: 'grass',
-    caution: '10 to 12 cold weeks first; poisonous: not eaten, and hands are washed',
+    caution: 'Its corms are poisonous. Nobody eats them; wash hands. They need 10 to 12 cold weeks first.',
   },
   {
     id: 'strawberry',
@@ -1083,5 +1087,51 @@ export const STARTING_CROPS: readonly Crop[] = [
     heightAtDay21Mm: 130,
     habit: 'upright',
     caution: '',
+  },
+  {
+    id: 'chard',
+    commonName: 'Chard',
+    scientificName: 'Beta vulgaris subsp. cicla',
+    propagule: 'seed cluster',
+    emergence: 'epigeal',
+    seedShape: 'round',
+    seedLengthMm: 4,
+    seedThicknessMm: 3,
+    sowingDepthMm: 15,
+    lightToGerminate: 'either',
+    daysToEmergence: { min: 6, max: 11 },
+    daysToRadicle: { min: 3, max: 5 },
+    daysToHarvestOrFlower: { min: 50, max: 65 },
+    temperatureC: { base: 2.1, min: 5, best: 23, max: 30 },
+    germinationPercent: 78,
+    spacingMm: 200,
+    matureHeightMm: 500,
+    heightAtDay21Mm: 70,
+    habit: 'rosette',
+    caution: 'One cluster can give several seedlings. Count the clusters that came up, or thin to one.',
+  },
+  {
+    id: 'groundnut',
+    commonName: 'Groundnut',
+    scientificName: 'Arachis hypogaea',
+    propagule: 'seed',
+    emergence: 'epigeal',
+    seedShape: 'oval',
+    seedLengthMm: 15,
+    seedThicknessMm: 9,
+    sowingDepthMm: 40,
+    lightToGerminate: 'either',
+    daysToEmergence: { min: 7, max: 14 },
+    daysToRadicle: { min: 3, max: 5 },
+    daysToHarvestOrFlower: { min: 110, max: 140 },
+    temperatureC: { base: 10, min: 16, best: 28, max: 36 },
+    germinationPercent: 80,
+    spacingMm: 150,
+    matureHeightMm: 400,
+    heightAtDay21Mm: 100,
+    isOftenTreated: true,
+    habit: 'bush',
+    caution:
+      'Groundnuts (peanuts) can cause life-threatening allergies, even by their dust. Leave them out unless you know that nobody in the class or room is allergic.',
   },
 ];

@@ -61,6 +61,7 @@ export {
   PLAN_PART_WORDS,
 } from './plan-words.ts';
 export {
+  cautionText,
   deepText,
   depthText,
   findingWords,

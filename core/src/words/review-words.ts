@@ -284,7 +284,7 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         say('thereIsNoneBecauseGiveThePackets', { undefinedWords: undefinedWords(facts.reason) }),
       );
     case 'crop_caution':
-      return words(facts.crop, `${capital(facts.text)}.`);
+      return words(facts.crop, cautionText(facts.text));
     case 'unknown_material':
       return words(
         say('isThisSafe', { material: facts.material }),
@@ -295,6 +295,13 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
     case 'layout_mixed':
       return words(say('treatmentsAreWellMixed'), say('noTreatmentOwnsTheBrightSideA'));
   }
+}
+
+/** A caution as whole sentences, also where somebody typed only a few words. */
+export function cautionText(text: string): string {
+  const said = text.trim();
+  if (said === '') return '';
+  return /[.!?]$/.test(said) ? capital(said) : `${capital(said)}.`;
 }
 
 /** How deep seeds lie, to end a phrase with; empty without a figure. */

@@ -1,3 +1,4 @@
+import { cautionText } from '@bright-sprout/core/words';
 import { say } from '@bright-sprout/words/inventory';
 import type { CropView } from '@bright-sprout/contract/inventory';
 import { useQuery } from '@tanstack/react-query';
@@ -138,7 +139,10 @@ function CropCard({ crop }: { crop: CropView }) {
       </h2>
       {(crop.caution || crop.isOftenTreated) && (
         <p className="caution-box">
-          {[crop.caution, crop.isOftenTreated ? say('treatedCaution') : ''].filter(Boolean).join('; ')}
+          {[crop.caution, crop.isOftenTreated ? say('treatedCaution') : '']
+            .map(cautionText)
+            .filter(Boolean)
+            .join(' ')}
         </p>
       )}
       <dl className="crop-card">

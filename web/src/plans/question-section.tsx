@@ -1,6 +1,6 @@
 import { say } from '@bright-sprout/words/plans';
 import { MEASURING_SCALES } from '@bright-sprout/contract/plans';
-import { ALSO_READ_WORDS, RATE_WORDS } from '@bright-sprout/core/words';
+import { ALSO_READ_WORDS, cautionText, RATE_WORDS } from '@bright-sprout/core/words';
 import {
   ALSO_READ,
   type AlsoRead,
@@ -118,7 +118,7 @@ function SeedNote() {
           pots: crop.measuredSpread.pots,
           cv: Math.round(crop.measuredSpread.cv * 100),
         })}
-      {crop.caution && <b className="caution">{crop.caution}</b>}{' '}
+      {crop.caution && <b className="caution">{cautionText(crop.caution)}</b>}{' '}
       <Link to="/inventory">{say('seedDrawer')}</Link>
     </p>
   );

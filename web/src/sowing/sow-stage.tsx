@@ -1,7 +1,7 @@
 import { say } from '@bright-sprout/words/sowing';
 import type { ExperimentView, UnitView } from '@bright-sprout/contract/plans';
 import { SowingRequest, sowingRoutes } from '@bright-sprout/contract/sowing';
-import { deepText, unitNoun, unitsText } from '@bright-sprout/core/words';
+import { cautionText, deepText, unitNoun, unitsText } from '@bright-sprout/core/words';
 import { classValidatorResolver } from '@hookform/resolvers/class-validator';
 import { useMutation } from '@tanstack/react-query';
 import Button from 'react-bootstrap/Button';
@@ -107,7 +107,7 @@ export default function SowStage() {
             </>
           )}
           <aside className="caution-box">
-            {crop?.caution && <b>{capital(crop.caution)}. </b>}
+            {crop?.caution && <b>{cautionText(crop.caution)} </b>}
             {say('nobodyTastesExperimentalPlants')}
           </aside>
           <ReadyForm units={waiting.filter(isReady)} all={waiting.length} />
@@ -257,8 +257,4 @@ function SowingForm({ group, isOnly }: { group: SowingGroup; isOnly: boolean }) 
       </div>
     </Form>
   );
-}
-
-function capital(text: string): string {
-  return text.charAt(0).toUpperCase() + text.slice(1);
 }

@@ -41,7 +41,7 @@ export default {
   baseTemperature: 'No growth below',
   oftenTreated: 'Its seed is often sold treated (coloured)',
   harvestCounted: '{days} after {from, select, transplanting {transplanting} other {sowing}}',
-  treatedCaution: 'often sold treated with a coloured coat: children do not handle treated seed',
+  treatedCaution: 'Often sold treated, with a coloured coat. Children do not handle treated seed.',
   caution: 'Caution',
   keepThisCrop: 'Keep this crop',
   neverMind: 'Never mind',

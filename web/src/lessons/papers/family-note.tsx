@@ -1,3 +1,4 @@
+import { cautionText } from '@bright-sprout/core/words';
 import { say } from '@bright-sprout/words/lessons';
 import { useExperiment } from '../../shared/experiment/index.ts';
 import { longDay } from '../../shared/ui/index.ts';
@@ -48,7 +49,7 @@ export function FamilyNote({ now }: PaperProps) {
         ))}
       </ul>
       <p>
-        <b>{say('please')}</b> {crop?.caution ? `${crop.caution} ` : ''}
+        <b>{say('please')}</b> {crop?.caution ? `${cautionText(crop.caution)} ` : ''}
         {say('familyCaution')}
       </p>
     </section>

@@ -92,38 +92,3 @@ test('a sowing that was marked by mistake is taken back', async ({ teacher: page
   await openStage(page, 'Plan');
   await expect(page.getByLabel('Kind')).toBeEnabled();
 });
-
-test('a crossed carton of twelve is planned in at most 20 actions', async ({ teacher: page }) => {
-  const begun = Date.now();
-  let actions = 0;
-  const does = async (action: Promise<unknown>): Promise<void> => {
-    actions += 1;
-    await action;
-  };
-  await does(page.getByLabel('Your question').fill('Do juice and shade slow kale down?'));
-  await does(page.getByLabel('Crop').selectOption({ label: 'Kale' }));
-  await does(page.getByLabel('Kind').selectOption({ label: 'Crossed changes' }));
-  await does(page.getByRole('button', { name: 'Plan it' }).click());
-  await page.getByLabel('What we expect').waitFor();
-  await does(page.getByLabel('It is about').first().selectOption({ label: 'what is added' }));
-  await does(page.getByLabel('Level 2 of change 1: amount a pot').fill('5'));
-  await does(page.getByLabel('Level 2 of change 1: material').fill('lemon juice'));
-  await does(page.getByLabel('It is about').last().selectOption({ label: 'light' }));
-  await does(page.getByLabel('Level 2 of change 2: light').selectOption({ label: 'shade' }));
-  await does(openPart(page, 'Pots'));
-  await does(page.getByLabel('Container 1').selectOption({ label: 'Egg carton' }));
-  await expect(page.locator('.layout .pot')).toHaveCount(12);
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  expect(actions).toBeLessThanOrEqual(20);
-  console.log(
-    `a crossed carton in ${actions} actions, ${((Date.now() - begun) / 1000).toFixed(0)} s by machine`,
-  );
-  await openStage(page, 'Sow');
-  await page
-    .getByRole('button', { name: /^Pot \d+, Changed · With[^o]/ })
-    .first()
-    .click();
-  await expect(page.getByRole('region', { name: /^Sowing of pot/ })).toContainText(
-    /5 g of lemon juice, shade/,
-  );
-});

@@ -90,7 +90,7 @@ test('labels hold every name on plain paper and on stickers, and the steps hang 
     await page.emulateMedia({ media: 'screen' });
   }
   await page.getByRole('button', { name: sayPrint('stepsForTheWall') }).click();
-  const steps = page.getByRole('article').getByRole('listitem');
+  const steps = page.getByRole('article', { name: sayPrint('stepsForTheWall') }).getByRole('listitem');
   await expect(steps).not.toHaveCount(0);
   await page.emulateMedia({ media: 'print' });
   const printed = (await textsOf(page)).join(' ').replaceAll(/\s+/g, ' ');

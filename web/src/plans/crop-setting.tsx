@@ -1,12 +1,15 @@
 import { say } from '@bright-sprout/words/plans';
 import type { PlanRequest } from '@bright-sprout/contract/plans';
-import { cropChoices, type Plan, renamedChoices } from '@bright-sprout/core/design';
+import { cropChoices, MOST_LEVELS, type Plan, renamedChoices } from '@bright-sprout/core/design';
 import Form from 'react-bootstrap/Form';
 import { useFormContext } from 'react-hook-form';
 import { useSurroundings } from '../shared/experiment/index.ts';
 import { CHOICE, NUMBER, ChoiceOptions } from '../shared/ui/index.ts';
 import type { SettingProps } from './level-setting.ts';
 import { usePlanEditor } from './plan-editor.tsx';
+
+/** What levels are called before anybody names them. */
+const NUMBERED = Array.from({ length: MOST_LEVELS }, (_, at) => say('level2', { levelsCount: at + 1 }));
 
 /** A level's own crop, with the packet it comes from and its own number of seeds. */
 export function CropSetting({ path, label, disabled }: SettingProps) {
@@ -18,10 +21,11 @@ export function CropSetting({ path, label, disabled }: SettingProps) {
   const packets = lots.filter((lot) => lot.cropId === cropId);
   const crop = register(`${path}.cropId`, CHOICE);
   const nameOf = (id: string): string => crops.find((one) => one.id === id)?.commonName ?? '';
-  // A level that is called by its crop is called by the next one; a name that somebody typed stays.
+  // A level that is called by its crop, or not yet called anything, is called by the next one; a name that somebody typed stays.
   const follow = (before: string, after: string): Partial<Plan> => {
     const called = getValues(`${path}.name`);
-    if (before === '' || after === '' || called.trim().toLowerCase() !== before.toLowerCase()) return {};
+    const isByCrop = before !== '' && called.trim().toLowerCase() === before.toLowerCase();
+    if (after === '' || !(isByCrop || NUMBERED.includes(called))) return {};
     setValue(`${path}.name`, after);
     const prediction = getValues('prediction');
     return { prediction: { ...prediction, choices: renamedChoices(prediction.choices, called, after) } };

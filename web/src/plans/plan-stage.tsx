@@ -28,7 +28,7 @@ import './plans.scss';
 
 const PARTS = {
   question: { name: say('question'), show: QuestionSection },
-  pots: { name: say('pots2'), show: PotsSection },
+  pots: { name: say('potsPart'), show: PotsSection },
   sowing: { name: say('sowing'), show: SowingSection },
   supplies: { name: say('supplies'), show: SuppliesSection },
   steps: { name: say('steps'), show: StepsSection },

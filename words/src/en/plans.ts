@@ -120,6 +120,7 @@ export default {
   onTheLeft: 'on the left',
   potsOfEachTreatment:
     '{noun, select, section {Sections} row {Rows} bag {Bags} jar {Jars} other {Pots}} of each treatment',
+  potsPart: 'Pots',
   pots2: '{noun, select, section {Sections} row {Rows} bag {Bags} jar {Jars} other {Pots}}',
   laidOut: 'Laid out',
   allByChance: 'All by chance',

@@ -1,7 +1,7 @@
 import { type Grid, type BrightSide, type PlaceInContainers, stepsFromBright } from './container.ts';
 
 /** Where a unit stands, in the ways that can matter to a plant. */
-export const STANDINGS = ['bright side', 'row', 'column', 'container'] as const;
+export const STANDINGS = ['bright side', 'row', 'column', 'half', 'container'] as const;
 export type Standing = (typeof STANDINGS)[number];
 
 type Container = Grid & { readonly brightSide: BrightSide };
@@ -19,8 +19,20 @@ export function standingsOf(
     'bright side': places.map((place) => String(steps(place))),
     row: places.map(({ container, row }) => `${container}/${row}`),
     column: places.map(({ container, column }) => `${container}/${column}`),
+    half: places.map((place) => `${place.container}/${halfOf(place, containers[place.container])}`),
     container: places.map(({ container }) => String(container)),
   };
+}
+
+/** Fewer places in a line have no halves to speak of. */
+const FEWEST_IN_LINE = 4;
+
+/** Which half of a container in one line; its rows and columns say nothing there. Elsewhere they say enough. */
+function halfOf({ row, column }: PlaceInContainers, container: Container | undefined): string {
+  if (!container || Math.min(container.rows, container.columns) > 1) return '';
+  const [at, length] = [Math.max(row, column), Math.max(container.rows, container.columns)];
+  if (length < FEWEST_IN_LINE || 2 * at === length + 1) return '';
+  return 2 * at <= length ? 'first' : 'second';
 }
 
 /** The treatment that stands least evenly over groups of places. */

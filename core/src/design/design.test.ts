@@ -50,6 +50,7 @@ describe('layout', () => {
     ['three of four in 2 by 6', 3, 4, [[2, 6]]],
     ['four of two in 2 by 4', 4, 2, [[2, 4]]],
     ['two of three in 1 by 6', 2, 3, [[1, 6]]],
+    ['three of four in a line of 12', 3, 4, [[12, 1]]],
     ['four of six in 4 by 6', 4, 6, [[4, 6]]],
     ['three of fifteen in 5 by 9', 3, 15, [[5, 9]]],
     [

@@ -6,7 +6,15 @@ export const SEVERITIES = ['stops', 'weakens', 'look', 'care', 'fine'] as const;
 export type Severity = (typeof SEVERITIES)[number];
 
 /** What a layout's treatments can be lined up with. */
-export const LINED_UP_WITH = ['bright side', 'row', 'column', 'container', 'team', 'sowing day'] as const;
+export const LINED_UP_WITH = [
+  'bright side',
+  'row',
+  'column',
+  'half',
+  'container',
+  'team',
+  'sowing day',
+] as const;
 export type LinedUpWith = (typeof LINED_UP_WITH)[number];
 
 /** Cautions that the materials of a plan call for; worded once. */

@@ -319,6 +319,7 @@ const LINED_UP_WORDS: Record<LinedUpWith, string> = {
   'bright side': say('brightSide'),
   row: say('row'),
   column: say('column'),
+  half: say('halfOfTheLine'),
   container: say('container'),
   team: say('team'),
   'sowing day': say('sowingDay'),

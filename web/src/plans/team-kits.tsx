@@ -2,7 +2,7 @@ import { allOf, oneOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/plans';
 import { type Kit, kitsOf } from '@bright-sprout/core/amounts';
 import { type Crop, dealtUnits, treatmentsOf, unitPlanOf, unitPlans } from '@bright-sprout/core/design';
-import { doseText, propaguleWord } from '@bright-sprout/core/words';
+import { doseText, propaguleWord, type UnitNoun, unitNoun, unitsText } from '@bright-sprout/core/words';
 import { useState } from 'react';
 import Form from 'react-bootstrap/Form';
 import { treatmentOf, useExperiment, useSurroundings } from '../shared/experiment/index.ts';
@@ -53,7 +53,13 @@ export function TeamKits({ volume }: { volume: (ml: number) => string }) {
       {kits.map((kit) => (
         <section key={kit.teams.join()}>
           <h3>{allOf(kit.teams.map((team) => team || say('potsWithoutATeam')))}</h3>
-          <KitLines kit={kit} volume={volume} crops={known.crops} startsAs={plan.conditions.startsAs} />
+          <KitLines
+            kit={kit}
+            volume={volume}
+            noun={unitNoun(plan.containers)}
+            crops={known.crops}
+            startsAs={plan.conditions.startsAs}
+          />
         </section>
       ))}
     </>
@@ -63,17 +69,19 @@ export function TeamKits({ volume }: { volume: (ml: number) => string }) {
 function KitLines({
   kit,
   volume,
+  noun,
   crops,
   startsAs = 'seed',
 }: {
   kit: Kit;
   volume: (ml: number) => string;
+  noun: UnitNoun;
   crops: readonly Crop[];
   startsAs: Parameters<typeof propaguleWord>[0] | undefined;
 }) {
   return (
     <ul className="kit">
-      <li>{say('andAsManyLabelsAPencil', { units: kit.units })}</li>
+      <li>{say('andAsManyLabelsAPencil', { units: unitsText(noun, kit.units), count: kit.units })}</li>
       {kit.seeds.map(({ cropId, seeds }) => {
         const crop = crops.find(({ id }) => id === cropId);
         const of = { propagule: propaguleWord(startsAs, crop), crop: (crop?.commonName ?? '').toLowerCase() };
@@ -97,7 +105,8 @@ function KitLines({
         <li key={`${dose.material} ${dose.amount} ${dose.unit}`}>
           {say('forEachPotOfTreatments', {
             dose: doseText(dose),
-            units: dose.units,
+            units: unitsText(noun, dose.units),
+            count: dose.units,
             treatments: oneOf(dose.treatments),
             when: dose.when,
           })}

@@ -269,6 +269,7 @@ export default {
   sowOnDay: 'Sow on {day}',
   lessonOnDay: 'Lesson on {day}',
   sowAndLessonOn: 'Sow on {sowOn}, lesson on {lessonOn}',
+  halfOfTheLine: 'half of the line',
   layoutUneven:
     '{count} of {units} pots with “{treatment}” {isSide, select, yes {are equally far from the bright side} other {share one {with}}}',
   layoutUnevenMeaning:

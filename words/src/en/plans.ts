@@ -417,14 +417,13 @@ export default {
   changeThemInClasses: 'Change them under Classes.',
   teamNumber: 'Team {number}',
   potsWithoutATeam: 'Pots without a team',
-  andAsManyLabelsAPencil:
-    '{units, plural, one {# pot and its label} other {# pots and their labels}}, a pencil',
+  andAsManyLabelsAPencil: '{units} with {count, plural, one {its label} other {their labels}}, a pencil',
   seedsOfOneCrop: '{count, plural, one {# {propagule}} other {# {propagule}s}} of {crop}',
   ofAMaterial: '{volume} of {material}',
   liningsOf: '{count} × {medium}',
   ofWaterAndASyringeOrSpoon: '{volume} of water and a syringe or spoon marked at {waterMl} mL',
   forEachPotOfTreatments:
-    '{dose} for {units, plural, one {the pot} other {each of the # pots}} labelled {treatments}{when, select, before {, mixed in before sowing day} other {}}',
+    '{dose} for {count, plural, one {what is} other {each of the {units}}} labelled {treatments}{when, select, before {, mixed in before sowing day} other {}}',
   sowing: 'Sowing',
   supplies: 'Supplies',
   steps: 'Steps',

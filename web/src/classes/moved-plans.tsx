@@ -1,12 +1,13 @@
 import { say } from '@bright-sprout/words/classes';
+import { allOf } from '@bright-sprout/words/say';
 import type { MovedPlan } from '@bright-sprout/contract/classes';
 import type { MovedDay } from '@bright-sprout/core/calendar';
 import { TASK_WORDS } from '@bright-sprout/core/words';
 import { Link } from 'react-router';
 import { shortDay } from '../shared/ui/index.ts';
 
-/** Days of one plan that are listed; the others are counted. */
-const MOST = 6;
+/** Days of one task that are named; the others are counted. */
+const MOST = 4;
 
 /** The plans whose days followed those of their class, each with what changed. */
 export function MovedPlans({ plans }: { plans: readonly MovedPlan[] }) {
@@ -21,10 +22,9 @@ export function MovedPlans({ plans }: { plans: readonly MovedPlan[] }) {
             {offClassDay.map((what) => (
               <li key={what}>{say('ownDayOff', { what })}</li>
             ))}
-            {moved.slice(0, MOST).map((day) => (
-              <li key={`${day.task} ${day.from} ${day.to}`}>{movedText(day)}</li>
-            ))}
-            {moved.length > MOST && <li>{say('andMoreDays', { count: moved.length - MOST })}</li>}
+            {[...new Set(moved.map(({ task }) => task))].flatMap((task) =>
+              linesOf(moved.filter((day) => day.task === task)).map((line) => <li key={line}>{line}</li>),
+            )}
           </ul>
         </section>
       ))}
@@ -32,10 +32,25 @@ export function MovedPlans({ plans }: { plans: readonly MovedPlan[] }) {
   );
 }
 
-function movedText({ task, from, to }: MovedDay): string {
-  const words = TASK_WORDS[task];
-  if (from && to) return say('dayMoved', { task: words, from: shortDay(from), to: shortDay(to) });
-  return from
-    ? say('dayWent', { task: words, from: shortDay(from) })
-    : say('dayCame', { task: words, to: shortDay(to ?? '') });
+/** What happened to the days of one task: those that moved, those that went, those that came. */
+function linesOf(days: readonly MovedDay[]): string[] {
+  const [first] = days;
+  if (!first) return [];
+  const task = TASK_WORDS[first.task];
+  const moved = days.flatMap(({ from, to }) =>
+    from && to ? [say('dayMoved', { from: shortDay(from), to: shortDay(to) })] : [],
+  );
+  const went = days.flatMap(({ from, to }) => (from && !to ? [shortDay(from)] : []));
+  const came = days.flatMap(({ from, to }) => (to && !from ? [shortDay(to)] : []));
+  return [
+    ...(moved.length > 0 ? [say('daysMoved', { task, days: listed(moved) })] : []),
+    ...(went.length > 0 ? [say('daysWent', { task, days: listed(went) })] : []),
+    ...(came.length > 0 ? [say('daysCame', { task, days: listed(came) })] : []),
+  ];
+}
+
+function listed(days: readonly string[]): string {
+  const more = days.length - MOST;
+  if (more <= 0) return allOf(days);
+  return say('andMoreDays', { days: days.slice(0, MOST).join(', '), count: more });
 }

@@ -1,12 +1,13 @@
 export default {
   plansFollowTheseDays:
     'Plans of this class that are not finished follow these days. A plan’s check tells you if its sowing or lesson falls on a day without class.',
-  planFollowed: '{question}: these days changed.',
-  planFollowedAlike: '{question}: no day had to change.',
-  dayMoved: '{task}: {from} is now {to}',
-  dayWent: '{task}: not on {from} any more',
-  dayCame: '{task}: also on {to}',
-  andMoreDays: '{count, plural, one {and # more day} other {and # more days}}',
+  planFollowed: '“{question}” has other days now.',
+  planFollowedAlike: '“{question}” follows. None of its days had to change.',
+  daysMoved: '{task}: {days}',
+  dayMoved: '{from} is now {to}',
+  daysWent: '{task}: no longer on {days}',
+  daysCame: '{task}: also on {days}',
+  andMoreDays: '{days} and {count, plural, one {# more day} other {# more days}}',
   ownDayOff:
     '{what, select, sowing {Sowing falls on a day without class. Choose another in the plan.} other {The lesson falls on a day without class. Choose another in the plan.}}',
   wereYouInvited: 'Invited by a colleague? Type the code',

@@ -227,6 +227,7 @@ export default tseslint.config(
       'core/src/design/crop-names.ts',
       'core/src/design/starting-crops.ts',
       'core/src/templates/starting-templates.ts',
+      'core/src/templates/further-templates.ts',
     ],
     rules: { 'no-restricted-syntax': 'off' },
   },

@@ -24,6 +24,8 @@ export interface ComparisonView extends Comparison {
   readonly readDays: readonly Day[];
   /** How many readings are set aside, up to the day; they are left out unless they were asked for. */
   readonly setAside: number;
+  /** Values are shares of the seeds sown, in %: units were sown with unlike numbers of seeds. */
+  readonly isShareOfSown: boolean;
   /** The groups by name, the order of their colours. */
   readonly names: readonly ComparedGroup[];
   /** At the level asked for. */

@@ -68,3 +68,4 @@ export {
   type UnitCurve,
 } from './types.ts';
 export { type BlockedUnit, blocksOf, plannedBlocks } from './container-blocks.ts';
+export { areSownUnlike, sharesOfSown } from './shares-of-sown.ts';

@@ -43,6 +43,7 @@ export {
   roundedText,
   summaryStyle,
   type ValueStyle,
+  comparedStyle,
   variableStyle,
 } from './value-style.ts';
 export {

@@ -44,6 +44,14 @@ export function variableStyle(variable: {
   }
 }
 
+/** How values of a variable are written where it is compared: counts of seeds as shares, where unlike numbers were sown. */
+export function comparedStyle(
+  variable: Parameters<typeof variableStyle>[0],
+  { isShareOfSown }: { readonly isShareOfSown: boolean },
+): ValueStyle {
+  return isShareOfSown ? { kind: 'number', unit: '%', name: variable.name } : variableStyle(variable);
+}
+
 /** How a figure that sums up a unit is written, from how its values are. */
 export function summaryStyle(style: ValueStyle, summary: Summary): ValueStyle {
   if (summary === 'day' || summary === 'final') return style;

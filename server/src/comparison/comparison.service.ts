@@ -16,11 +16,13 @@ import {
   growthPart,
   teamsPart,
   treatmentsPart,
+  areSownUnlike,
+  sharesOfSown,
 } from '@bright-sprout/core/comparison';
 import { scoresOf } from '@bright-sprout/core/design';
 import { lastDayMostRead, type ReadingFact, type UnitDay, unitDays } from '@bright-sprout/core/growth';
 import { calendarDay } from '@bright-sprout/core/shared';
-import { comparisonWords, countingWords, summaryStyle, variableStyle } from '@bright-sprout/core/words';
+import { comparedStyle, comparisonWords, countingWords, summaryStyle } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { notFound } from '../shared/index.ts';
 import {
@@ -51,13 +53,15 @@ export class ComparisonService {
     const { variable, sowOn, all, design } = facts;
     if (variable === undefined) throw notFound();
     const readDays = [...new Set(facts.readings.map((reading) => reading.day))].sort();
-    const findings = unitDays(facts.readings);
+    const isShareOfSown = variable.name === 'seeds up' && areSownUnlike(design.units);
+    const compared = isShareOfSown ? sharesOfSown(facts.readings, design.units) : facts.readings;
+    const findings = unitDays(compared);
     const day =
       query.day === undefined
         ? (lastDayMostRead(findings, facts.units.length) ?? sowOn)
         : calendarDay(query.day);
     const sorted = grouped(design, by);
-    const readings = query.per === 'per_pot' ? unitDays(perPot(facts.readings, design)) : findings;
+    const readings = query.per === 'per_pot' ? unitDays(perPot(compared, design)) : findings;
     const comparison = compareTreatments({
       treatments: sorted.groups,
       units: sorted.units,
@@ -73,21 +77,26 @@ export class ComparisonService {
     const words = comparisonWords({
       comparison,
       treatments: sorted.groups,
-      style: summaryStyle(variableStyle(variable), comparison.summary),
+      style: summaryStyle(comparedStyle(variable, { isShareOfSown }), comparison.summary),
       level: query.level ?? '11-13',
     });
     return {
       ...comparison,
       ...EMPTY,
-      ...partsView(parts, { comparison, known: facts, sorted, variable, all, query }),
+      ...partsView(parts, { comparison, known: facts, sorted, variable, all, query, isShareOfSown }),
       design: parts.size > 0 ? { factors: design.factors, treatments: design.treatments } : null,
       variableId: variable.id,
       readDays,
+      isShareOfSown,
       setAside: facts.setAsideDays.filter((aside) => aside <= day).length,
       names: sorted.groups,
       words: {
         ...words,
-        counting: [countingWords(comparison, facts.plantRule), ...overLevels(facts, query)].join(' '),
+        counting: [
+          countingWords(comparison, isOfPlants(variable) ? facts.plantRule : null),
+          ...(isShareOfSown ? [say('sharesOfTheSeedsSown')] : []),
+          ...overLevels(facts, query),
+        ].join(' '),
       },
     };
   }
@@ -106,10 +115,11 @@ interface PartsInput {
   readonly variable: ComparedVariable;
   readonly all: readonly AnyReading[];
   readonly query: ComparisonQuery;
+  readonly isShareOfSown: boolean;
 }
 
 function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Partial<ComparisonView> {
-  const { comparison, known, sorted, variable, all, query } = input;
+  const { comparison, known, sorted, variable, all, query, isShareOfSown } = input;
   const { design, packetRate } = known;
   const histories = unitDays(upOrNot(all));
   const isUp = new Map(
@@ -118,6 +128,7 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
       history.some((finding) => finding.day <= comparison.day && finding.state === 'emerged'),
     ]),
   );
+  const own = all.filter((reading) => reading.variable === variable.name);
   const stage = scoresOf('stage');
   return {
     ...(parts.has('treatments')
@@ -146,14 +157,15 @@ function partsView(parts: ReadonlySet<ComparisonPart>, input: PartsInput): Parti
       : {}),
     ...(parts.has('teams')
       ? {
-          teams: teamsPart(
-            comparison,
-            design,
-            all.filter((reading) => reading.variable === variable.name),
-          ),
+          teams: teamsPart(comparison, design, isShareOfSown ? sharesOfSown(own, design.units) : own),
         }
       : {}),
   };
+}
+
+/** Values of plants, of which a rule says which one is read; a count of seeds or a cover is of the whole unit. */
+function isOfPlants({ name }: ComparedVariable): boolean {
+  return name !== 'seeds up' && name !== 'green cover';
 }
 
 /** Says what a sorting by one of several factors takes together. */

@@ -78,6 +78,31 @@ describe('a comparison', () => {
     expect(rates.words.headline).toContain('a day');
   });
 
+  test('dishes sown with unlike numbers of seeds are compared by shares', async () => {
+    const head =
+      'question,unit,treatment,control,seeds_sown,sown,observed,variable,state,value,unit_of_measure';
+    const up = { plain: [20, 21, 19, 20], salty: [16, 17, 15, 16] };
+    const rows = Object.entries(up).flatMap(([name, counts], group) =>
+      counts.map(
+        (count, at) =>
+          `Dishes?,${group * 4 + at + 1},${name},${group === 0 ? 'yes' : 'no'},${group === 0 ? 25 : 20},${SOWN},${addDays(SOWN, 9)},seeds up,up,${count},seeds`,
+      ),
+    );
+    const id = uuid();
+    const file = { fileName: 'dishes.csv', ...(await sendFile(teacher, [head, ...rows].join('\n'))) };
+    await teacher.put(`/api/files/${id}`).send(file).expect(200);
+    const { body } = await teacher.get(`/api/experiments/${id}/comparison`).expect(200);
+    const view = body as ComparisonView;
+    expect(view.isShareOfSown).toBe(true);
+    expect(view.groups.map(({ description }) => description.mean)).toEqual(
+      [80, 80].map((value) => ({ defined: true, value: expect.closeTo(value, 8) })),
+    );
+    expect(view.pairs[0]?.test).toMatchObject({ defined: true, value: { p: expect.closeTo(1, 6) } });
+    expect(view.words.headline).not.toMatch(/fewer|more seeds/);
+    expect(view.words.counting).toContain('share of the seeds sown');
+    expect(view.words.counting).not.toContain('plant');
+  });
+
   test('with and without what was set aside', async () => {
     const id = await open('Aside?');
     const readings = (await teacher.get(`/api/experiments/${id}/readings`)).body as {

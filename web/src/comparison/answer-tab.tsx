@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/comparison';
-import { groupsOn } from '@bright-sprout/core/comparison';
+import { groupsOn, sharesOfSown } from '@bright-sprout/core/comparison';
 import { isCalendarDay } from '@bright-sprout/core/shared';
 import { Suspense, useDeferredValue, useMemo } from 'react';
 import { Charts } from '../shared/charts/index.ts';
@@ -101,7 +101,11 @@ function AnswerCharts({ shown }: { shown: ShownComparison }) {
 function useScrubbed({ comparison, groups }: ShownComparison): ShownComparison['comparison'] {
   const { experiment, readings, day } = useExperiment();
   const { variable, rule, summary, groupBy, per } = useChoices();
-  const findings = useMemo(() => findingsOf(readings, variable.id), [readings, variable]);
+  const { isShareOfSown } = comparison;
+  const findings = useMemo(
+    () => findingsOf(isShareOfSown ? sharesOfSown(readings, experiment.units) : readings, variable.id),
+    [readings, variable, isShareOfSown, experiment.units],
+  );
   return useMemo(() => {
     const canBeMade = groupBy === 'treatment' && summary === 'day' && per === 'as_read';
     if (comparison.day === day || !canBeMade || !isCalendarDay(day)) return comparison;

@@ -1,12 +1,18 @@
 import type { ComparisonPart, ComparisonQuery, ComparisonView } from '@bright-sprout/contract/comparison';
 import type { VariableView } from '@bright-sprout/contract/plans';
 import type { ComparedGroup, GroupBy, NotUpRule, Summary } from '@bright-sprout/core/comparison';
-import { comparisonWords, type ReadingLevel, summaryStyle, type ValueStyle } from '@bright-sprout/core/words';
+import {
+  comparedStyle,
+  comparisonWords,
+  type ReadingLevel,
+  summaryStyle,
+  type ValueStyle,
+} from '@bright-sprout/core/words';
 import { replaceEqualDeep, useQuery } from '@tanstack/react-query';
 import { createContext, useContext, useEffect, useMemo, useState } from 'react';
 import type { ShownGroup } from '../shared/charts/index.ts';
 import { comparisonQuery } from '../shared/api/index.ts';
-import { styleOf, useExperiment } from '../shared/experiment/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
 
 /** What is compared and how: the choices beside the layout, the same for every tab. */
 export interface CompareChoices {
@@ -88,7 +94,7 @@ export function useComparison(
     if (!same) return undefined;
     const data = same;
     const styles = new Map(experiment.treatments.map((treatment) => [treatment.id, treatment.style]));
-    const readStyle = styleOf(variable);
+    const readStyle = comparedStyle(variable, data);
     const style = summaryStyle(readStyle, data.summary);
     const words = comparisonWords({ comparison: data, treatments: data.names, style, level });
     return {

@@ -95,6 +95,8 @@ export default {
   brightSprout: 'Bright Sprout',
   studentsReadOnTheDayItselfAnd: 'Students read on the day itself, and today is {day}. Ask your teacher.',
   youCanPutRightWhatYouRead: 'You can put right what you read yourself today.',
+  sharesOfTheSeedsSown:
+    'Pots were sown with different numbers of seeds, so the share of the seeds sown is compared, in %.',
   allLevelsOfAreTakenTogetherHere:
     'All levels of {others} are taken together here: see Treatments for whether they work together.',
   sown: 'sown {format}',

@@ -107,6 +107,7 @@ export function compared(by: 'treatment' | 'factor-0' = 'treatment'): Comparison
     names: groups,
     words: { ...words, counting: 'Each pot counts once.' },
     design: { factors: DESIGN.factors, treatments: DESIGN.treatments },
+    isShareOfSown: false,
     treatments: treatmentsPart(
       comparison,
       DESIGN,

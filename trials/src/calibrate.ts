@@ -111,7 +111,7 @@ ${claims}
 
 ## Other claims with nothing to find
 
-Each by itself, at 5 in 100; several classes by all their differences together.
+Counts and classes at 5 in 100, several classes by all their differences together; what stands beside the answer at half of 1 in 100; a whole page by anything that it tells as found.
 
 ${others}
 

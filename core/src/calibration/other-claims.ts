@@ -4,8 +4,11 @@ import {
   growthPart,
   type StudyRun,
   studyPart,
+  teamsPart,
+  treatmentsPart,
+  verdictBeside,
 } from '../comparison/index.ts';
-import { shareInPot } from '../design/index.ts';
+import { dealtUnits, shareInPot } from '../design/index.ts';
 import { type ReadingFact, unitDays } from '../growth/index.ts';
 import {
   addDays,
@@ -37,6 +40,8 @@ export const FALSE_CLAIMS: readonly OtherClaim[] = [
   claim('a share unlike the packet’s 70 %, 8 pots of 5 seeds', unlikePacket(8, 5, 0.7)),
   claim('a share unlike the packet’s 90 %, 8 pots of 5 seeds', unlikePacket(8, 5, 0.9)),
   claim('a share unlike the packet’s 70 %, 24 pots of 1 seed', unlikePacket(24, 1, 0.7)),
+  claim('the whole page, 2 treatments of 8 pots, 4 teams', pageTells({ levels: [2], pots: 8 }, 4)),
+  claim('the whole page, 4 treatments of 6 pots, 6 teams', pageTells({ levels: [4], pots: 6 }, 6)),
   claim('2 treatments over 3 classes of 4 pots each', classesDiffer(2, 3, 4)),
   claim('3 treatments over 3 classes of 4 pots each', classesDiffer(3, 3, 4)),
   claim('3 treatments over 5 classes of 2 pots each', classesDiffer(3, 5, 2)),
@@ -127,7 +132,47 @@ function speedDiffers(situation: Situation): (chance: RandomGenerator) => boolea
       packetRate: null,
       isLength: true,
     });
-    return speed.defined ? speed.value.p < ALPHA : undefined;
+    return speed.defined ? verdictBeside(speed.value) === 'found' : undefined;
+  };
+}
+
+/** Whether anything at all is told as found: the answer, or what stands beside it. */
+function pageTells(situation: Situation, teams: number): (chance: RandomGenerator) => boolean {
+  return (chance) => {
+    const plain = designOf(situation);
+    const turns = dealtUnits(
+      plain.units.map(({ treatmentId }) => treatmentId),
+      teams,
+    );
+    const design = {
+      ...plain,
+      units: plain.units.map((unit, at) => ({ ...unit, team: `team ${turns[at]}` })),
+    };
+    const ids = design.units.map(({ id }) => id);
+    const histories = upHistories(ids, 0.85, chance);
+    const isUp = new Set(histories.flatMap(({ unitId, state }) => (state === 'emerged' ? [unitId] : [])));
+    const readings = ids.map((unitId): ReadingFact & { observer: string } => ({
+      ...{ unitId, day: DAY, observer: 'a' },
+      ...(isUp.has(unitId)
+        ? { state: 'emerged', value: heightOf(chance) }
+        : { state: 'not_emerged', value: null }),
+    }));
+    const { units, comparison } = compared(situation, readings);
+    const { share, speed } = emergencePart(comparison, design, units, {
+      ...{ histories: unitDays(histories), counts: null, packetRate: null, isLength: true },
+    });
+    const { assumptions } = treatmentsPart(comparison, design, new Map(), 'II');
+    const beside = [
+      speed,
+      teamsPart(comparison, design, readings).test,
+      assumptions.normal,
+      assumptions.spread,
+    ];
+    return (
+      isTold(comparison) ||
+      (share.defined && verdictBeside(share.value, true) === 'found') ||
+      beside.some((test) => test.defined && verdictBeside(test.value) === 'found')
+    );
   };
 }
 
@@ -150,7 +195,7 @@ function unlikePacket(
       packetRate: rate,
       isLength: true,
     }).groups;
-    return group?.againstPacket.defined ? group.againstPacket.value.p < ALPHA : undefined;
+    return group?.againstPacket.defined ? verdictBeside(group.againstPacket.value) === 'found' : undefined;
   };
 }
 

@@ -43,7 +43,7 @@ export interface EmergencePart {
   readonly units: readonly (Emergence & { readonly groupId: string })[];
   /** Waiting times, those not up as waiting: it answers to the share that came up and to when alike. */
   readonly logRank: TestOutcome;
-  /** Whether the share of pots that came up differs. */
+  /** Whether the share that came up differs: of the pots, or where seeds were counted of the seeds in each pot. */
   readonly share: TestOutcome;
   /** Whether those that came up did so on other days. */
   readonly speed: TestOutcome;
@@ -119,17 +119,41 @@ export function emergencePart(
     groups,
     units: found,
     logRank: chiSquareLine('log_rank', logRank(waits)),
-    share: evenlyShared(
-      comparison.groups.map(({ groupId }) => {
-        const own = found.filter((one) => one.groupId === groupId && !one.isLost);
-        const up = own.filter((one) => one.upAt !== null).length;
-        return [up, own.length - up];
-      }),
-    ),
+    share:
+      counting === 'seeds'
+        ? seedShares(comparison, units, sown, source)
+        : evenlyShared(
+            comparison.groups.map(({ groupId }) => {
+              const own = found.filter((one) => one.groupId === groupId && !one.isLost);
+              const up = own.filter((one) => one.upAt !== null).length;
+              return [up, own.length - up];
+            }),
+          ),
     speed: speedTest(waits),
     packetRate,
     seedsSharePots: design.units.some((unit) => (unit.seedsSown ?? 1) > 1),
   };
+}
+
+/** The share of its seeds that came up in each pot, by its ranks shuffled between the groups. */
+function seedShares(
+  { groups }: Comparison,
+  units: readonly ComparedUnit[],
+  sown: ReadonlyMap<string, Design['units'][number]>,
+  source: ReadonlyMap<string, readonly UnitDay[]>,
+): TestOutcome {
+  const shares = groups.map(({ groupId }) =>
+    units.flatMap(({ id, groupId: own }) => {
+      const seeds = sown.get(id)?.seedsSown ?? 0;
+      const history = source.get(id);
+      return own === groupId && history && seeds > 0 ? [upIn(history) / seeds] : [];
+    }),
+  );
+  if (shares.flat().length === 0) return notDefined('no_seed_count');
+  if (shares.every((group) => group.length < 2)) return notDefined('seeds_share_pots');
+  const found = shuffledRanks(shares, SPEED_SEED);
+  if (!found.defined && found.reason === 'no_spread') return notDefined('all_alike');
+  return lineOf(found, ({ p, h }) => testLine('ranks_shuffled', p, h));
 }
 
 /** Days of coming up compared by their ranks, shuffled between the groups. */

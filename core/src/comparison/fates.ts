@@ -1,5 +1,5 @@
 import type { UnitDay } from '../growth/index.ts';
-import { type CalendarDay, NO_SHOW_REASONS } from '../shared/index.ts';
+import { type CalendarDay, NO_SHOW_REASONS, notDefined } from '../shared/index.ts';
 import { ALPHA, fisherExact } from '../statistics/index.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
 import type { ComparedGroup, ComparedUnit, Fate, Fates } from './types.ts';
@@ -58,11 +58,29 @@ function reasonsOf(units: readonly ComparedUnit[], day: CalendarDay): Fate['reas
 
 /** Whether chance could have shared out the one and the other between the groups so. */
 export function evenlyShared(table: readonly (readonly number[])[]): TestOutcome {
-  return lineOf(fisherExact(table), (p) => testLine('fisher_exact', p));
+  const exact = fisherExact(table);
+  if (!exact.defined && exact.reason === 'one_category') return notDefined('all_alike');
+  return lineOf(exact, (p) => testLine('fisher_exact', p));
 }
 
 /** Two questions beside the one on values: together they add little to the 5 % that it is held to. */
 const FATE_ALPHA = ALPHA / 4;
+
+/**
+ * What a page says beside its answer and the fates of its pots (days of coming up, teams, the packet, how values are
+ * spread) is found only below this, so that with nothing to find the page as a whole is wrong in at most 8 of 100; up to 5 %
+ * it is something to look into.
+ */
+const BESIDE_ALPHA = ALPHA / 10;
+
+/** How sure a claim is that stands beside the answer: found, something to look into, or neither. */
+export type BesideVerdict = 'found' | 'look' | 'open';
+
+/** How sure a claim beside the answer is; one of how many came up or died is held to the bar of the fates. */
+export function verdictBeside({ p }: { readonly p: number }, isFate = false): BesideVerdict {
+  if (p < (isFate ? FATE_ALPHA : BESIDE_ALPHA)) return 'found';
+  return p < ALPHA ? 'look' : 'open';
+}
 
 /** True when chance alone would hardly ever share out the dead, or those that came up, as unevenly. */
 export function isClearFate(test: TestOutcome): boolean {

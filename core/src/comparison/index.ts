@@ -42,7 +42,7 @@ export {
   type UpShares,
 } from './treatments-part.ts';
 export type { CellMean, DoseResponse, FactorialPart } from './factorial-part.ts';
-export { isClearFate } from './fates.ts';
+export { type BesideVerdict, isClearFate, verdictBeside } from './fates.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';
 export {

@@ -6,6 +6,7 @@ import {
   type DesignUnit,
   dunnettLeaving,
   fitDesign,
+  permutationTest,
   type FittedDesign,
   studentizedRangeLeaving,
   tForInterval,
@@ -47,7 +48,9 @@ export function pairsBy(
   const filled = groups.filter((group) => group.points.length > 0).length;
   const judge = fit.defined
     ? familyOf(fit.value, groups, structure, control, filled, times)
-    : (): Outcome<PairTest> => fit;
+    : fit.reason === 'no_spread'
+      ? shuffledFamily(groups, control, times)
+      : (): Outcome<PairTest> => fit;
   return groups.flatMap((one, index) =>
     groups.slice(index + 1).map((other) => {
       const swap = other.groupId === control && one.groupId !== control;
@@ -114,6 +117,33 @@ function familyOf(
     }
     const p = studentizedRangeSurvival(size * Math.SQRT2, filled, df);
     return made('tukey_kramer', p, studentizedRangeLeaving(tail, filled, df) / Math.SQRT2);
+  };
+}
+
+const SHUFFLE_SEED = 1935;
+
+/**
+ * Judges pairs where the pots of each treatment all have one value, so that there is no spread to judge by: labels are
+ * shuffled, and p allows by Bonferroni (1936) for the pairs with the control, or for all where there is none.
+ */
+function shuffledFamily(
+  groups: readonly TreatmentGroup[],
+  control: string | undefined,
+  times: number,
+): (first: TreatmentGroup, second: TreatmentGroup) => Outcome<PairTest> {
+  const filled = groups.filter((group) => group.points.length > 1).length;
+  const pairs = control === undefined ? (filled * (filled - 1)) / 2 : filled - 1;
+  return (first, second) => {
+    if (first.points.length < 2 || second.points.length < 2) return notDefined('group_too_small');
+    const [one, other] = [first, second].map((group) => group.points.map((point) => point.value));
+    const found = permutationTest(one ?? [], other ?? [], SHUFFLE_SEED);
+    if (!found.defined) return found;
+    const { p, difference, isExact } = found.value;
+    return defined({
+      ...{ difference, interval: null, t: null, df: null },
+      p: Math.min(1, p * Math.max(1, pairs) * times),
+      method: isExact ? 'permutation_exact' : 'permutation_drawn',
+    });
   };
 }
 

@@ -8,6 +8,7 @@ export type UndefinedReason =
   | 'first_reading'
   | 'reference_is_zero'
   | 'one_category'
+  | 'all_alike'
   | 'nothing_germinates'
   | 'too_many_needed'
   | 'kinds_differ'

@@ -9,7 +9,9 @@ import type {
   TeamsPart,
   TestOutcome,
   TreatmentsPart,
+  BesideVerdict,
 } from '../comparison/index.ts';
+import { verdictBeside } from '../comparison/index.ts';
 import { type Agreement, ALPHA } from '../statistics/index.ts';
 import { outOfHundred, pText } from './luck-words.ts';
 import type { ReadingLevel } from './reading-level.ts';
@@ -39,6 +41,23 @@ function verdict(test: TestOutcome, level: ReadingLevel, clear: string, open: st
   if (level === '5-7') return `${said}.`;
   if (level === '14+') return `${said} (${pText(p)}).`;
   return say('luckAloneWouldMakeDifferencesLike', { said, outOfHundred: outOfHundred(p) });
+}
+
+/** A claim that stands beside the answer, in the words of how sure it is. */
+function beside(
+  test: TestOutcome,
+  level: ReadingLevel,
+  said: Record<BesideVerdict, string>,
+  isFate = false,
+): string {
+  if (!test.defined) return `${said.open} (${undefinedWords(test.reason)}).`;
+  const verdict = verdictBeside(test.value, isFate);
+  if (level === '5-7') return `${said[verdict]}.`;
+  if (level === '14+') return `${said[verdict]} (${pText(test.value.p)}).`;
+  return say('luckAloneWouldMakeDifferencesLike', {
+    said: said[verdict],
+    outOfHundred: outOfHundred(test.value.p),
+  });
 }
 
 /** An end farther above the tallest pot than this is a guess that no pot bears out. */
@@ -96,16 +115,24 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
   const lines = part.groups.flatMap(({ groupId, counted, indices, waiting }) => {
     const name = groups.find(({ id }) => id === groupId)?.name ?? '';
     const said = { name, what: counted, hasSown: indices.sown === null ? 'no' : 'yes', sown: indices.sown };
-    if (indices.up === 0) return [say('nothingUpYet', said)];
+    const own = part.units.filter((unit) => unit.groupId === groupId);
+    if (indices.up === 0) {
+      const isAllLost = own.length > 0 && own.every((unit) => unit.isLost);
+      return [isAllLost ? say('lostBeforeUp', said) : say('nothingUpYet', said)];
+    }
     const { first } = indices;
     const { median } = waiting;
+    // A day by which half are up is one of pots that were seen up, not of pots that were given up, nor of seeds.
+    const isHalfUp = 2 * own.filter((unit) => unit.upAt !== null).length >= own.length;
+    const isOfPots = counted === 'pots' || !part.seedsSharePots;
+    const half = !isOfPots || level === '5-7' ? 'unsaid' : median.defined && isHalfUp ? 'reached' : 'open';
     return [
       say('up', {
         ...said,
         up: indices.up,
         hasFirst: first.defined ? 'yes' : 'no',
         first: first.defined ? first.value : null,
-        half: level === '5-7' ? 'unsaid' : median.defined ? 'reached' : 'open',
+        half,
         median: median.defined ? Number(median.value.toFixed(1)) : null,
       }),
     ];
@@ -114,9 +141,22 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
   if (part.groups.length > 1 && level !== '5-7' && isAnyUp) {
     lines.push(
       ...[
-        verdict(part.share, level, say('howManyCameUpDiffersBetweenThe'), say('howManyCameUpCannotBeTold')),
-        verdict(part.speed, level, say('ofThoseThatCameUpSomeTreatments'), say('ofThoseThatCameUpThesePots')),
-      ].flat(),
+        beside(
+          part.share,
+          level,
+          {
+            found: say('howManyCameUpDiffersBetweenThe'),
+            look: say('howManyCameUpMayDiffer'),
+            open: say('howManyCameUpCannotBeTold'),
+          },
+          true,
+        ),
+        beside(part.speed, level, {
+          found: say('ofThoseThatCameUpSomeTreatments'),
+          look: say('someTreatmentsMayHaveBeenEarlier'),
+          open: say('ofThoseThatCameUpThesePots'),
+        }),
+      ],
     );
   }
   const waiting = part.units.filter((unit) => unit.upAt === null && !unit.isLost).length;
@@ -155,10 +195,10 @@ export function treatmentsWords(
   }
   if (level === '5-7' || level === '8-10') return lines;
   const { normal, spread } = part.assumptions;
-  if (normal.defined && normal.value.p < ALPHA) {
+  if (normal.defined && verdictBeside(normal.value) === 'found') {
     lines.push(say('thePotsAreNotSpreadLikeA'));
   }
-  if (spread.defined && spread.value.p < ALPHA) {
+  if (spread.defined && verdictBeside(spread.value) === 'found') {
     lines.push(say('someTreatmentsVaryMoreThanOthers'));
   }
   if (part.up.isRough) lines.push(say('countsOfPotsAreSmallTrustFishers'));
@@ -170,7 +210,11 @@ export function teamsWords(part: TeamsPart, { style, level }: PartSpeech): strin
   const lines: string[] = [];
   if (part.teams.length > 1) {
     lines.push(
-      verdict(part.test, level, say('teamsReadPotsTreatedTheSame'), say('thesePotsDoNotShowThatTeams')),
+      beside(part.test, level, {
+        found: say('teamsReadPotsTreatedTheSame'),
+        look: say('teamsMayReadDifferently'),
+        open: say('thesePotsDoNotShowThatTeams'),
+      }),
     );
   }
   const { agreement, plantSd, readingShare } = part;

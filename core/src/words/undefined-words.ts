@@ -10,6 +10,7 @@ const WORDS: Record<UndefinedReason, string> = {
   first_reading: say('firstReadingSoThereIsNoChange'),
   reference_is_zero: say('theReferenceIs0SoThereIs'),
   one_category: say('everythingIsInOnePlaceSoThere'),
+  all_alike: say('itWasTheSameInEveryPot'),
   nothing_germinates: say('noSeedOfThisPacketIsExpected'),
   too_many_needed: say('noSensibleNumberOfSeedsIsEnough'),
   needs_lengths: say('itNeedsTheLengthOnOneDay'),

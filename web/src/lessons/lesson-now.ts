@@ -1,4 +1,4 @@
-import type { EmergencePart } from '@bright-sprout/core/comparison';
+import { type EmergencePart, verdictBeside } from '@bright-sprout/core/comparison';
 import { isClassDay } from '@bright-sprout/core/calendar';
 import { levelAmount, stepsFromBright } from '@bright-sprout/core/design';
 import type { UnitDay } from '@bright-sprout/core/growth';
@@ -19,7 +19,6 @@ import {
   daysFromTo,
   toMillimetres,
 } from '@bright-sprout/core/shared';
-import { ALPHA } from '@bright-sprout/core/statistics';
 import type { ReadingLevel, ValueStyle } from '@bright-sprout/core/words';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
 import { useQuery } from '@tanstack/react-query';
@@ -86,7 +85,9 @@ function packetOf(part: EmergencePart | null | undefined, rate: number | null) {
   const [only, ...others] = part?.groups ?? [];
   if (!only || others.length > 0 || rate === null || !only.againstPacket.defined) return null;
   const { up, sown } = only.indices;
-  return sown === null ? null : { up, sown, rate, isUnlike: only.againstPacket.value.p < ALPHA };
+  return sown === null
+    ? null
+    : { up, sown, rate, isUnlike: verdictBeside(only.againstPacket.value) === 'found' };
 }
 
 /** Class days from the first reading to a day. */

@@ -22,6 +22,7 @@ export default {
     'the pots of a treatment all read the same, so there is no plant-to-plant spread to judge by',
   firstReadingSoThereIsNoChange: 'first reading, so there is no change yet',
   theReferenceIs0SoThereIs: 'the reference is 0, so there is no percentage',
+  itWasTheSameInEveryPot: 'it was the same in every pot',
   everythingIsInOnePlaceSoThere: 'everything is in one place, so there is nothing to line up with',
   noSeedOfThisPacketIsExpected: 'no seed of this packet is expected to come up',
   noSensibleNumberOfSeedsIsEnough: 'no sensible number of seeds is enough',
@@ -203,6 +204,13 @@ export default {
     '{name}: nothing up yet{hasSown, select, yes {, 0 of {sown} {what, select, seeds {seeds} other {pots}}} other {}}.',
   up: '{name}: {up}{hasSown, select, yes { of {sown}} other {}} {what, select, seeds {seeds} other {pots}} up{hasFirst, select, yes {, the first by day {first}} other {}}{half, select, reached {, half of the pots by day {median}} open {, fewer than half of the pots so far} other {}}.',
   howManyCameUpDiffersBetweenThe: 'How many came up differs between the treatments',
+  howManyCameUpMayDiffer:
+    'How many came up may differ between the treatments, which is something to look into',
+  someTreatmentsMayHaveBeenEarlier:
+    'Of those that came up, some treatments may have been earlier, which is something to look into',
+  teamsMayReadDifferently:
+    'Teams may read pots treated the same differently, which is something to look into',
+  lostBeforeUp: '{name}: died before anybody saw anything up.',
   howManyCameUpCannotBeTold: 'How many came up cannot be told apart here',
   ofThoseThatCameUpSomeTreatments: 'Of those that came up, some treatments were earlier',
   ofThoseThatCameUpThesePots: 'Of those that came up, these pots do not tell apart which were earlier',

@@ -1,0 +1,172 @@
+import { describe, expect, test } from '@jest/globals';
+import {
+  compareTreatments,
+  type Design,
+  type EmergencePart,
+  emergencePart,
+  grouped,
+  verdictBeside,
+} from '../comparison/index.ts';
+import { type ReadingFact, unitDays } from '../growth/index.ts';
+import { addDays, calendarDay, type RandomGenerator, randomGenerator } from '../shared/index.ts';
+import { comparisonWords, emergenceWords, READING_LEVELS } from './index.ts';
+
+const SOWN = calendarDay('2026-04-06');
+const DAY = addDays(SOWN, 14);
+const STYLE = { kind: 'length', scale: { unit: 'mm', step: 1 }, isHeight: true } as const;
+
+interface OddClass {
+  readonly design: Design;
+  readonly readings: readonly ReadingFact[];
+  /** Seeds up of each unit; `null` where nobody counts. */
+  readonly counts: readonly ReadingFact[] | null;
+}
+
+function designOf(pots: readonly number[], seedsSown: (unit: number) => number): Design {
+  const treatments = pots.map((_, at) => ({
+    ...{ id: `t${at}`, name: `Kind ${at + 1}`, isControl: at === 0, levels: [at], crop: 'Oat', plants: 1 },
+  }));
+  const owners = pots.flatMap((count, at) => Array<string>(count).fill(`t${at}`));
+  return {
+    factors: [
+      {
+        name: 'Kind',
+        levels: treatments.map(({ name, isControl }) => ({ name, isControl, amount: null })),
+      },
+    ],
+    treatments,
+    units: owners.map((treatmentId, at) => ({
+      ...{ id: `u${at}`, number: at + 1, treatmentId, sownOn: SOWN },
+      ...{ block: '', team: '', seedsSown: seedsSown(at) },
+    })),
+  };
+}
+
+/** Classes as odd as they come: single pots, none up, all dead, all alike, seeds counted or not. */
+function oddClass(chance: RandomGenerator): OddClass {
+  const pots = Array.from({ length: chance.integer(1, 4) }, () => chance.integer(1, 8));
+  const isCounted = chance.happens(0.4);
+  const seeds = isCounted ? chance.integer(2, 25) : 1;
+  const design = designOf(pots, () => seeds);
+  const rates = new Map(
+    design.treatments.map(({ id }) => [id, [0, 1, chance.integer(0, 100) / 100][chance.integer(0, 2)]!]),
+  );
+  const dying = new Map(design.treatments.map(({ id }) => [id, [0, 0, 1, 0.3][chance.integer(0, 3)]!]));
+  const isAlike = chance.happens(0.2);
+  const counts: ReadingFact[] = [];
+  const readings = design.units.flatMap(({ id, treatmentId }): ReadingFact[] => {
+    const upAt = chance.happens(rates.get(treatmentId)!) ? chance.integer(3, 13) : Infinity;
+    const diesAt = chance.happens(dying.get(treatmentId)!) ? chance.integer(4, 14) : Infinity;
+    return [4, 7, 10, 14].flatMap((age): ReadingFact[] => {
+      const day = addDays(SOWN, age);
+      if (age >= diesAt) return [{ unitId: id, day, state: 'dead', value: null }];
+      if (age < upAt) {
+        counts.push({ unitId: id, day, state: 'not_emerged', value: null });
+        return [{ unitId: id, day, state: 'not_emerged', value: null }];
+      }
+      counts.push({ unitId: id, day, state: 'emerged', value: chance.integer(1, seeds) });
+      const value = isAlike ? 50 + 10 * Number(treatmentId.slice(1)) : chance.integer(5, 90);
+      return [{ unitId: id, day, state: 'emerged', value }];
+    });
+  });
+  return { design, readings, counts: isCounted ? counts : null };
+}
+
+function pageOf({ design, readings, counts }: OddClass) {
+  const { groups, units } = grouped(design, 'treatment');
+  const comparison = compareTreatments({
+    ...{ treatments: groups, units, readings, day: DAY, rule: 'only_up', design },
+  });
+  const emergence = emergencePart(comparison, design, units, {
+    ...{
+      histories: unitDays(readings),
+      counts: counts && unitDays(counts),
+      packetRate: null,
+      isLength: true,
+    },
+  });
+  const lines = READING_LEVELS.map((level) => {
+    const words = comparisonWords({ comparison, treatments: groups, style: STYLE, level });
+    return {
+      level,
+      answer: [words.headline, ...words.others],
+      sure: words.howSure,
+      emergence: emergenceWords(emergence, { groups, style: STYLE, level }),
+    };
+  });
+  return { comparison, emergence, lines };
+}
+
+function lineOf(lines: readonly string[], name: string): string {
+  return lines.find((line) => line.startsWith(`${name}:`)) ?? '';
+}
+
+describe('no two sentences of a page contradict each other', () => {
+  test('over 80 odd classes, at every age', () => {
+    const chance = randomGenerator(4021);
+    for (let time = 0; time < 80; time += 1) {
+      const { comparison, emergence, lines } = pageOf(oddClass(chance));
+      for (const { level, answer, sure, emergence: said } of lines) {
+        const where = `class ${time}, ages ${level}`;
+        expect([where, [...answer, sure, ...said].join(' ')]).not.toEqual([
+          where,
+          expect.stringMatching(/NaN|Infinity|undefined|one place|line up with/),
+        ]);
+        for (const [at, fate] of comparison.fates.groups.entries()) {
+          const line = lineOf(said, `Kind ${at + 1}`);
+          const isAllDead = fate.looked > 0 && fate.dead.length === fate.looked;
+          if (isAllDead)
+            expect([where, line]).not.toEqual([where, expect.stringContaining('nothing up yet')]);
+          if (line.includes('half of the pots by day'))
+            expect(2 * upOf(emergence, fate.groupId)).toBeGreaterThanOrEqual(fate.looked);
+        }
+        expectOneBar(emergence, comparison.fates.up, said.join(' '), where);
+      }
+    }
+  });
+
+  test('five pots alike against five others alike: as rare as two of 252 arrangements', () => {
+    const design = designOf([5, 5], () => 1);
+    const readings = design.units.map(({ id, treatmentId }): ReadingFact => ({
+      ...{ unitId: id, day: DAY, state: 'emerged', value: treatmentId === 't0' ? 50 : 60 },
+    }));
+    const { comparison, lines } = pageOf({ design, readings, counts: null });
+    expect(comparison.pairs[0]!.test).toMatchObject({
+      defined: true,
+      value: { p: expect.closeTo(2 / 252, 10), method: 'permutation_exact' },
+    });
+    for (const { sure } of lines) expect(sure).not.toMatch(/cannot be judged/);
+  });
+
+  test('88 of 100 seeds against 39 of 100 in the same number of pots is something to look into', () => {
+    const design = designOf([4, 4], () => 25);
+    const up = [22, 23, 21, 22, 9, 11, 10, 9];
+    const counts = design.units.map(({ id }, at): ReadingFact => ({
+      ...{ unitId: id, day: DAY, state: 'emerged', value: up[at]! },
+    }));
+    const { emergence, lines } = pageOf({ design, readings: counts, counts });
+    expect(emergence.share).toMatchObject({ defined: true, value: { p: expect.closeTo(2 / 70, 6) } });
+    for (const { emergence: said } of lines.slice(1)) {
+      expect(said[0]).toMatch(/88 of 100 seeds up/);
+      expect(said[0]).not.toMatch(/half of the pots/);
+      expect(said.join(' ')).toMatch(/something to look into/);
+    }
+  });
+});
+
+function upOf(part: EmergencePart, groupId: string): number {
+  return part.units.filter((unit) => unit.groupId === groupId && unit.upAt !== null).length;
+}
+
+/** How many pots came up is told by one bar, whether it stands in the answer or beside it. */
+function expectOneBar(
+  part: EmergencePart,
+  up: { defined: boolean; value?: { p: number } },
+  said: string,
+  where: string,
+): void {
+  const isPots = part.groups.every(({ counted }) => counted === 'pots');
+  if (!isPots || !part.share.defined || !up.defined) return;
+  const verdict = verdictBeside(part.share.value, true);
+  if (said.includes('How many came up differs')) expect([where, verdict]).toEqual([where, 'found']);
+}

@@ -74,6 +74,43 @@ describe('a reading', () => {
     expect(await all()).toEqual(before);
   });
 
+  test('under the id of another is refused where only its state or what was read differs', async () => {
+    const plan = planOf(experiment, { alsoRead: ['leaves', 'stage'] });
+    const changed = (await teacher.put(`/api/experiments/${experiment.id}/plan`).send(plan).expect(200))
+      .body as ExperimentView;
+    const variable = (name: string) => changed.variables.find((one) => one.name === name)!.id;
+    const [state, read] = [uuid(), uuid()];
+    const dead = readingOf(experiment, 0, { state: 'dead', value: null });
+    await keep(state, dead).expect(200);
+    const leaves = {
+      variableId: variable('leaves'),
+      value: 3,
+      entered: '3',
+      unitOfMeasure: 'leaves',
+      precision: 1,
+    };
+    await keep(read, readingOf(experiment, 1, leaves)).expect(200);
+    const before = await all();
+    const answers = await Promise.all([
+      keep(state, { ...dead, state: 'removed' }),
+      keep(read, readingOf(experiment, 1, { ...leaves, variableId: variable('stage') })),
+    ]);
+    for (const { status } of answers) expect(status).toBeGreaterThanOrEqual(400);
+    expect(answers[0]!.body.code).toBe('id_in_use');
+    expect(await all()).toEqual(before);
+  });
+
+  test('of a stage does not make the experiment grow', async () => {
+    const plan = planOf(experiment, { alsoRead: ['stage'] });
+    const changed = (await teacher.put(`/api/experiments/${experiment.id}/plan`).send(plan).expect(200))
+      .body as ExperimentView;
+    const stage = changed.variables.find(({ name }) => name === 'stage')!;
+    const status = async () => (await teacher.get(`/api/experiments/${experiment.id}`)).body.status;
+    const scored = { variableId: stage.id, value: 1, entered: '1', unitOfMeasure: stage.unit, precision: 1 };
+    await keep(uuid(), readingOf(experiment, 0, scored)).expect(200);
+    expect(await status()).toBe('planted');
+  });
+
   test('of the same pot on the same day is a second reading, and both count', async () => {
     await keep(uuid(), readingOf(experiment, 0)).expect(200);
     await keep(uuid(), readingOf(experiment, 0, { value: 44 })).expect(200);

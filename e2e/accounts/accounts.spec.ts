@@ -58,7 +58,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await page.getByRole('link', { name: 'Mx Fennel' }).click();
   await expect(page.getByRole('heading', { name: 'Your account' })).toBeVisible();
   const email = /\S+@school\.example/.exec(await page.getByRole('main').innerText())?.[0] ?? '';
-  await page.getByLabel('Password now').fill('a long password');
+  await page.getByLabel('Current password').fill('a long password');
   await page.getByLabel('New password').fill('password1234');
   await expect(page.getByText(sayAccounts('guessedSoon'))).toBeVisible();
   await page.getByRole('button', { name: 'Change it' }).click();

@@ -8,7 +8,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByRole('link', { name: 'Classes' }).click();
   await page.getByRole('button', { name: 'Make this class' }).click();
   await expect(page.getByText('Name the class in up to 60 characters.')).toBeVisible();
-  await page.getByLabel('Class called').fill('5b');
+  await page.getByLabel('Class name').fill('5b');
   await page.getByLabel('Tue').uncheck();
   await page.getByRole('button', { name: 'Make this class' }).click();
   await expect(page.getByText(/and type [A-Z0-9]{6}/)).toBeVisible();
@@ -26,7 +26,7 @@ test('a class with a pasted roster gets teams by chance, and its pots evenly or 
   await page.getByRole('button', { name: 'Add them' }).click();
   await expect(page.getByRole('heading', { name: '6 students' })).toBeVisible();
   await page.getByLabel('How many teams').fill('3');
-  await page.getByRole('button', { name: 'Teams by chance' }).click();
+  await page.getByRole('button', { name: 'Make random teams' }).click();
   await expect(page.getByRole('heading', { name: '6 students, 3 teams' })).toBeVisible();
   await expect(page.locator('.team-names small')).toHaveText(['2', '2', '2']);
   await page.getByLabel('Display name of Ben').fill('Ada');

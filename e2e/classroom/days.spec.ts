@@ -58,7 +58,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
 
   // The tablet's clock stands at yesterday: what is read without network belongs there.
   await tablet.goto(`${origin}/join`);
-  await expect(tablet.getByRole('button', { name: /to read$/ })).toHaveCount(4);
+  await expect(tablet.getByRole('button', { name: /to do$/ })).toHaveCount(4);
   await tablet.waitForFunction(
     async () => (await navigator.serviceWorker.ready).active?.state === 'activated',
   );
@@ -90,7 +90,7 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await context.setOffline(false);
   await second.goto(`${origin}/join`);
   await expect(tablet.getByText(/waiting on this device/)).toHaveCount(0, { timeout: 30_000 });
-  await expect(tablet.getByRole('button', { name: /to read$/ })).toHaveCount(4);
+  await expect(tablet.getByRole('button', { name: /to do$/ })).toHaveCount(4);
   await second.close();
 
   await tablet.getByRole('button', { name: /^1 / }).click();

@@ -88,7 +88,7 @@ test('before anything has a height there are words, and no empty axes', async ({
   await expect(page.getByText(sayComparison('theCurvesBeginWithTheFirstValue'))).toBeVisible();
   await expect(page.locator('.figure')).toHaveCount(0);
   await page.getByRole('link', { name: 'To the shelf' }).click();
-  await page.getByRole('button', { name: 'Take “waiting” off the shelf' }).click();
+  await page.getByRole('button', { name: 'Remove “waiting”' }).click();
   await expect(page.getByText('Taken off the shelf.')).toBeVisible();
 });
 

@@ -322,7 +322,7 @@ test('six papers are made to take home, with no name of a child unless it is tic
     ['Certificates', /First sprout[\s\S]*Full record kept/],
     ['Note to families', /If a plant comes home[\s\S]*allergies/],
     ['Page for each week', /Name:[\s\S]*Draw what you see[\s\S]*The tallest/],
-    ['Wall chart', /A dot for each plant and day/],
+    ['Wall chart', /One dot for each plant and day/],
   ] as const) {
     await page.getByRole('button', { name: paper }).click();
     await expect(sheet).toContainText(words);

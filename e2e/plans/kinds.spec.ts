@@ -83,10 +83,10 @@ test('a packet test counts seeds, and what came up goes back into the packet', a
   await page.getByRole('radio', { name: /^Onion/ }).click();
   await page.getByRole('button', { name: 'A packet', exact: true }).click();
   await page.getByLabel('Packet called').fill('Old onions');
-  await page.getByLabel('Says it germinates').fill('120');
+  await page.getByLabel('Germination rate on the packet').fill('120');
   await page.getByRole('button', { name: 'Keep this packet' }).click();
   await expect(page.getByText('Give a percentage from 0 to 100.')).toBeVisible();
-  await page.getByLabel('Says it germinates').fill('80');
+  await page.getByLabel('Germination rate on the packet').fill('80');
   await page.getByRole('button', { name: 'Keep this packet' }).click();
   await expect(page.getByText('Expect 80 of 100 to come up')).toBeVisible();
 

@@ -131,7 +131,7 @@ test('leaving at once after typing loses nothing', async ({ teacher: page }) => 
 test('an experiment is taken off the shelf and put back', async ({ teacher: page }) => {
   await startPlan(page);
   await page.getByRole('link', { name: 'To the shelf' }).click();
-  await page.getByRole('button', { name: /off the shelf/ }).click();
+  await page.getByRole('button', { name: /^Remove “/ }).click();
   await page.getByRole('button', { name: 'Put it back' }).click();
   await page.reload();
   await expect(page.getByRole('link', { name: 'Does humming help oats?' })).toBeVisible();

@@ -30,7 +30,9 @@ test('sixty pots are typed down the sheet, with keys, corrections, fill down and
   await expectAccessible(page);
 
   await cell(1, 'height').fill('40');
-  await expect(page.getByText(/Is the point in the right place\? 4\.0 cm would fit\./)).toBeVisible();
+  await expect(
+    page.getByText(/Is the decimal point in the right place\? 4\.0 cm is more likely\./),
+  ).toBeVisible();
   await cell(1, 'height').fill('tall');
   await cell(1, 'height').press('Enter');
   await expect(page.locator('#note-0-0')).toBeVisible();

@@ -57,9 +57,9 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   const other = await colleague(browser, `${origin}${new URL(address).pathname}`, 'Ms Yarrow');
   await expect(other.getByText('Mx Fennel shares the class 5b and its experiments with you.')).toBeVisible();
   await expectAccessible(other);
-  await other.getByRole('button', { name: 'Take it' }).click();
+  await other.getByRole('button', { name: 'Accept' }).click();
   await expect(other.getByText('you may see it, and change nothing')).toBeVisible();
-  await expect(other.getByLabel('Class called')).toBeDisabled();
+  await expect(other.getByLabel('Class name')).toBeDisabled();
   await expect(other.getByLabel('Display name of Ada')).toBeDisabled();
   await expect(other.getByRole('button', { name: 'Remove this class' })).toHaveCount(0);
   await expect(other.getByText(/and type [A-Z0-9]{6}/)).toHaveCount(0);
@@ -72,7 +72,7 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await expect(other.getByRole('textbox', { name: 'Question' })).toBeDisabled();
   await expect(other.getByRole('button', { name: 'Copy this plan' })).toBeEnabled();
   await openStage(other, 'Record');
-  await expect(other.getByText('You may see this experiment, and not read in it.')).toBeVisible();
+  await expect(other.getByText('You can view this experiment but not add readings.')).toBeVisible();
   await other.goto(other.url().replace(/record.*/, 'pictures'));
   await expect(other.getByText('Nobody has marked the corners')).toBeVisible();
   await expect(other.getByRole('img', { name: /^Photo of/ })).toBeVisible();
@@ -125,7 +125,7 @@ test('a code is typed by hand, a wrong one is told, and a share that ended close
   await expectAccessible(other);
   await other.getByLabel(saySharing('typeTheCode')).fill(address);
   await other.getByRole('button', { name: 'Look at it' }).click();
-  await other.getByRole('button', { name: 'Take it' }).click();
+  await other.getByRole('button', { name: 'Accept' }).click();
   await expect(other.getByText('you may change it')).toBeVisible();
   await other.getByRole('link', { name: 'Shelf' }).click();
   await other.locator('.board h2 a').click();

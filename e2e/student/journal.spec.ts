@@ -111,10 +111,10 @@ test('a PIN is asked where the class wants it, and rulers are practised before r
   for (let turn = 0; turn < 5; turn += 1) {
     await expect(tablet.locator('.practice-ruler')).toBeVisible();
     await tablet.getByLabel(sayStudent('howLongIsTheStem')).fill('long');
-    await tablet.getByRole('button', { name: 'That is it' }).click();
+    await tablet.getByRole('button', { name: 'Check' }).click();
     await expect(tablet.locator('.field-problem')).toBeVisible();
     await tablet.getByLabel(sayStudent('howLongIsTheStem')).fill('9');
-    await tablet.getByRole('button', { name: 'That is it' }).click();
+    await tablet.getByRole('button', { name: 'Check' }).click();
     await expect(tablet.getByText(/^(Right:|It is)/)).toBeVisible();
     if (turn === 0) await expectAccessible(tablet);
     await tablet.getByRole('button', { name: 'Another ruler' }).click();
@@ -125,7 +125,7 @@ test('a PIN is asked where the class wants it, and rulers are practised before r
   await expect.poll(practised).toBe(5);
   await context.close();
   await follow(page, '/classes');
-  await expect(page.getByText(/On practice rulers this class is typically/)).toBeVisible();
+  await expect(page.getByText(/On practice rulers this class is usually/)).toBeVisible();
   await expect(page.getByLabel('PIN of Ada')).toHaveValue('2468');
   await expectAccessible(page);
 });

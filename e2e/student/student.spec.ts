@@ -64,7 +64,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await expect(tablet.getByRole('button', { name: '<b>Cy</b>' })).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByRole('button', { name: 'Ada' }).click();
-  await expect(tablet.getByRole('button', { name: /to read$/ })).toHaveCount(3);
+  await expect(tablet.getByRole('button', { name: /to do$/ })).toHaveCount(3);
   await expectAccessible(tablet);
 
   await tablet.getByRole('button', { name: /^1 / }).click();
@@ -96,7 +96,7 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await tablet.goto(`${origin}/join`);
   await tablet.getByRole('button', { name: 'Somebody else' }).click();
   await tablet.getByRole('button', { name: 'Ben' }).click();
-  await expect(tablet.getByRole('button', { name: /to read$/ })).toHaveCount(7);
+  await expect(tablet.getByRole('button', { name: /to do$/ })).toHaveCount(7);
   await tablet.getByRole('button', { name: 'Leave the class' }).click();
   await expect(tablet.getByLabel('Class code')).toBeVisible();
   await context.close();

@@ -59,7 +59,7 @@ export const test = base.extend<Tools>({
       password: 'a long password',
       timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
     });
-    await page.getByRole('heading', { name: 'An empty shelf, and a question' }).waitFor();
+    await page.getByRole('heading', { name: 'Start your first experiment' }).waitFor();
     await use(page);
   },
 });

@@ -20,7 +20,7 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     id: 'coffee-mustard',
     kind: 'one_factor',
     cropId: 'white-mustard',
-    question: 'Do coffee grounds in the mix feed white mustard or slow it?',
+    question: 'Do coffee grounds help white mustard grow, or slow it down?',
     about: 'One change in three steps, with a control. Quick: two and a half weeks.',
     days: 18,
     changes: {
@@ -40,7 +40,7 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     kind: 'one_factor',
     cropId: 'turnip',
     question: 'How deep is too deep for a turnip seed?',
-    about: 'Depth in three steps; what size has to do with it.',
+    about: 'Three sowing depths: how far can a small seed push up?',
     days: 16,
     changes: {
       factors: [
@@ -58,8 +58,8 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     id: 'cool-wheat',
     kind: 'one_factor',
     cropId: 'wheat',
-    question: 'Does wheat wait in a cold frame?',
-    about: 'Two places of different warmth: is the place one thing, or many?',
+    question: 'Does wheat wait in a cold frame until it is warmer?',
+    about: 'A warm and a cool place: but is warmth the only thing that differs?',
     days: 21,
     changes: {
       factors: [
@@ -160,7 +160,7 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     kind: 'packet_test',
     cropId: 'onion',
     question: 'Does an old packet of onions still keep its word?',
-    about: 'Count in, count up: a share with its margin, fed back into the packet.',
+    about: 'Count seeds in and seedlings up. You get the packet’s germination rate, with how sure it is.',
     days: 21,
     changes: { replicates: 10, seedsPerUnit: 10, plantsPerUnit: 10 },
   },
@@ -179,7 +179,7 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     id: 'mung-upside-down',
     kind: 'soil_free',
     cropId: 'mung-bean',
-    question: 'Do mung roots find down when their bag is turned round?',
+    question: 'Do mung bean roots still grow down when their bag is turned?',
     about: 'Roots behind a window pane; bags turned half way.',
     days: 10,
     changes: {
@@ -230,7 +230,7 @@ export const STARTING_TEMPLATES: readonly StartingTemplate[] = [
     id: 'oat-ruler-race',
     kind: 'challenge',
     cropId: 'oat',
-    question: 'Whose oat is first to look over the pencil pot?',
+    question: 'Whose oat is first to grow taller than the pencil pot?',
     about: 'Every child a plant, one mark to pass.',
     days: 21,
     changes: {

@@ -40,7 +40,7 @@ export function fateSentence(speech: ComparisonSpeech, which: 'dead' | 'up'): st
   const pots = say('potsWith', { share: first.share, first: first.name, had, by });
   if (others.length === 0) return `${pots}.`;
   const rest = allOf(others.map(({ share, name }) => say('with', { share, name })));
-  return say('potsAndOthers', { pots, othersCount: others.length, rest });
+  return say('potsAndOthers', { pots, rest });
 }
 
 /** How often luck alone would share out the dead, or those that came up, as unevenly. */

@@ -29,8 +29,8 @@ describe('figures in words', () => {
     [0.5, '5 in 10'],
     [0.03, '3 in 100'],
     [0.003, '1 in 200'],
-    [0.0001, 'as good as never'],
-    [0, 'as good as never'],
+    [0.0001, 'almost none'],
+    [0, 'almost none'],
   ])('a chance of %p is %p', (chance, words) => {
     expect(chanceText(chance)).toBe(words);
   });
@@ -147,7 +147,7 @@ describe('findings in words', () => {
   test.each([
     [
       ALL_FACTS.smallest_difference,
-      'With 5 pots each you would see only large differences: plants 46 % taller, about 5.0 cm',
+      'With 5 pots each you would see only large differences: plants 46% taller, about 5.0 cm',
     ],
     [ALL_FACTS.pots_stay_empty, 'About 1 pot is likely to stay empty'],
     [{ ...ALL_FACTS.pots_stay_empty, expected: 0.2 }, 'A pot may stay empty'],
@@ -169,7 +169,7 @@ describe('findings in words', () => {
 
   test('what is lined up is said with its figures', () => {
     const { detail } = findingWords(ALL_FACTS.lined_up, STYLE);
-    expect(detail).toContain('0.88 on a scale from 0 (mixed) to 1');
+    expect(detail).toContain('Here: 0.88.');
     expect(detail).toContain('1 in 100');
   });
 });

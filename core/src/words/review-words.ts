@@ -326,7 +326,7 @@ const LINED_UP_WORDS: Record<LinedUpWith, string> = {
 };
 
 function percent(share: number): string {
-  return `${Math.round(share * 100)} %`;
+  return `${Math.round(share * 100)}%`;
 }
 
 function countText(expected: number): string {

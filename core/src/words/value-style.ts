@@ -64,6 +64,11 @@ export function summaryStyle(style: ValueStyle, summary: Summary): ValueStyle {
     : { kind: 'derived', divisor, unit: say('aDay2', { unit }).trim(), places: 2 };
 }
 
+/** A figure with its unit: `6.4 pH`, `35%`. */
+function withUnit(figure: string, unit: string): string {
+  return unit.startsWith('%') ? `${figure}${unit}` : `${figure} ${unit}`.trim();
+}
+
 /** A computed figure (mean, difference) in words of its unit: `2.31 cm`, `1.5`, `6.42 pH`. */
 export function computedText(value: number, style: ValueStyle): string {
   switch (style.kind) {
@@ -73,9 +78,9 @@ export function computedText(value: number, style: ValueStyle): string {
     case 'score':
       return value.toFixed(1);
     case 'number':
-      return `${value.toFixed(2)} ${style.unit}`.trim();
+      return withUnit(value.toFixed(2), style.unit);
     case 'derived':
-      return `${(value / style.divisor).toFixed(style.places)} ${style.unit}`;
+      return withUnit((value / style.divisor).toFixed(style.places), style.unit);
   }
 }
 
@@ -138,7 +143,7 @@ export function readText(value: number, style: ValueStyle): string {
     case 'score':
       return style.scores[value - 1] ?? value.toFixed(1);
     case 'number':
-      return `${Number(value.toFixed(4))} ${style.unit}`.trim();
+      return withUnit(String(Number(value.toFixed(4))), style.unit);
     case 'derived':
       return computedText(value, style);
   }

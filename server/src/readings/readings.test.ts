@@ -96,7 +96,7 @@ describe('a reading', () => {
       keep(read, readingOf(experiment, 1, { ...leaves, variableId: variable('stage') })),
     ]);
     for (const { status } of answers) expect(status).toBeGreaterThanOrEqual(400);
-    expect(answers[0]!.body.code).toBe('id_in_use');
+    expect(answers[0].body.code).toBe('id_in_use');
     expect(await all()).toEqual(before);
   });
 

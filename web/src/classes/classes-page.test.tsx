@@ -25,7 +25,7 @@ function show(changes: Partial<ClassView>): void {
 
 const daysAgo = (days: number): string => new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
 
-const offered = (): boolean => screen.queryByText(/Nothing was planned in this class since/) !== null;
+const offered = (): boolean => screen.queryByText(/Nothing has been planned in this class since/) !== null;
 
 describe('a class in which nothing was planned', () => {
   test('for longer than names are needed is offered for removal', () => {

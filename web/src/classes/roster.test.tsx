@@ -95,7 +95,7 @@ describe('the roster', () => {
   test('deals everybody to as many teams as asked, keeping the teams there are', async () => {
     const sent = show({ students: ['Ada', 'Ben', 'Cy', 'Dot', 'Eli'].map((name) => student(name)) });
     fireEvent.change(screen.getByRole('spinbutton', { name: 'How many teams' }), { target: { value: '2' } });
-    press('Teams by chance');
+    press('Make random teams');
     const { teams, students } = await only(sent);
     expect(teams[0]).toEqual({ id: 't1', name: 'Otters' });
     expect(new Set(teams.map(({ name }) => name)).size).toBe(2);

@@ -78,7 +78,7 @@ function Waiting({ shown }: { shown: ShownComparison }) {
         step.time,
         step.atRisk,
         step.events,
-        `${Math.round(100 * step.waiting)} %`,
+        `${Math.round(100 * step.waiting)}%`,
         step.interval.defined
           ? say('to2', {
               value: Math.round(100 * step.interval.value.low),
@@ -150,7 +150,7 @@ function Packet({ shown }: { shown: ShownComparison }) {
           {emergence.groups.map((group) => {
             const { final } = group.indices;
             const promised = Math.round(100 * (emergence.packetRate ?? 0));
-            const found = final.defined ? `${Math.round(100 * final.value.share)} %` : say('nothingKnown');
+            const found = final.defined ? `${Math.round(100 * final.value.share)}%` : say('nothingKnown');
             const isInside =
               final.defined &&
               final.value.low <= (emergence.packetRate ?? 0) &&

@@ -97,7 +97,7 @@ function Differences({ shown, part }: PartProps) {
           : undefinedWords(pair.difference.reason),
         intervalText(pair.test, style),
         pair.relative.defined
-          ? `${Math.round(100 * pair.relative.value)} %`
+          ? `${Math.round(100 * pair.relative.value)}%`
           : undefinedWords(pair.relative.reason),
         g?.defined ? g.value.toFixed(2) : '–',
       ];
@@ -170,7 +170,7 @@ function UpTable({ shown, part }: PartProps) {
         rows={part.up.groups.map((group) => [
           nameOf(group.groupId),
           say('of2', { up: group.up, of: group.of }),
-          group.share.defined ? `${Math.round(100 * group.share.value.share)} %` : '–',
+          group.share.defined ? `${Math.round(100 * group.share.value.share)}%` : '–',
           ...(level === '5-7'
             ? []
             : [

@@ -92,7 +92,7 @@ describe('a packet', () => {
   test('is changed in a form that knows what it says', () => {
     show();
     fireEvent.click(screen.getByRole('button', { name: 'Change' }));
-    expect(screen.getByLabelText<HTMLInputElement>('Says it germinates').value).toBe('80');
+    expect(screen.getByLabelText<HTMLInputElement>('Germination rate on the packet').value).toBe('80');
     expect(screen.getByLabelText<HTMLInputElement>('Packed on').value).toBe('');
   });
 });

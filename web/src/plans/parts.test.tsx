@@ -189,7 +189,7 @@ describe('pots', () => {
 describe('sowing', () => {
   test('says what the seeds give, what is enough, and uses it', async () => {
     const sent = renderPart(<SowingSection />, draftOf('one_factor', { seedsPerUnit: 1 }));
-    expect(screen.getByText(/With 1 seed a pot/)).toBeTruthy();
+    expect(screen.getByText(/With 1 seed in each pot/)).toBeTruthy();
     fireEvent.click(button('Use it'));
     expect((await lastPlan(sent, 1)).seedsPerUnit).toBeGreaterThan(1);
   });
@@ -271,9 +271,9 @@ describe('steps', () => {
   test('what is kept the same is added and removed', async () => {
     const sent = renderPart(<StepsSection />, draftOf('one_factor', { constants: ['the same seed'] }));
     fireEvent.click(button('Another'));
-    expect((await lastPlan(sent, 1)).constants).toEqual(['the same seed', 'the same …']);
+    expect((await lastPlan(sent, 1)).constants).toEqual(['the same seed', 'the same…']);
     fireEvent.click(button('Remove what is kept the same 1'));
-    expect((await lastPlan(sent, 2)).constants).toEqual(['the same …']);
+    expect((await lastPlan(sent, 2)).constants).toEqual(['the same…']);
   });
 });
 

@@ -61,7 +61,6 @@ export default function SowStage() {
               aria-pressed={unit.id === chosenId}
               aria-label={say('seeds3', {
                 label: label(unit),
-                seedsSown: sowingOf(unit).seeds,
                 stateOf: stateOf(unit),
               })}
               onClick={() => setChosenId(unit.id === chosenId ? undefined : unit.id)}

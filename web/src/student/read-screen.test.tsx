@@ -203,7 +203,7 @@ describe('reading a pot', () => {
   test('putting right names the reading that it corrects', async () => {
     const own = { id: 'old', state: 'emerged', value: 60 } as StudentPotView['own'];
     const { sent, onDone } = show({ ...POT, own });
-    expect(screen.getByText(/You read 6\.0 cm/)).toBeTruthy();
+    expect(screen.getByText(/You wrote 6\.0 cm/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText(/How tall/), { target: { value: '6.5' } });
     press('Keep it');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));

@@ -135,7 +135,7 @@ describe('who is at the tablet', () => {
       come();
       expect(screen.getByRole('button', { name: sayStudent('practiseReadingARuler') })).toBeTruthy();
     });
-    expect(screen.getByRole('button', { name: /to read$/ })).toBeTruthy();
+    expect(screen.getByRole('button', { name: /to do$/ })).toBeTruthy();
   });
 
   test('a class without students says whom to ask; a class with a PIN asks for it', async () => {

@@ -1,6 +1,6 @@
 export default {
   thisList: 'this list',
-  fromTheRibbonToTheSillTo: 'from the ribbon to the sill to the panel',
+  fromTheRibbonToTheSillTo: 'between the timeline, the pots and the panel',
   onTheSillFromPotToPot:
     'on the sill: from pot to pot; on the ribbon: from day to day; on the ruler: one mark',
   pageUpPageDown: 'Page Up, Page Down',
@@ -9,7 +9,7 @@ export default {
   enterOnTwoPotsInPlan: 'Enter on two pots in Plan',
   swapThemEscapeLetsGo: 'swap them; Escape lets go',
   keys: 'Keys',
-  opening: 'Opening …',
+  opening: 'Opening…',
   toTheShelf: 'To the shelf',
   potsBrightSprout: '{cropName}{unitsCount, plural, one {# pot} other {# pots}} · Bright Sprout',
   shownTheLastDayThatMostPots: 'Shown: {day}, the last day that most pots were read.',
@@ -31,7 +31,7 @@ export default {
   nothingReadYet: 'nothing read yet',
   stages: 'Stages',
   whatWasTypedLastOnThePlan:
-    'What was typed last on the plan is on this device, and is not in what you see here yet. <link>Open the plan: it is saved there</link>',
+    'Your last changes to the plan are only on this device and are not shown here yet. <link>Open the plan to save them</link>',
   thisExperimentIsNotOnYourShelf: 'This experiment is not on your shelf',
   thisCouldNotBeOpened: 'This could not be opened',
   tryAgain: 'Try again',

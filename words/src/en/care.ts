@@ -20,7 +20,7 @@ export default {
   newKeyForALogger: 'New key for a logger',
   giveThisToTheLoggerNowIt:
     'Give this to the logger now; it is shown once, and an older key no longer works: <code>{key}</code>',
-  whichPlantsWent: 'Which plants went?',
+  whichPlantsWent: 'Which plants were removed?',
   intoWhatHowDeep: 'Into what, how deep?',
   withWhat: 'With what?',
   whereTo: 'Where to?',

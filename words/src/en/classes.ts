@@ -11,8 +11,8 @@ export default {
   ownDayOff:
     '{what, select, sowing {Sowing falls on a day without class. Choose another in the plan.} other {The lesson falls on a day without class. Choose another in the plan.}}',
   wereYouInvited: 'Invited by a colleague? Type the code',
-  classCalled: 'Class called',
-  wordsForAges: 'Words for ages',
+  classCalled: 'Class name',
+  wordsForAges: 'Reading age',
   timeZone: 'Time zone',
   meetsOn: 'Meets on',
   noClass: 'No class',
@@ -29,16 +29,16 @@ export default {
     'Only this computer can open that address, as Bright Sprout was started for it alone. For tablets stop it and start it with: npm start -- --classroom',
   orBy: 'If tablets do not find it, they try {others}.',
   plainLine:
-    'What tablets send goes over the classroom network as it is: others in the same network could read it. For a locked line start with: npm start -- --classroom --https',
+    'Tablets send their data unencrypted over the classroom network, where others could read it. To encrypt it, start with: npm start -- --classroom --https',
   keepTheseChanges: 'Keep these changes',
   makeThisClass: 'Make this class',
   qrCodeThatOpens: 'QR code that opens {schoolClass}',
   onPracticeRulersThisClassIsTypically:
-    'On practice rulers this class is typically <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, {biasMm} mm too {ifBiasMm, select, yes {short} other {long}} on average). Smaller changes than {value} mm may be reading alone.',
+    'On practice rulers this class is usually <b>{typicalMm} mm</b> off ({n, plural, one {# reading} other {# readings}}, on average {biasMm} mm too {ifBiasMm, select, yes {short} other {long}}). A difference smaller than {value} mm may be measuring error.',
   studentsCanPractiseOnDrawnRulersFrom:
     'Students can practise on drawn rulers from their own page; how far off the class reads is shown here.',
   quietForLong:
-    'Nothing was planned in this class since {day}. Names are kept no longer than they are needed: save what is kept of it if you must, then remove the class. Its experiments stay, without names.',
+    'Nothing has been planned in this class since {day}. Children’s names should not be kept longer than needed: save the class’s data if you must, then remove the class. Its experiments stay, without names.',
   allThatIsKept: 'All that is kept of this class',
   removeThisClass: 'Remove this class',
   remove: 'Remove {name}?',
@@ -70,7 +70,7 @@ export default {
   inTheClassAlreadySoNotAdded:
     'In the class already, so not added again: {listed}. Two children of one name? Add an initial.',
   howManyTeams: 'How many teams',
-  teamsByChance: 'Teams by chance',
+  teamsByChance: 'Make random teams',
   nameOfTeam: 'Name of team {team}',
   pictureOf: 'Picture of {displayName}',
   displayNameOf: 'Display name of {displayName}',

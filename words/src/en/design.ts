@@ -7,7 +7,7 @@ export default {
   darkGreen: 'dark green',
   writeNumberTreatmentAndDateOnEvery: 'Write number, treatment and date on every label, in pencil.',
   mixOnePartOfWaterIntoFour: 'Mix one part of water into four parts of dry mix, and let it soak.',
-  fillEveryPotToAFingerBelow: 'Fill every pot to a finger below its rim.',
+  fillEveryPotToAFingerBelow: 'Fill every pot to a finger’s width below the rim.',
   fillEveryPotWithItsOwnMix: 'Fill every pot with the mix on its label, to a finger below its rim.',
   waterEachPotAsItsTreatmentSays: 'Water each pot with the amount on its label, measured.',
   giveEachPotWhatItsTreatmentNeeds: 'Give each pot what its treatment needs, by its label.',
@@ -26,7 +26,7 @@ export default {
   anAdultCutsTheCuttings:
     'An adult cuts the cuttings below a leaf, takes off the lower leaves and marks how deep they go.',
   waterEachPotWithTheSameMeasured: 'Water each pot with the same measured amount.',
-  setEveryPotInThePlaceThat: 'Set every pot in the place that the sill shows.',
+  setEveryPotInThePlaceThat: 'Put every pot in its place on the layout plan.',
   writeTheCropOnASectionMarker:
     'Write the number, treatment and date on a marker for every section, in pencil.',
   fillThePanAndMarkOffSections:
@@ -96,7 +96,7 @@ export default {
   threePlants: 'Three plants',
   potsOfOneSize: 'pots of one size',
   theSameWaterAPot: 'the same water a pot',
-  aloneTheyGrowTaller: 'Alone they grow taller',
+  aloneTheyGrowTaller: 'Plants on their own grow taller',
   crowdedTheyGrowTaller: 'Crowded they grow taller',
   crop: 'Crop',
   theSameSowingDay: 'the same sowing day',

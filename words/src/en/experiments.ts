@@ -1,7 +1,7 @@
 export default {
   sharedBy: 'shared by {by}',
   takenOffTheShelfPutItBack: 'Taken off the shelf. <press>Put it back</press>',
-  takeOffTheShelf: 'Take “{question}” off the shelf',
+  takeOffTheShelf: 'Remove “{question}”',
   sowToday: 'Sow today',
   sow: 'Sow {inDaysText}',
   sowingWasPlanned: 'Sowing was planned {inDaysText}',
@@ -28,11 +28,11 @@ export default {
   nothingFound: 'Nothing on the shelf has “{wanted}” in it.',
   finishedCount: '{count, plural, one {# finished experiment} other {# finished experiments}}',
   theShelf: 'The shelf',
-  anEmptyShelfAndAQuestion: 'An empty shelf, and a question',
+  anEmptyShelfAndAQuestion: 'Start your first experiment',
   nothingIsDueToday: 'Nothing is due today',
   oneThingToDoToday: 'One thing to do today',
   thingsToDoToday: '{due, plural, one {# thing} other {# things}} to do today',
-  lookIntoAnExample: 'Look into a finished example',
+  lookIntoAnExample: 'Open a finished example',
   notYet: 'not yet',
   potsSownLesson:
     '{cropName} · {units, plural, one {# pot} other {# pots}} · sown {status} · lesson {lessonOn}',

@@ -5,20 +5,20 @@ export default {
     'This table has {columns, plural, one {# column} other {# columns}}; up to {mostTableColumns} can be opened. Keep only the columns with readings.',
   thisFileIsTooLargeFilesOf:
     'This file is too large: tables of up to 30 MB and bundles of up to 600 MB can be opened.',
-  sendingShare: 'Sending, {share} % …',
+  sendingShare: 'Sending, {share}% …',
   wasNotOpened: '{fileName} was not opened',
   theFileCouldNotBeReadOn: 'The file could not be read on this device. Choose it again.',
   mendTheseInTheSpreadsheetSaveIt:
-    'Mend these in the spreadsheet, save it, and open it again. Nothing was stored.',
+    'Correct these in the spreadsheet, save it, and open it again. Nothing was imported.',
   row: 'Row',
   column: 'Column',
   found: 'Found',
   expected: 'Expected',
   theFirstOfAreListed: 'The first {rowsCount} of {count} are listed.',
   betweenAndNobodyReadAnythingForDays:
-    'Between {from} and {to} nobody read anything for {days, plural, one {# day} other {# days}}. Is a year mistyped?',
+    'There are no readings for {days, plural, one {# day} other {# days}}, between {from} and {to}. Is a year mistyped?',
   valuesAreOfADayWithA:
-    '{partDays, plural, one {1 value is} other {# values are}} of a day with a part, such as 2.5; each counts on its whole day, 2.',
+    '{partDays, plural, one {1 value is for a day with a decimal} other {# values are for days with a decimal}}, such as 2.5; each counts for the whole day, 2.',
   potsHaveSeveralValuesOfOnOne:
     '{pots, plural, one {1 pot has} other {# pots have}} several values of {variable} on one day, ',
   whichCountByTheirMeanPotOn: 'which count by their mean: pot {unit} on {day} has {figures}.',
@@ -164,6 +164,6 @@ export default {
   treatment2: 'treatment',
   block: 'block',
   value: 'value',
-  opening: 'Opening …',
-  choose: 'choose …',
+  opening: 'Opening…',
+  choose: 'choose…',
 };

@@ -61,18 +61,18 @@ export default {
   talkNeverUpHint:
     'A good answer lists depth, dryness, mould, being eaten and seeds that never would. It does not call the pot a failure: some seeds of every packet stay down.',
   talkDied:
-    '{level, select, a5 {{n, plural, one {One plant} other {# plants}} died. What did {n, plural, one {it} other {they}} tell us before?} a8 {{pots} died. When did we first see that something was wrong?} a11 {{pots} died. What do we lose from the comparison, and what must we say about it?} other {{pots} died. If death had to do with the treatment, what would leaving the dead out do to the means?}}',
+    '{level, select, a5 {{n, plural, one {One plant} other {# plants}} died. That can happen, and we write it down. What did we see first?} a8 {{pots} died. When did we first see that something was wrong?} a11 {{pots} died. What do we lose from the comparison, and what must we say about it?} other {{pots} died. If death had to do with the treatment, what would leaving the dead out do to the means?}}',
   talkDiedHint:
     'A good answer treats a death as a result that is told with the others. Nobody’s pot “failed”. Older classes see that averages of the living can mislead.',
   talkRemoved:
-    '{level, select, a5 {{n, plural, one {One plant was} other {# plants were}} taken away. Do we miss {n, plural, one {it} other {them}}?} a8 {{pots} {n, plural, one {was} other {were}} taken out. Why is it important to write that down?} a11 {{pots} {n, plural, one {was} other {were}} removed. Who decided, on what day, and could that have changed the result?} other {{pots} {n, plural, one {was} other {were}} removed. Was the decision independent of the treatment and of the height so far?}}',
+    '{level, select, a5 {{n, plural, one {One plant was} other {# plants were}} taken out. Why did we do that?} a8 {{pots} {n, plural, one {was} other {were}} taken out. Why is it important to write that down?} a11 {{pots} {n, plural, one {was} other {were}} removed. Who decided, on what day, and could that have changed the result?} other {{pots} {n, plural, one {was} other {were}} removed. Was the decision independent of the treatment and of the height so far?}}',
   talkRemovedHint: 'A good answer says why it was done and that it is not the same as dead or not up.',
   talkPacketKept:
-    '{level, select, a5 {We sowed {sown} seeds and {up} came up. Did the packet tell the truth?} a8 {The packet says {rate} of 100. We got {up} of {sown}. Did it keep its word?} a11 {{up} of {sown} came up, and the packet says {rate} %. Why can we not expect exactly that share?} other {{up} of {sown} emerged against a stated {rate} %: not told apart from it. How many seeds would it take to notice 10 points less?}}',
+    '{level, select, a5 {We sowed {sown} seeds and {up} came up. Did the packet tell the truth?} a8 {The packet says {rate} of 100. We got {up} of {sown}. Did it keep its word?} a11 {{up} of {sown} came up, and the packet says {rate}%. Why can we not expect exactly that share?} other {{up} of {sown} emerged against a stated {rate}%: not told apart from it. How many seeds would it take to notice 10 points less?}}',
   talkPacketKeptHint:
     'A good answer knows that so few seeds cannot match the figure exactly, and that “in line with it” is not the same as “measured to be it”.',
   talkPacketDiffered:
-    '{level, select, a5 {{up} of our {sown} seeds came up. The packet says {more, select, yes {fewer} other {more}} should. Why?} a8 {The packet says {rate} of 100 come up. We got {up} of {sown}. Why could that differ?} a11 {{up} of {sown} came up against {rate} % on the packet. Give reasons in the seed, and reasons in what we did.} other {{up} of {sown} emerged against a stated {rate} %, further off than chance usually brings. What differs between a laboratory test and our pots?}}',
+    '{level, select, a5 {{up} of our {sown} seeds came up. The packet says {more, select, yes {fewer} other {more}} should. Why?} a8 {The packet says {rate} of 100 come up. We got {up} of {sown}. Why could that differ?} a11 {{up} of {sown} came up against {rate}% on the packet. Give reasons in the seed, and reasons in what we did.} other {{up} of {sown} emerged against a stated {rate}%, further off than chance usually brings. What differs between a laboratory test and our pots?}}',
   talkPacketDifferedHint:
     'A good answer knows that packets are tested on paper at an even warmth. Depth, cold, dry mix and old seed all make a difference.',
   talkLaterThanUsual:
@@ -137,11 +137,11 @@ export default {
   talkPotsNotReadHint:
     'A good answer says that missing is not zero, and that an older reading would make a plant look shorter than it is.',
   talkRoundNumbers:
-    '{level, select, a5 {Many of our plants are just on a long line of the ruler. Is that true?} a8 {{round} of {readings} readings are whole numbers. Do plants like whole numbers, or do we?} a11 {{round} of {readings} readings are whole, though our ruler has finer marks. What happened, and what does it do to an average?} other {{round} of {readings} readings are whole units, far more than the scale explains: digit preference. What does rounding cost us?}}',
+    '{level, select, a5 {Many of our plants stop just at a long line of the ruler. Did they, or did we round?} a8 {{round} of {readings} readings are whole numbers. Do plants like whole numbers, or do we?} a11 {{round} of {readings} readings are whole, though our ruler has finer marks. What happened, and what does it do to an average?} other {{round} of {readings} readings are whole units, far more than the scale explains: digit preference. What does rounding cost us?}}',
   talkRoundNumbersHint:
     'A good answer sees that it is the readers who round. Rounding makes small differences vanish or appear.',
   talkGuessOther:
-    '{level, select, a5 {Most of us guessed {choice}. The plants say {group}. Is it bad to guess wrong?} a8 {{n} of us guessed {choice}, but the plants with {group} are the tallest on average. What made us think so?} a11 {Most guessed {choice}, the plants say {group}. Which idea about plants has to change?} other {The most frequent prediction was {choice}; the data favour {group}. Which assumption in the reasoning failed, or could the design explain it?}}',
+    '{level, select, a5 {Most of us guessed {choice}. The plants say {group}. What did we find out?} a8 {{n} of us guessed {choice}, but the plants with {group} are the tallest on average. What made us think so?} a11 {Most guessed {choice}, the plants say {group}. Which idea about plants has to change?} other {The most frequent prediction was {choice}; the data favour {group}. Which assumption in the reasoning failed, or could the design explain it?}}',
   talkGuessOtherHint:
     'A good answer keeps to reasons. A guess that did not come true is where something is learned.',
   talkGuessCameTrue:
@@ -207,12 +207,13 @@ export default {
   onlyOneRead: 'Pot {pots} is the only one that was read: {value}.',
   notUpAre: '{n, plural, one {Pot {pots} is} other {Pots {pots} are}} not up yet. What could be the reason?',
   reasonTimeToGo: 'There is still time: this crop takes up to {days, plural, one {# day} other {# days}}.',
-  reasonSomeNeverDo: 'Some seeds never come up: about {rate} of 100 do.',
+  reasonSomeNeverDo: 'Not every seed comes up: with this crop about {rate} of 100 do.',
   pageForEachWeek: 'Page for each week',
   whichWeek: 'Which week',
   weekFrom: 'Week {number}, from {from}',
   howManyUpColour: 'How many are up? Colour a circle for each.',
-  soManyUp: '{up, plural, =0 {None is up} one {# is up} other {# are up}}, of {pots}',
+  soManyUp:
+    '{up, plural, =0 {None of the {pots} pots is up yet} one {# of {pots} pots is up} other {# of {pots} pots are up}}',
   tallestOfWeek: 'The tallest: {value}, {n, plural, one {pot} other {pots}} {pots}',
   weNoted: 'We noted: {reason}, {n, plural, one {pot} other {pots}} {pots}.',
   reasonNoWarmth: 'It may be too cold: {now} °C here, and this crop likes at least {wants} °C.',
@@ -237,7 +238,7 @@ export default {
   whatWeMeasured: 'What we measured',
   variableOfPots:
     '{variable} in {pots, plural, one {# pot} other {# pots}}{ifCrop, select, yes { ({crop})} other {}}',
-  whatWeGuessed: 'What we guessed',
+  whatWeGuessed: 'What we expected',
   choiceTimes: '{choice} ({guesses})',
   choosePotsToWatch: 'Choose one or two pots to watch, beside this board.',
   choosePictures: 'Choose pictures and sentences beside this board.',
@@ -246,7 +247,7 @@ export default {
   date: 'Date',
   reading: 'Reading',
   change: 'Change',
-  comparing: 'Comparing …',
+  comparing: 'Comparing…',
   nothingReadOn: 'No pot was read on {day}.',
   showDay: 'Show {day}',
   howSure: 'How sure?',
@@ -255,7 +256,7 @@ export default {
   startNextPlanWith: 'Start the next plan: {mend}',
   startNextPlan: 'Start the next plan',
   theSameAgain:
-    'The check of the design has nothing to mend: grow the same again, and see whether it comes out alike.',
+    'The design check found nothing to improve: do the same experiment again and see whether you get the same result.',
   noDifferenceWeCanSee: 'No difference that we can see',
   whichWillBeTallest: 'Which will be tallest on average?',
   votingIsOnTheProjector: 'The class votes once the lesson is shown: on tablets, or by hands that you count.',
@@ -359,7 +360,7 @@ export default {
     '{pots, plural, one {# pot} other {# pots}} of {crop} in {treatments, plural, one {one treatment} other {# treatments}} stood in {containers, plural, one {one container} other {# containers}}. What was read is {variable}, to {step} {unit}; values of {day} are compared.',
   pair: 'Pair',
   difference: 'Difference',
-  interval95: '95 % interval',
+  interval95: '95% interval',
   test: 'Test',
   minus: '{second} − {first}',
   nOfBoth: '{second} and {first}',
@@ -391,8 +392,8 @@ export default {
   potWasUpFirst:
     'Pot {number} was found up first, on {day}, {age, plural, one {# day} other {# days}} after sowing.',
   potHasAFullRecord: 'Pot {number} was looked at on every one of {days, plural, one {# day} other {# days}}.',
-  wePlantedToFindOut: 'We are finding out: {question}',
-  whatWeGrow: 'Our class grows {crop} in {pots, plural, one {# pot} other {# pots}}, sown {sown}.',
+  wePlantedToFindOut: 'Our question: {question}',
+  whatWeGrow: 'Our class is growing {crop} in {pots, plural, one {# pot} other {# pots}}, sown on {sown}.',
   weAreStillWatching: 'We are still watching what happens.',
   ifAPlantComesHome: 'If a plant comes home ({crop})',
   careLight: 'Light: as bright as you can, out of the hottest noon sun for the first days.',
@@ -404,9 +405,9 @@ export default {
   careHarvest: 'Flowers or harvest: {min} to {max} days after sowing, as a rule.',
   please: 'Please:',
   familyCaution:
-    'nobody eats any part of a plant from class unless the teacher says so; wash hands after touching soil, and tell us of allergies. The rules of your school come first.',
+    'do not eat any part of a plant from class unless the teacher says that it is safe; wash hands after touching soil; and tell us about allergies. The school’s rules come first.',
   wallChartHow:
-    'A dot for each plant and day, a colour for each treatment; leave a gap on days without a look ({unit}).',
+    'One dot for each plant and day, one colour for each treatment. Leave a gap on days when nobody measured ({unit}).',
   emptyChart: 'An empty chart of {days, plural, one {# day} other {# days}} to fill in by hand',
   drawWhatYouSee: 'Draw what you see',
   theTallestIs: 'The tallest:  ____ {unit}',

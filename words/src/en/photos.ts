@@ -1,5 +1,5 @@
 export default {
-  pictures: 'Pictures that measure',
+  pictures: 'Measure from photos',
   backToRecord: 'Back to Record',
   ofWhichContainer: 'Of which container',
   containerNumber: 'Container {number}',
@@ -37,10 +37,11 @@ export default {
   leaveOutView: 'Leave out',
   twoDays: 'Two days',
   leaveOutHint:
-    'Go with the brush over what is no plant and no soil: a label, a stick, a cloth. What is under it is not counted. Later photos that take over these corners take it over too.',
+    'Brush over anything that is neither plant nor soil, such as a label, a stick or a cloth. It will not be counted. Later photos that use these corners leave it out too.',
   leaveOutKeys:
     'By keys: choose the picture, move with the arrows (with Shift, big steps), dab with the space bar.',
-  leftOutTakenOver: 'Taken over from {day}. Keeping it here makes corners and brush those of this photo.',
+  leftOutTakenOver:
+    'Copied from {day}. If you save it here, this photo gets its own corners and brush marks.',
   thickBrush: 'Thick brush',
   keepLeftOut: 'Keep what is left out',
   takeStrokeBack: 'Take the last one back',
@@ -71,7 +72,7 @@ export default {
   stripOfPots: '{count, plural, one {Pot {numbers}} other {Pots {numbers}}}',
   saveAsGif: 'Save as GIF',
   savePictures: 'Save the pictures (zip)',
-  makingFile: 'Making the file, {share} % …',
+  makingFile: 'Making the file, {share}% …',
   stopMaking: 'Stop',
   markTheStem:
     'Put marks 1 and 2 on two lines of the ruler, mark 3 on the soil line (of a root: where it leaves the seed), and the last mark on the tip. Add a mark at each bend.',
@@ -88,7 +89,7 @@ export default {
   keepMeasured: 'Keep it for pot {pot}',
   heightKept: 'Kept: {height}.',
   heightNotPlanned:
-    'This plan reads no height and no root, so it can be looked at and not kept. Root length and direction are under “We also read” in Plan, Question.',
+    'This plan does not record height or roots, so you can look but not save. Add root length or direction under “We also record” in Plan, Question.',
   potAlt: 'Pot {pot} from above on {day}',
   sideAlt: 'Pot {pot} from the side on {day}',
   fromAbove: 'From above, the whole container',
@@ -129,8 +130,8 @@ export default {
   area: '{amount} {unit}²',
   between: 'between',
   kept: 'Kept',
-  coverText: '{share} %',
-  coverRange: '{low} to {high} %',
+  coverText: '{share}%',
+  coverRange: '{low} to {high}%',
   nothingGreen: 'nothing green yet',
   rangeHint:
     'The range is what the cover would be with the threshold {step} higher and lower. A wide range says that green and soil are close in colour.',
@@ -139,7 +140,7 @@ export default {
   keeping: 'Keeping {done} of {of} …',
   keptAll: 'All kept.',
   notPlanned:
-    'This plan does not read green cover, so it can be looked at and not kept. A plan reads it where “We read” or “We also read” under Plan, Question says green cover.',
+    'This plan does not record green cover, so you can look but not save. Choose it under “We record” or “We also record” in Plan, Question.',
   notAbove:
     'The camera was not straight above: one edge looks {times} times as long as the one across. Measured all the same; better from further above.',
   blurred:

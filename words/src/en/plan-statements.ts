@@ -1,7 +1,7 @@
 export default {
   growAndWatch: 'Growing and watching',
   oneCropNothingChangedWhenAndHow:
-    'One crop and nothing changed: when it is up, how fast and how tall it grows, and its stages',
+    'One crop, nothing changed: see when it comes up, how fast and how tall it grows, and its stages.',
   oneChange: 'One change',
   oneThingChangedAgainstPotsLeftAs: 'One thing changed, against pots left as usual.',
   crossedChanges: 'Crossed changes',
@@ -84,9 +84,9 @@ export default {
   halfAnInchForAll: 'Half an inch for all',
   aQuarterInchForAll: 'A quarter inch for all',
   onTheSurface: 'On the surface',
-  packetsKnowTheirOwnSeedBest: 'packets know their own seed best',
+  packetsKnowTheirOwnSeedBest: 'the packet’s figure fits its own seed best',
   thisSeedNeedsLightToComeUp: 'this seed needs light to come up',
-  aSeedThisSmallHasNoStrength: 'a seed this small has no strength for the way up',
+  aSeedThisSmallHasNoStrength: 'a seed this small cannot push up from deeper',
   thereIsNoFigureOnThePacket: 'there is no figure on the packet, so the size of the seed decides',
   typicalForThisCrop: 'typical for this crop',
   byThePacket: 'by the packet',
@@ -98,7 +98,7 @@ export default {
   soakTheSeeds: 'Soak the seeds',
   makeUpTheKits: 'Make up the kits',
   sow: 'Sow',
-  firstLookAnythingUp: 'First look: anything up?',
+  firstLookAnythingUp: 'First check: any seedlings?',
   takeTheCoverOff: 'Take the cover off',
   readEveryPot: 'Read every pot',
   checkTheWater: 'Check the water',
@@ -114,7 +114,7 @@ export default {
   ml: '{ml} mL',
   asGoodAsCertain: 'as good as certain',
   n99In100: '99 in 100',
-  asGoodAsNever: 'as good as never',
+  asGoodAsNever: 'almost none',
   n1In200: '1 in 200',
   in10: '{tenths} in 10',
   in100: '{chance} in 100',
@@ -133,7 +133,7 @@ export default {
   soapStingsInEyes: 'It stings in eyes and makes floors slippery: small amounts, wiped up at once.',
   bleachOrPeroxide: 'Bleach, peroxide or ammonia',
   bleachIsNotForTheClass:
-    'Not for children to handle, and never mixed with vinegar or another cleaner: the fumes are poisonous. Look for something else, or ask whoever is in charge of safety at your school.',
+    'Not for children, and never to be mixed with vinegar or any other cleaner: the fumes are poisonous. Choose another material, or ask whoever is responsible for safety at your school.',
   alcohol: 'Alcohol',
   alcoholBurnsAndIsPoured: 'It burns easily: no flame, fresh air, and an adult pours it. Nobody tastes it.',
   treatedSeed: 'Is the seed treated?',
@@ -141,7 +141,7 @@ export default {
     'Seed of a crop in this plan is often sold with a coloured coat against mould and insects. Children do not handle treated seed: read the packet, and buy untreated seed.',
   isThisSafe: 'Is {material} safe?',
   nothingIsKnownOfThisMaterial:
-    'Nothing is known here of {material}. Read its label and safety sheet, and ask whoever is in charge of safety at your school, before children use it.',
+    'Bright Sprout has no safety advice on {material}. Before children use it, read its label and safety data sheet and ask whoever is responsible for safety at your school.',
   vinegarOrAnotherAcid: 'Vinegar or another acid',
   eyeProtectionAndGlovesAnAdultPours: 'Eye protection and gloves; an adult pours. Keep it apart from bleach.',
   limeAshOrBakingSoda: 'Lime, ash or baking soda',
@@ -187,12 +187,12 @@ export default {
   use3PotsOfEach: 'Use 3 pots of each',
   treatmentIsLinedUpWithThe: 'Treatment is lined up with the {with}',
   howCloselyOnAScaleFrom0:
-    'How closely: {v} on a scale from 0 (mixed) to 1 (one tells the other); so lopsided by chance in {chanceText}. A difference could come from the {with}.',
+    'Mixed: 0; one decides the other: 1. Here: {v}. Chance alone gives a layout as uneven in {chanceText}. A difference could come from the {with}.',
   shuffleToAMixedLayout: 'Shuffle to a mixed layout',
   likelyToShowPlantsThatAreTaller:
     '{isChoice, select, yes {With {replicates, plural, one {# pot} other {# pots}} each you would see only large differences: plants {percent} taller, about {length}} other {Likely to show plants that are {percent} taller, about {length}}}',
   withAboutPotsToCompareOnEach:
-    'With about {units, plural, one {# pot} other {# pots}} to compare on each side, plants that vary as they usually do, and luck as it is, 8 of 10 classes would see plants that much taller{ifLess, select, yes {} other {, or {percent} shorter,}} than the others. A smaller difference would more often be missed.',
+    'With about {units} pots to compare on each side, 8 of 10 classes would see plants {percent} taller{ifLess, select, yes {} other { or {percent} shorter}}. They would often miss a smaller difference.',
   enoughPotsToSee30: 'Use {wanted} pots each, to see a third more',
   aPotMayStayEmpty: 'A pot may stay empty',
   aboutLikelyToStayEmpty: 'About {countText} likely to stay empty',
@@ -215,7 +215,7 @@ export default {
   noDayToReadOn: 'No day to read on',
   betweenTheFirstLookAndTheLesson:
     'Between the first look and the lesson the class never meets. Change the meeting days, the holidays or the dates.',
-  theTallestOfSeveralIsTallBy: 'The tallest of several is tall by itself',
+  theTallestOfSeveralIsTallBy: 'The tallest of several plants is tall by luck alone',
   withMorePlantsInAPotThe:
     'With more plants in a pot, the tallest of them is taller by luck alone, whatever crowding does. Mark one plant in each pot and read that one.',
   readAMarkedPlant: 'Read a marked plant',

@@ -1,5 +1,5 @@
 export default {
-  youMayOnlySee: 'You may see this experiment, and not read in it. Its owner can let you.',
+  youMayOnlySee: 'You can view this experiment but not add readings. Ask its owner to let you.',
   thanOn: '<b>{size} {contrastWord}</b> than on {before}.',
   comparedWithBefore:
     '<b>{ifAmount, select, yes {The same} other {{size} more}}</b> {ifAmount, select, yes {as} other {than}} on {before}',
@@ -83,7 +83,7 @@ export default {
   signedChange: '{ifAmount, select, yes {−} other {+}}{readText}',
   putItBack: 'Put it back',
   setAside2: 'Set aside',
-  whyNotBecauseItLooksOdd: 'Why? Not because it looks odd',
+  whyNotBecauseItLooksOdd: 'Reason (“it looks odd” is not enough)',
   reasonForSettingItAside: 'Reason for setting it aside',
   historyOfPot: 'History of pot {number}',
   notSownYet: 'Not sown yet',
@@ -118,7 +118,7 @@ export default {
   team: 'Team',
   potsReadTwice: 'Pots read twice',
   secondFirstMean: 'Second − first, mean',
-  n95OfDifferences: '95 % of differences',
+  n95OfDifferences: '95% of differences',
   errorOfOneReading: 'Error of one reading',
   to: '{computedText} to {computedText2}',
   noTeam: 'No team',
@@ -155,5 +155,5 @@ export default {
   inches: 'inches',
   first: 'first',
   same: 'same',
-  keeping: 'Keeping …',
+  keeping: 'Keeping…',
 };

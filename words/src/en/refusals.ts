@@ -93,8 +93,8 @@ export default {
   thisDayHasNotComeYetMark: 'This day has not come yet. Mark the pots as sown once the seeds are in.',
   thatIsMoreThanAYearAgo: 'That is more than a year ago. Look at the year.',
   brightSprout: 'Bright Sprout',
-  studentsReadOnTheDayItselfAnd: 'Students read on the day itself, and today is {day}. Ask your teacher.',
-  youCanPutRightWhatYouRead: 'You can put right what you read yourself today.',
+  studentsReadOnTheDayItselfAnd: 'You can only measure for today, {day}. Ask your teacher.',
+  youCanPutRightWhatYouRead: 'You can only change what you measured yourself today.',
   sharesOfTheSeedsSown:
     'Pots were sown with different numbers of seeds, so the share of the seeds sown is compared, in %.',
   allLevelsOfAreTakenTogetherHere:
@@ -133,7 +133,7 @@ export default {
     'Too many tries. Wait {minutes, plural, one {# minute} other {# minutes}}, then try again.',
   thisEMailAddressAndPasswordDo:
     'This e-mail address and password do not go together. Check both and try again.',
-  thisCouldNotBeKeptUnderIts: 'This could not be kept under its id. Reload the page and try again.',
+  thisCouldNotBeKeptUnderIts: 'This could not be saved. Reload the page and try again.',
   thisRosterCouldNotBeKeptReload: 'This roster could not be kept. Reload the page and try again.',
   thisPacketIsNoLongerThere: 'This packet is no longer there.',
   thisPlanWasChangedInAnotherWindow:
@@ -162,7 +162,7 @@ export default {
   somethingElseWasKeptUnderThisId:
     'Something else was kept under this id. Reload the page and note it again.',
   noLoggerHasThisKeyMakeA: 'No logger has this key. Make a new one on the Care page.',
-  noClassHasThisCodeLookAt: 'No class has this code. Look at the board again.',
+  noClassHasThisCodeLookAt: 'No class has this code. Check it with your teacher and type it again.',
   thatIsNotThePinOfThis: 'That is not the PIN of this picture. Ask your teacher.',
   chooseYourPictureFirst: 'Choose your picture first.',
   yourTeacherClosedThisDayShowYour: 'Your teacher closed this day. Show your teacher what you read.',

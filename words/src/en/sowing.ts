@@ -24,7 +24,7 @@ export default {
   noteIt: 'Note it',
   seeds2: '{seeds, plural, one {# seed} other {# seeds}}',
   theSillPotsToSow: 'The sill: pots to sow',
-  seeds3: '{label}, {seedsSown, plural, one {# seed} other {# seeds}}, {stateOf}',
+  seeds3: '{label}, {stateOf}',
   printLabelsAndKitCardsRowMarkers:
     'Print <link>labels and kit cards</link>, <link2>row markers</link2> or <link3>recording sheets</link3>.',
   sow: 'Sow',
@@ -41,7 +41,7 @@ export default {
   allPots:
     '{noun, select, section {{count, plural, one {The section} other {All # sections}}} row {{count, plural, one {The row} other {All # rows}}} bag {{count, plural, one {The bag} other {All # bags}}} jar {{count, plural, one {The jar} other {All # jars}}} other {{count, plural, one {The pot} other {All # pots}}}}',
   potsOf: '{units} of {names}',
-  putTheDayRight: 'Put the day right',
+  putTheDayRight: 'Correct the date',
   sown: '{which}: sown',
   wereSownOn: '{which} {count, plural, one {was} other {were}} sown on',
   plannedFor: 'planned for {sowOn}',

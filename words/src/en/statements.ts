@@ -104,13 +104,13 @@ export default {
   hadDied: 'had died',
   hadComeUp: 'had come up',
   theOnlyPot: 'The only pot {had} {by}.',
-  allPots: 'All {all, plural, one {# pot} other {# pots}} {had} {by}.',
+  allPots: '{all, plural, =2 {Both pots} other {All # pots}} {had} {by}.',
   noPotHadDied: 'No pot had died {by}.',
   noneOfPotsHadComeUp: 'None of {all, plural, one {# pot} other {# pots}} had come up {by}.',
   of: '{countOf} of {ofFate}',
   potsWith: '{share} pots with {first} {had} {by}',
   with: '{share} with {name}',
-  potsAndOthers: '{pots}, {othersCount, plural, one {but } other {}}{rest}.',
+  potsAndOthers: '{pots}, compared with {rest}.',
   aDifferenceThisBig: 'a difference this big',
   thatCouldJustBeLuck: '{fateSentence}{ifDefined, select, yes { That could just be luck.} other {}}',
   upButNotMeasured: 'up but not measured',
@@ -120,8 +120,9 @@ export default {
   whenThePotsWereSownIsNot: 'When the pots were sown is not written down, so their ages are not known.',
   thePotsWereNotAllSownOn: 'The pots were not all sown on the same day, so their ages differ.',
   onlyPotsThatLivedHaveAValue:
-    'Only pots that lived have a value: had the others lived, the averages could be different.',
-  oneClassOnePlaceOneTimeAnother: 'One class, one place, one time: another could turn out differently.',
+    'Only plants that lived were measured. If the others had lived, the averages could be different.',
+  oneClassOnePlaceOneTimeAnother:
+    'This was one class, in one place, at one time. Another class could get a different result.',
   pots: '{numbersCount, plural, one {pot} other {pots}} {numbers}',
   leftOut: 'Left out, {leftOutWords}: {parts}.',
   theAverageOfRestsOnOfPots:
@@ -143,19 +144,18 @@ export default {
     '{about}, but the pots of each treatment all read the same, so luck cannot be judged.',
   butThereAreTooFewPotsTo: '{about}, but there are too few pots to tell more.',
   thatCouldJustBeLuck2: '{about}. That could just be luck.',
-  butPotsTreatedTheSameDifferToo: '{about}, but pots treated the same differ too: we cannot tell yet.',
-  butThatIsWithinWhatPlantTo:
-    '{about}, but that is within what plant-to-plant luck can do, so we cannot tell them apart yet.',
-  nAndPots: 'n = {count} and {count2} pots',
+  butPotsTreatedTheSameDifferToo: '{about}. But pots treated the same differ too, so we cannot be sure yet.',
+  butThatIsWithinWhatPlantTo: '{about}. Luck alone could make a gap like that, so we cannot be sure yet.',
+  nAndPots: 'n = {count} and n = {count2}',
   thesePotsDoNotTellTheTwo: ' These pots do not tell the two apart.',
   signedDifference: '{ifValue, select, yes {−} other {}}{differenceSize}',
-  the95IntervalOfTheDifferenceIs: 'The 95 % interval of the difference is {text} to {text2}. ',
+  the95IntervalOfTheDifferenceIs: 'The 95% interval of the difference is {text} to {text2}. ',
   thereIsNoDifferenceToBeSure: 'There is no difference to be sure about yet.',
   and: '{name} and {name2}: ',
   luckCannotBeJudgedYet: 'Luck cannot be judged yet: {undefinedWords}.',
   allowingForAllQuestionsOfTheDesign: ', allowing for all questions of the design',
   aGapThisBig: 'a gap this big',
-  allLevelsOfTakenTogether: ', all levels of {others} taken together',
+  allLevelsOfTakenTogether: ', averaged over {others}',
   itDependsWhatDidWasDifferentIn: 'It depends: what {names} did was different in each combination {when}.',
   workTogetherWhatOneDoesDependsOn:
     '{names} work together: what one does depends on the other {when}, so look at the combinations.',
@@ -199,7 +199,7 @@ export default {
   fastestAboutDayWith: '; fastest about day {middle}, with {computedText}',
   itsPotsLevellingOffNear: '{clause}, its pots levelling off near {roundedText}',
   meanOfFittedCurves95IntervalTo:
-    '{levels} (mean of {n} fitted curves, 95 % interval {computedText} to {computedText2})',
+    '{levels} (mean of {n} fitted curves, 95% interval {computedText} to {computedText2})',
   nothingUpYet:
     '{name}: nothing up yet{hasSown, select, yes {, 0 of {sown} {what, select, seeds {seeds} other {pots}}} other {}}.',
   up: '{name}: {up}{hasSown, select, yes { of {sown}} other {}} {what, select, seeds {seeds} other {pots}} up{hasFirst, select, yes {, the first by day {first}} other {}}{half, select, reached {, half of the pots by day {median}} open {, fewer than half of the pots so far} other {}}.',
@@ -233,7 +233,7 @@ export default {
   countsOfPotsAreSmallTrustFishers:
     'Counts of pots are small: trust Fisher’s exact test, not the chi-square.',
   teamsReadPotsTreatedTheSame:
-    'Teams read pots treated the same differently: compare how they hold the ruler',
+    'Teams got different results for pots treated the same: compare how they hold the ruler',
   thesePotsDoNotShowThatTeams: 'These pots do not show that teams read differently',
   twoPeopleWhoReadOnePotDiffer:
     'Two people who read one pot differ by chance by about {error} each ({n, plural, one {# pot} other {# pots}}).',
@@ -246,10 +246,10 @@ export default {
   potsTreatedTheSameDifferByAbout: 'Pots treated the same differ by about {computedText} (SD).',
   almostAllOfThatIsPlantsHardly: 'Almost all of that is plants, hardly any is reading.',
   aboutOf100PartsOfThatVariation:
-    'About {share} of 100 parts of that variation could be reading, the rest is plants.',
+    'About {share}% of that difference could come from measuring; the rest comes from the plants.',
   onlyOneClassRunsThisPlanSo: 'Only one class runs this plan so far. Its results stand alone.',
   and2: '{second} and {first}: {undefinedWords}.',
-  n95IntervalTo: '95 % interval {computedText} to {computedText2}',
+  n95IntervalTo: '95% interval {computedText} to {computedText2}',
   eachClassComparedWithinItselfGave:
     'Each class compared within itself, {second} gave {size} {way} than {first} on day {age}',
   butLuckCouldDoThatToo: '{said}, but luck could do that too.',

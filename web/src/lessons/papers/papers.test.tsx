@@ -130,7 +130,7 @@ describe('papers', () => {
 
   test('the note to families has cautions and no way in that needs a sign-in', () => {
     showLesson(<WithNow>{(now) => <FamilyNote now={now} hasNames={false} />}</WithNow>, ANSWERS);
-    expect(document.body.textContent).toMatch(/nobody eats any part.*The rules of your school come first/);
+    expect(document.body.textContent).toMatch(/do not eat any part.*The school’s rules come first/);
     expect(document.querySelectorAll('a')).toHaveLength(0);
   });
 

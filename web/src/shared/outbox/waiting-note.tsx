@@ -85,7 +85,7 @@ function PictureProgress({ id }: { id: string }) {
   return (
     <>
       {' '}
-      <progress max={1} value={share} aria-label={say('sentOfThePicture')} /> {Math.round(100 * share)} %
+      <progress max={1} value={share} aria-label={say('sentOfThePicture')} /> {Math.round(100 * share)}%
     </>
   );
 }

@@ -105,7 +105,7 @@ describe('the day ribbon', () => {
     open('2026-11-23', withPlan as unknown as ExperimentView);
     const notch = (name: RegExp) => screen.getByRole('radio', { name });
     expect(notch(/^Thursday 12 November/).className).toContain('is-off');
-    expect(notch(/First look: anything up\?/)).toBeTruthy();
+    expect(notch(/First check: any seedlings\?/)).toBeTruthy();
     expect(notch(/Thin to the strongest/).title).toBe(sayPlanStatements('thinToTheStrongest'));
   });
 

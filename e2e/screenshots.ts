@@ -83,7 +83,7 @@ async function takeAll(page: Page, address: string, password: string): Promise<v
 
   await page.setViewportSize({ width: 820, height: 1180 });
   await page.goto(`${address}/join?code=${code}`);
-  await page.getByRole('button', { name: 'Go in' }).click();
+  await page.getByRole('button', { name: 'Join' }).click();
   await page.getByRole('button', { name: 'Arlo' }).click();
   await page.locator('.pot-card').first().waitFor();
   await shoot('student-pots');

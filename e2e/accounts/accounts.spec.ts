@@ -90,7 +90,7 @@ test('the account: another password with a meter, sign-ins elsewhere ended, and 
   await expect(other.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   await other.close();
 
-  await page.getByRole('button', { name: 'Remove it …' }).click();
+  await page.getByRole('button', { name: 'Remove it…' }).click();
   await page.getByRole('button', { name: 'Remove for good' }).click();
   await expect(page.getByRole('heading', { name: 'Sign in' })).toBeVisible();
   const inBrowser = await page.evaluate(() =>

@@ -107,6 +107,9 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
   await expect(page.getByRole('button', { name: /^Pot 1, .*, 2\.0 cm$/ })).toBeVisible();
   await expect(tablet.getByRole('heading', { name: /Pot 3/ })).toBeVisible();
   await tablet.getByRole('button', { name: 'It looks dead' }).click();
+  await expect(tablet.getByRole('heading', { name: sayStudent('isItReallyDead') })).toBeFocused();
+  await tablet.getByRole('button', { name: 'It looks dead' }).click();
+  await tablet.getByRole('button', { name: sayStudent('onToTheNext') }).click();
   await expect(page.getByRole('button', { name: /^Pot 3, .*, dead$/ })).toBeVisible();
   await page.getByRole('button', { name: /^Pot 1, / }).click();
   await page.getByRole('button', { name: 'History' }).click();

@@ -171,7 +171,7 @@ test('classes are pooled as blocks; the printed page holds all; a bundle opens a
   await page.getByRole('link', { name: 'To the shelf' }).click();
   await page.getByRole('searchbox').fill('paper hoods');
   await page
-    .getByRole('button', { name: /Take “Do paper hoods/ })
+    .getByRole('button', { name: /Remove “Do paper hoods/ })
     .last()
     .click();
   await expect(page.getByText('Taken off the shelf.')).toBeVisible();

@@ -207,7 +207,7 @@ async function tabletOf(browser: Browser, origin: string, code: string, name: st
   const context = await otherContext(browser, { viewport: { width: 820, height: 1180 }, hasTouch: true });
   const tablet = await context.newPage();
   await tablet.goto(`${origin}/join?code=${code}`);
-  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Join' }).click();
   await tablet.getByRole('button', { name }).click();
   await tablet.getByRole('heading', { name: /your pots today/ }).waitFor();
   return tablet;

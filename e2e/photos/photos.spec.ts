@@ -34,7 +34,7 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   await openPan(page);
   await expectAccessible(page);
   const cover = await cell(page, 1, 0).innerText();
-  expect(Number(cover.replace(' %', ''))).toBeGreaterThan(50);
+  expect(Number(cover.replace('%', ''))).toBeGreaterThan(50);
   await page.getByLabel(sayPhotos('threshold')).fill('0.4');
   await expect(page.getByText('Set by hand: excess green above 0.40')).toBeVisible();
   await expect(cell(page, 1, 0)).not.toHaveText(cover);
@@ -50,7 +50,7 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   await page.getByRole('button', { name: 'By pot' }).click();
   await page.getByLabel('Which pot').selectOption({ label: 'Pot 3' });
   await expect(page.locator('.pot-days li')).toHaveCount(13, { timeout: 60_000 });
-  await expect(page.locator('.pot-days li').last()).toContainText(/ %, picture/);
+  await expect(page.locator('.pot-days li').last()).toContainText(/%, picture/);
   await expectAccessible(page);
 
   await page.getByRole('button', { name: 'Film' }).click();
@@ -76,7 +76,7 @@ test('marked once, a series of photos is measured, kept, seen in Compare, export
   const csv = await readFile(await (await download).path(), 'utf8');
   const row = csv
     .split('\n')
-    .find((line) => line.includes('picture') && line.includes(cover.replace(' %', '')));
+    .find((line) => line.includes('picture') && line.includes(cover.replace('%', '')));
   expect(row).toBeDefined();
 });
 
@@ -146,7 +146,7 @@ async function giveSize(page: Page): Promise<void> {
   expect((bar?.width ?? 0) / (whole?.width ?? 1)).toBeCloseTo(10 / 36, 2);
   expect((whole?.width ?? 0) / (whole?.height ?? 1)).toBeCloseTo(36 / 24, 1);
   // A place is 12 cm by 12 cm; 6 % of each side are not looked at.
-  const share = Number((await cell(page, 1, 0).innerText()).replace(' %', '')) / 100;
+  const share = Number((await cell(page, 1, 0).innerText()).replace('%', '')) / 100;
   const area = Number((await cell(page, 1, 3).innerText()).replace(' cm²', ''));
   expect(Math.abs(area - share * 144 * 0.88 ** 2)).toBeLessThan(0.15);
   await expectAccessible(page);

@@ -104,6 +104,7 @@ test('four crops in bags are ready in fifteen', async ({ teacher }) => {
   await hand.choose(sayPlans('crop2', { label: 'Level 4' }), 'Cucumber');
   await hand.part('Pots');
   await hand.choose('Container 1', CONTAINER_WORDS.bags);
+  await expect(teacher.getByText('8 places for 20 bags.')).toBeVisible();
   await hand.press(/^Add \d/);
   await hand.sow();
   expect(hand.actions).toBeLessThanOrEqual(15);

@@ -69,7 +69,7 @@ test('a plan that was left before it was saved is said on the other stages, and 
   await startPlan(page);
   await page.getByLabel('Level 2', { exact: true }).fill('With a collar');
   await page.goto(page.url().replace(/\/plan.*/, '/sow'));
-  const note = page.getByRole('alert').filter({ hasText: 'typed last on the plan' });
+  const note = page.getByRole('alert').filter({ hasText: 'Your last changes to the plan' });
   await expect(note).toBeVisible();
   await note.getByRole('link', { name: 'Open the plan' }).click();
   await expect(page.getByLabel('Level 2', { exact: true })).toHaveValue('With a collar');

@@ -125,7 +125,7 @@ test('progress is live by team, and a closed day takes nothing more from student
   });
   const tablet = await context.newPage();
   await tablet.goto(`${origin}/join?code=${code}`);
-  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Join' }).click();
   await tablet.getByRole('button', { name: 'Ada' }).click();
   await tablet.getByRole('button', { name: /^1 / }).click();
   await tablet.getByRole('button', { name: 'Not up yet' }).click();

@@ -96,8 +96,8 @@ test('a colleague is invited to see a class, then may change it, and has it at t
   await other.getByLabel(sayPlans('whatWeExpectAndWhy')).fill('We expect what a colleague wrote.');
   await expect(other.getByText('Saved', { exact: true })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Hand over to Ms Yarrow …' }).click();
-  await expect(page.getByRole('dialog', { name: 'Hand over to Ms Yarrow …' })).toBeVisible();
+  await page.getByRole('button', { name: 'Hand over to Ms Yarrow…' }).click();
+  await expect(page.getByRole('dialog', { name: 'Hand over to Ms Yarrow…' })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Hand it over' }).click();
   await expect(

@@ -152,7 +152,7 @@ test('two people who read one pot are both kept, and their agreement is shown', 
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
   await tablet.getByRole('button', { name: 'Somebody else' }).click();
   await tablet.getByRole('button', { name: 'Ben' }).click();
-  await expect(tablet.getByText(/Be a second reader: read pots 1 and 2/)).toBeVisible();
+  await expect(tablet.getByText(/Now measure pots 1 and 2 again/)).toBeVisible();
   await read(1, '4.5');
   await expect(tablet.getByRole('button', { name: /^1 .*4\.5 cm/ })).toBeVisible();
   await context.close();

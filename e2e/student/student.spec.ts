@@ -56,11 +56,11 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   const origin = new URL(page.url()).origin;
   await tablet.goto(`${origin}/join`);
   await tablet.getByLabel('Class code').fill('zzzzzz');
-  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Join' }).click();
   await expect(tablet.getByText(sayRefusals('noClassHasThisCodeLookAt'))).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByLabel('Class code').fill(code.toLowerCase());
-  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Join' }).click();
   await expect(tablet.getByRole('button', { name: '<b>Cy</b>' })).toBeVisible();
   await expectAccessible(tablet);
   await tablet.getByRole('button', { name: 'Ada' }).click();
@@ -82,6 +82,9 @@ test('a student joins by code, chooses a picture, reads the pots of the team and
   await expect(tablet.getByRole('heading', { name: /Pot 2/ })).toBeVisible();
   await tablet.getByRole('button', { name: 'Not up yet' }).click();
   await tablet.getByRole('button', { name: 'It looks dead' }).click();
+  await expect(tablet.getByRole('heading', { name: sayStudent('isItReallyDead') })).toBeFocused();
+  await tablet.getByRole('button', { name: 'It looks dead' }).click();
+  await tablet.getByRole('button', { name: sayStudent('onToTheNext') }).click();
   await expect(tablet.getByText(/read\. Thank you, Ada\./)).toBeVisible();
 
   await tablet.getByRole('button', { name: /3\.5 cm/ }).click();

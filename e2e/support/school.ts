@@ -55,6 +55,6 @@ export async function makeSchool(page: Page, wishes: SchoolWishes = {}): Promise
 /** A tablet that joined the class, with a student at it. */
 export async function joinOn(tablet: Page, origin: string, code: string, name: string): Promise<void> {
   await tablet.goto(`${origin}/join?code=${code}`);
-  await tablet.getByRole('button', { name: 'Go in' }).click();
+  await tablet.getByRole('button', { name: 'Join' }).click();
   await tablet.getByRole('button', { name }).click();
 }

@@ -9,6 +9,11 @@ export interface StudentWords {
   readonly notYet: string;
   readonly dead: string;
   readonly cannotFind: string;
+  /** Asked once more before a death, or nothing where a plant stood, is stored. */
+  readonly isItDead: string;
+  readonly isItGone: string;
+  /** Said to whom a plant has died. */
+  readonly deadThanks: string;
   readonly howTall: Readonly<Record<'tallest' | 'tagged' | 'mean', string>>;
   /** How to hold the ruler, in order. */
   readonly howTo: readonly string[];
@@ -27,6 +32,9 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     notYet: say('notYet'),
     dead: say('itLooksDead'),
     cannotFind: say('iCannotFindIt'),
+    isItDead: say('isItReallyDeadYoung'),
+    isItGone: say('isItReallyGoneYoung'),
+    deadThanks: say('deadThanksYoung'),
     howTall: {
       tallest: say('howTallIsTheTallestOne'),
       tagged: say('howTallIsTheOneWithThe'),
@@ -49,6 +57,9 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     notYet: say('notUpYet'),
     dead: say('itLooksDead'),
     cannotFind: say('iCannotReadItToday'),
+    isItDead: say('isItReallyDead'),
+    isItGone: say('isItReallyGone'),
+    deadThanks: say('deadThanks'),
     howTall: {
       tallest: say('howTallIsTheTallestPlant'),
       tagged: say('howTallIsTheMarkedPlant'),
@@ -71,6 +82,9 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     notYet: say('notUpYet'),
     dead: say('itIsDead'),
     cannotFind: say('notReadToday'),
+    isItDead: say('isItReallyDead'),
+    isItGone: say('isItReallyGone'),
+    deadThanks: say('deadThanks'),
     howTall: {
       tallest: say('heightOfTheTallestPlantFromThe'),
       tagged: say('heightOfTheMarkedPlantFromThe'),
@@ -97,6 +111,9 @@ const WORDS: Record<ReadingLevel, StudentWords> = {
     notYet: say('notEmerged'),
     dead: say('dead'),
     cannotFind: say('noReading'),
+    isItDead: say('isItReallyDead'),
+    isItGone: say('isItReallyGone'),
+    deadThanks: say('deadThanks'),
     howTall: {
       tallest: say('heightOfTheTallestPlantSoilLine'),
       tagged: say('heightOfTheTaggedPlantSoilLine'),

@@ -82,15 +82,44 @@ function show(pot: StudentPotView, answers: ('ok' | 'lost')[] = ['ok']) {
 const press = (name: string): boolean => fireEvent.click(screen.getByRole('button', { name }));
 
 describe('reading a pot', () => {
-  test.each([
-    ['Not up yet', 'not_emerged'],
-    ['It looks dead', 'dead'],
-    ['I cannot read it today', 'not_read'],
-  ])('%s is a reading too', async (name, state) => {
+  test('what cannot be read today is a reading too', async () => {
     const { sent, onDone } = show(POT);
-    press(name);
+    press('I cannot read it today');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
-    expect(sent[0]!.body).toMatchObject({ unitId: 'u', state, value: null, observedOn: '2027-03-02' });
+    expect(sent[0]!.body).toMatchObject({
+      unitId: 'u',
+      state: 'not_read',
+      value: null,
+      observedOn: '2027-03-02',
+    });
+  });
+
+  test('nothing where a plant stood is asked about once, and a pot that was never up is not', async () => {
+    const { sent, onDone } = show(POT);
+    press('Not up yet');
+    expect(document.activeElement?.textContent).toBe(sayStudent('isItReallyGone'));
+    expect(sent).toEqual([]);
+    press('Look again');
+    press('Not up yet');
+    press('Not up yet');
+    await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
+    expect(sent.map(({ body }) => body)).toMatchObject([{ state: 'not_emerged', value: null }]);
+    cleanup();
+    const other = show({ ...POT, last: null });
+    press('Not up yet');
+    await waitFor(() => expect(other.onDone).toHaveBeenCalledTimes(1));
+  });
+
+  test('a death is asked about once, and whoever tells it is thanked', async () => {
+    const { sent, onDone } = show(POT);
+    press('It looks dead');
+    expect(sent).toEqual([]);
+    press('It looks dead');
+    await screen.findByText(sayStudent('deadThanks'));
+    expect(sent.map(({ body }) => body)).toMatchObject([{ state: 'dead', value: null }]);
+    expect(onDone).not.toHaveBeenCalled();
+    press('Go on');
+    expect(onDone).toHaveBeenCalledTimes(1);
   });
 
   test('a height is asked for by the plan’s rule, compared with last time, and kept in mm', async () => {
@@ -187,7 +216,7 @@ describe('reading a pot', () => {
   });
 
   test('without network it waits on the device, and is sent under its id later', async () => {
-    const { sent, onDone } = show(POT, ['lost', 'ok']);
+    const { sent, onDone } = show({ ...POT, last: null }, ['lost', 'ok']);
     press('Not up yet');
     await waitFor(() => expect(onDone).toHaveBeenCalledTimes(1));
     expect(outbox.items().map(({ label, studentId }) => [label, studentId])).toEqual([

@@ -8,6 +8,7 @@ import Button from 'react-bootstrap/Button';
 import { findingText } from '../shared/experiment/index.ts';
 import { PlantFromSide, PotFromSide, TreatmentMark } from '../shared/plants/index.ts';
 import { Said, FailureNote } from '../shared/ui/index.ts';
+import { useEnding } from './use-ending.tsx';
 import { EntryScreen } from './entry-screen.tsx';
 import { LengthQuestion } from './length-question.tsx';
 import { ReadAloud } from './read-aloud.tsx';
@@ -42,12 +43,14 @@ export function ReadScreen({
   const goOn = (): void => (isLast ? onDone() : setStep(step + 1));
   const other = step === 0 ? undefined : pot.others[step - 1];
   const asked = other ?? { variable: pot.variable, last: pot.last, own: pot.own };
-  const end = (state: ReadingState): void =>
-    keep.mutate({ variable: pot.variable, state }, { onSuccess: onDone });
+  const { end, question } = useEnding({
+    ...{ pot, words, onDone, isBusy: keep.isPending },
+    store: (state, onStored) => keep.mutate({ variable: pot.variable, state }, { onSuccess: onStored }),
+  });
   const keepValue = (entered: Entered, isReread = false): void =>
     keep.mutate({ variable: asked.variable, state: 'emerged', entered, isReread }, { onSuccess: goOn });
   const page = useRef<HTMLElement>(null);
-  useEyes(`${pot.unitId} ${sees} ${step} ${isShowing}`);
+  useEyes(`${pot.unitId} ${sees} ${step} ${isShowing} ${question !== null}`);
   if (isShowing) {
     return (
       <EntryScreen pot={pot} at={at} onDone={() => setIsShowing(false)} onBack={() => setIsShowing(false)} />
@@ -74,53 +77,54 @@ export function ReadScreen({
           {say('youReadThisPutsItRight', { findingText: findingText(asked.own, asked.variable) })}
         </p>
       )}
-      {!sees ? (
-        <SproutQuestion
-          pot={pot}
-          words={words}
-          isBusy={keep.isPending}
-          onSee={() => setSees(true)}
-          onEnd={end}
-        />
-      ) : asked.variable.kind === 'length' ? (
-        <LengthQuestion
-          key={asked.variable.id}
-          pot={pot}
-          day={at.device.today}
-          words={words}
-          before={before}
-          isBusy={keep.isPending}
-          onKeep={keepValue}
-          onNotUp={() => end('not_emerged')}
-        />
-      ) : asked.variable.kind === 'score' ? (
-        <ScoreQuestion
-          key={asked.variable.id}
-          variable={asked.variable}
-          last={asked.last}
-          words={words}
-          isBusy={keep.isPending}
-          onKeep={keepValue}
-        />
-      ) : asked.variable.kind === 'number' ? (
-        <NumberQuestion
-          key={asked.variable.id}
-          variable={asked.variable}
-          last={asked.last}
-          isBusy={keep.isPending}
-          onKeep={keepValue}
-        />
-      ) : (
-        <CountQuestion
-          key={asked.variable.id}
-          variable={asked.variable}
-          last={asked.last}
-          words={words}
-          seedsSown={pot.seedsSown}
-          isBusy={keep.isPending}
-          onKeep={keepValue}
-        />
-      )}
+      {question ??
+        (!sees ? (
+          <SproutQuestion
+            pot={pot}
+            words={words}
+            isBusy={keep.isPending}
+            onSee={() => setSees(true)}
+            onEnd={end}
+          />
+        ) : asked.variable.kind === 'length' ? (
+          <LengthQuestion
+            key={asked.variable.id}
+            pot={pot}
+            day={at.device.today}
+            words={words}
+            before={before}
+            isBusy={keep.isPending}
+            onKeep={keepValue}
+            onNotUp={() => end('not_emerged')}
+          />
+        ) : asked.variable.kind === 'score' ? (
+          <ScoreQuestion
+            key={asked.variable.id}
+            variable={asked.variable}
+            last={asked.last}
+            words={words}
+            isBusy={keep.isPending}
+            onKeep={keepValue}
+          />
+        ) : asked.variable.kind === 'number' ? (
+          <NumberQuestion
+            key={asked.variable.id}
+            variable={asked.variable}
+            last={asked.last}
+            isBusy={keep.isPending}
+            onKeep={keepValue}
+          />
+        ) : (
+          <CountQuestion
+            key={asked.variable.id}
+            variable={asked.variable}
+            last={asked.last}
+            words={words}
+            seedsSown={pot.seedsSown}
+            isBusy={keep.isPending}
+            onKeep={keepValue}
+          />
+        ))}
       <FailureNote error={keep.error} />
       {other && (
         <Button variant="light" onClick={goOn}>

@@ -5,7 +5,7 @@ export default {
     'This table has {columns, plural, one {# column} other {# columns}}; up to {mostTableColumns} can be opened. Keep only the columns with readings.',
   thisFileIsTooLargeFilesOf:
     'This file is too large: tables of up to 30 MB and bundles of up to 600 MB can be opened.',
-  sendingShare: 'Sending, {share}% …',
+  sendingShare: 'Sending, {share}%…',
   wasNotOpened: '{fileName} was not opened',
   theFileCouldNotBeReadOn: 'The file could not be read on this device. Choose it again.',
   mendTheseInTheSpreadsheetSaveIt:

@@ -21,7 +21,7 @@ export default {
   dayFromCamera: 'from the camera',
   dayFromFile: 'from the file: please check',
   sendThem: '{count, plural, one {Keep this photo} other {Keep these # photos}}',
-  sending: 'Sending {name} …',
+  sending: 'Sending {name}…',
   leaveOut: 'Leave out',
   corners: 'Corners',
   measure: 'Measure',
@@ -72,7 +72,7 @@ export default {
   stripOfPots: '{count, plural, one {Pot {numbers}} other {Pots {numbers}}}',
   saveAsGif: 'Save as GIF',
   savePictures: 'Save the pictures (zip)',
-  makingFile: 'Making the file, {share}% …',
+  makingFile: 'Making the file, {share}%…',
   stopMaking: 'Stop',
   markTheStem:
     'Put marks 1 and 2 on two lines of the ruler, mark 3 on the soil line (of a root: where it leaves the seed), and the last mark on the tip. Add a mark at each bend.',
@@ -116,7 +116,7 @@ export default {
   keepCorners: 'Keep these corners',
   cornersKept: 'Kept. Later photos of this container take them over.',
   startOver: 'Start over',
-  measuringPhotos: 'Looking at photo {done} of {of} …',
+  measuringPhotos: 'Looking at photo {done} of {of}…',
   lookedAt: '{count, plural, one {One photo looked at} other {# photos looked at together}}',
   threshold: 'How green is a plant?',
   thresholdSeries:
@@ -137,7 +137,7 @@ export default {
     'The range is what the cover would be with the threshold {step} higher and lower. A wide range says that green and soil are close in colour.',
   keepThisDay: '{count, plural, one {Keep the reading of this day} other {Keep the # readings of this day}}',
   keepAllDays: '{count, plural, one {Keep one day} other {Keep all # days}}',
-  keeping: 'Keeping {done} of {of} …',
+  keeping: 'Keeping {done} of {of}…',
   keptAll: 'All kept.',
   notPlanned:
     'This plan does not record green cover, so you can look but not save. Choose it under “We record” or “We also record” in Plan, Question.',

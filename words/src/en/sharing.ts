@@ -16,7 +16,7 @@ export default {
   end: 'End this',
   endFor: 'End this for {name}',
   handOver: 'Hand over…',
-  handOverTo: 'Hand over to {name} …',
+  handOverTo: 'Hand over to {name}…',
   sureOfClass:
     '<b>Hand “{subject}” over to {name}?</b> The class and all its experiments are {name}’s from then on, with the crops and packets that they name. You may still see them.',
   sureOfExperiment:

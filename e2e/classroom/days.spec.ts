@@ -63,7 +63,8 @@ test('a sowing day, a day without network and a day with it, on a tablet', async
     async () => (await navigator.serviceWorker.ready).active?.state === 'activated',
   );
   await tablet.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await expect.poll(() => keptOn(tablet)).toContain('"pots"');
+  // Of pots to read, that is, not only of those that were to be sown.
+  await expect.poll(() => keptOn(tablet)).toContain('"isClosed"');
   await tablet.clock.setFixedTime(Date.now() - DAY_MS);
   await context.setOffline(true);
   await tablet.getByRole('button', { name: /^1 / }).click();

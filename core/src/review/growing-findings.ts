@@ -40,7 +40,7 @@ function place(plan: Plan, surroundings: PlanSurroundings, growths: readonly Tre
   const seen = new Set<string>();
   const kinds = kindsOfUnit(plan, surroundings);
   for (const { crop, facts, treatment } of growths) {
-    const unit = kinds.find((one) => one.treatment.name === treatment.name);
+    const unit = kinds.find((one) => one.treatment.code === treatment.code);
     if (!crop || !facts || !unit || seen.has(crop.id)) continue;
     const { temperatureC, light } = unit;
     const isVaried = (aspect: string): boolean => plan.factors.some((factor) => factor.aspect === aspect);

@@ -94,7 +94,7 @@ export class ClassOfExperiment implements OnModuleInit {
       order: { id: 'ASC' },
     });
     const days = daysOf(schoolClass);
-    const movedPlans: MovedPlan[] = [];
+    const changed: { readonly id: string; readonly before: Plan; readonly after: Plan }[] = [];
     for (const { id } of experiments) {
       await this.store.locked(id, async (manager, { planDocument: plan, classId, version }) => {
         if (!plan || classId !== schoolClass.id) return;
@@ -102,9 +102,13 @@ export class ClassOfExperiment implements OnModuleInit {
         if (isSamePart(calendar, plan.calendar)) return;
         const after = { ...plan, calendar };
         await manager.save(Experiment, { id, planDocument: after, version: version + 1 });
-        movedPlans.push({ experimentId: id, ...(await this.#moved(id, plan, after)) });
+        changed.push({ id, before: plan, after });
       });
     }
+    // Asked once no plan is locked any more: a lock holds a connection, and this takes another.
+    const movedPlans: MovedPlan[] = [];
+    for (const { id, before, after } of changed)
+      movedPlans.push({ experimentId: id, ...(await this.#moved(id, before, after)) });
     return movedPlans;
   }
 

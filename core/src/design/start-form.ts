@@ -2,7 +2,7 @@ import type { Crop } from './crop.ts';
 import type { Conditions, Plan } from './plan.ts';
 
 /** True of a plan that sets in what began to grow elsewhere, which no packet and no days to emergence speak of. */
-export function isBegun({ conditions }: Pick<Plan, 'conditions'>): boolean {
+export function isBegun({ conditions }: { readonly conditions: Pick<Conditions, 'startsAs'> }): boolean {
   return (conditions.startsAs ?? 'seed') !== 'seed';
 }
 
@@ -16,7 +16,7 @@ export function isYoungPlant({ startsAs = 'seed' }: Pick<Conditions, 'startsAs'>
  * make up for what fails.
  */
 export function isSetSingly(
-  plan: Pick<Plan, 'kind' | 'conditions'>,
+  plan: Pick<Plan, 'kind'> & { readonly conditions: Pick<Conditions, 'startsAs'> },
   crop: Pick<Crop, 'propagule'> | undefined,
 ): boolean {
   return plan.kind === 'pieces' || isBegun(plan) || !/^seed/i.test(crop?.propagule ?? 'seed');

@@ -11,6 +11,7 @@ import type {
   PlanLevel,
   PlanMeasure,
 } from './plan.ts';
+import { isSetSingly } from './start-form.ts';
 import { usualSteps } from './usual-steps.ts';
 import { PLAIN_LEVEL } from './treatments.ts';
 
@@ -247,7 +248,9 @@ export function startPlan(wish: StartWish): Plan {
     factors: defaults.factors(wish),
     leftOut: [],
     replicates: defaults.replicates,
-    seedsPerUnit: defaults.seedsPerUnit,
+    seedsPerUnit: isSetSingly({ kind, conditions: {} }, crop)
+      ? defaults.plantsPerUnit
+      : defaults.seedsPerUnit,
     plantsPerUnit: defaults.plantsPerUnit,
     chance: 0.9,
     seedsPerPacket: 50,

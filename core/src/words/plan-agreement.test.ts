@@ -477,6 +477,15 @@ test('a young plant set in deep says so on its label and in the steps, seed neve
   expect(texts(asSeed)).not.toMatch(/stem/);
 });
 
+test('cloves, corms and nuts begin with one for each plant, and are bought so', () => {
+  for (const id of ['garlic', 'crocus', 'oak']) {
+    const plan = planOf('one_factor', id);
+    expect([id, plan.seedsPerUnit]).toEqual([id, plan.plantsPerUnit]);
+    expect(materialsOf(plan).seedsByCrop[0]).toMatchObject({ cropId: id, seeds: 2 * plan.replicates });
+  }
+  expect(planOf('one_factor', 'beet').seedsPerUnit).toBe(2);
+});
+
 test.each([
   ['pan_sections', 'section'],
   ['box_rows', 'row'],

@@ -187,6 +187,14 @@ describe('pots', () => {
 });
 
 describe('sowing', () => {
+  test('of what is set in one by one asks for one each, and says how many spare pots help', async () => {
+    const sent = renderPart(<SowingSection />, draftOf('pieces', { seedsPerUnit: 3, plantsPerUnit: 1 }));
+    expect(screen.getByText(/so 1 in each place and not 3/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: sayPlans('useIt') }));
+    expect((await lastPlan(sent, 1)).seedsPerUnit).toBe(1);
+    await screen.findByText(/for each plant\. (With|Without)/);
+  });
+
   test('says what the seeds give, what is enough, and uses it', async () => {
     const sent = renderPart(<SowingSection />, draftOf('one_factor', { seedsPerUnit: 1 }));
     expect(screen.getByText(/With 1 seed in each pot/)).toBeTruthy();

@@ -145,7 +145,20 @@ function SeedAnswer() {
 
 /** Tubers, cloves and corms are set in one by one; what fails is made up for by spare pots. */
 function SparePots({ wish, propagule }: { wish: SowingWish; propagule: string }) {
+  const { plan, isPlanted, apply } = usePlanEditor();
   const spares = useMemo(() => sparesNeeded(wish), [wish]);
+  if (plan.seedsPerUnit > plan.plantsPerUnit) {
+    return (
+      <p className="note-attention">
+        {say('setInSingly', { propagule, plants: plan.plantsPerUnit, seeds: plan.seedsPerUnit })}{' '}
+        {!isPlanted && (
+          <Button variant="light" size="sm" onClick={() => apply({ seedsPerUnit: plan.plantsPerUnit })}>
+            {say('useIt')}
+          </Button>
+        )}
+      </p>
+    );
+  }
   if (!spares.defined) return null;
   return (
     <p className="quiet">

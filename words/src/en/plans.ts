@@ -348,8 +348,10 @@ export default {
   none: 'none',
   forTheChanceYouWantAPot:
     'For the chance you want: <b>{seeds} a pot</b>, about {thinned} seedlings to thin.',
+  setInSingly:
+    'A {propagule} is put in for each plant that you want, so {plants} in each place and not {seeds}.',
   sparePotsFor:
-    'One {propagule} in each place. {spares, plural, =0 {Without a spare pot} one {With # spare pot} other {With # spare pots}}, the chance that enough of them grow is {chanceText}.',
+    'One {propagule} for each plant. {spares, plural, =0 {Without a spare pot} one {With # spare pot} other {With # spare pots}}, the chance that enough of them grow is {chanceText}.',
   howDeepItIsSet: 'How deep',
   asDeepAsItStood: 'as deep as it stood',
   useIt: 'Use it',

@@ -166,6 +166,50 @@ describe('a vote', () => {
     expect((await ada.get('/api/device/polls')).body[0].ownChoice).toBe(1);
     await vote(ben, 3).expect(400);
     expect((await vote(ben, 1, own)).body.code).toBe('id_in_use');
+    expect((await vote(ada, 2, own)).body.code).toBe('id_in_use');
+    const beyond = (await vote(ada, 3)).body;
+    expect(beyond.fields[0].field).toBe('choice');
+    await ada.put(`/api/device/votes/${uuid()}`).send({ pollId: uuid(), choice: 0 }).expect(404);
+  });
+
+  test('keeps when it was asked; hands that are counted after its end close no other', async () => {
+    const [early, late] = [uuid(), uuid()];
+    const view = async (id: string) =>
+      (await teacher.get(`${path}/polls/${id}`).expect(200)).body as PollView;
+    await teacher.put(`${path}/polls/${early}`).send(poll()).expect(200);
+    const { openedAt } = await view(early);
+    await teacher.put(`${path}/polls/${late}`).send(poll()).expect(200);
+    const counted = poll({ isOpen: false, hands: [1, 2, 3] });
+    expect((await teacher.put(`${path}/polls/${early}`).send(counted).expect(200)).body).toMatchObject({
+      openedAt,
+      isOpen: false,
+      hands: [1, 2, 3],
+    });
+    expect((await view(late)).isOpen).toBe(true);
+  });
+
+  test.each([
+    [4_000, 204],
+    [6_000, 409],
+  ])('made %d ms after it was closed answers %d', async (afterMs, status) => {
+    const id = uuid();
+    await teacher.put(`${path}/polls/${id}`).send(poll()).expect(200);
+    await teacher
+      .put(`${path}/polls/${id}`)
+      .send(poll({ isOpen: false }))
+      .expect(200);
+    const ada = await tablet(IDS.ada);
+    const sentAt = new Date();
+    await server.query(`UPDATE poll SET closed_at = ? WHERE id = '${id}'`, [
+      new Date(sentAt.getTime() - 30_000),
+    ]);
+    const made = {
+      studentId: IDS.ada,
+      madeAt: new Date(sentAt.getTime() - 30_000 + afterMs).toISOString(),
+      sentAt: sentAt.toISOString(),
+    };
+    const answer = await ada.put(`/api/device/votes/${uuid()}`).send({ pollId: id, choice: 0, made });
+    expect(answer.status).toBe(status);
   });
 
   test('made before it was closed counts though it is sent later; one made afterwards does not', async () => {
@@ -203,7 +247,8 @@ describe('a vote', () => {
     expect((await teacher.get(`${path}/polls/${first}`)).body.isOpen).toBe(false);
     expect((await teacher.get(`${other}/polls/${before}`)).body.isOpen).toBe(false);
     const changed = poll({ choices: ['A', 'B'] });
-    await teacher.put(`${path}/polls/${second}`).send(changed).expect(400);
+    const refused = (await teacher.put(`${path}/polls/${second}`).send(changed).expect(400)).body;
+    expect(refused.fields[0].field).toBe('choices');
   });
 
   test('of another class or experiment is not there', async () => {

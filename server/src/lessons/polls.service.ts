@@ -118,7 +118,9 @@ export class PollsService {
       await retried(() => this.source.getRepository(Vote).insert(row));
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
-      const isSame = await this.source.getRepository(Vote).existsBy({ id, pollId, studentId: student.id });
+      const isSame = await this.source
+        .getRepository(Vote)
+        .existsBy({ id, pollId, choice, studentId: student.id });
       if (!isSame) throw new ApiError('id_in_use', say('thisIdIsInUseReloadThe'));
     }
   }

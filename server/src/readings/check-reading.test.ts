@@ -91,6 +91,8 @@ describe('a reading', () => {
     ['beyond the last step', reading(21, 'steps'), score, 'value'],
     ['between two steps', reading(3.5, 'steps'), score, 'value'],
     ['without a value', reading(null, '%', { state: 'dead' }), {}, 'taken'],
+    ['of a count without a value', reading(null, 'seeds', { state: 'dead' }), count, 'taken'],
+    ['of a step without a value', reading(null, 'steps', { state: 'dead' }), score, 'taken'],
     ['that corrects one of its pot and day', reading(1, '%', corrects), { corrected: of }, 'taken'],
     ['that corrects one that is not there', reading(1, '%', corrects), { corrected: null }, 'supersedesId'],
     [
@@ -125,5 +127,8 @@ describe('a reading', () => {
     expect(isVeryTall({ value: more }, { ...place, kind: 'number' })).toBe(false);
     expect(() => checkPossible({ value: null }, null)).not.toThrow();
     expect(() => checkPossible({ value: 29_000 }, null)).not.toThrow();
+    const facts = { daysToEmergence: null, heightAtDay21Mm: null, matureHeightMm: 400 };
+    expect(() => checkPossible({ value: 1200 }, facts)).not.toThrow();
+    expect(() => checkPossible({ value: 1201 }, facts)).toThrow();
   });
 });

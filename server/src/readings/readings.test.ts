@@ -39,6 +39,7 @@ describe('a reading', () => {
       unitOfMeasure: 'cm',
       precision: 0.5,
       observer: 'Mr Reed',
+      isReread: false,
       counts: true,
     });
     expect(await all()).toEqual([kept]);
@@ -214,6 +215,15 @@ describe('a reading', () => {
     const answer = await keep(uuid(), readingOf(experiment, 0, changes));
     expect([answer.status, answer.body.fields[0].field]).toEqual([400, field]);
     expect(answer.body.fields[0].message.length).toBeGreaterThan(10);
+    expect(await all()).toEqual([]);
+  });
+
+  test('of a pot or of something that is read in another experiment is not taken', async () => {
+    const other = await startSown(teacher);
+    const body = readingOf(experiment, 0);
+    const of = readingOf(other, 0);
+    await keep(uuid(), { ...body, unitId: of.unitId }).expect(404);
+    await keep(uuid(), { ...body, variableId: of.variableId }).expect(404);
     expect(await all()).toEqual([]);
   });
 

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { v7 as uuid } from 'uuid';
 import { dayFromToday, readingOf, startSown } from '../app/testing/experiments.ts';
 import { type Client, sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
+import { ReadingsService } from './readings.service.ts';
 
 let server: TestServer;
 let teacher: Client;
@@ -68,6 +69,18 @@ describe('setting a reading aside', () => {
     await teacher.delete(path).expect(200);
   });
 
+  test('by itself leaves what a person decided, of this reading and of no other', async () => {
+    const [decided, fresh] = [await keep(4, 300), await keep(5, 310)];
+    const path = `${readingsPath()}/${decided}/set-aside`;
+    await teacher.put(path).send({ reason: 'bent' }).expect(200);
+    await teacher.delete(path).expect(200);
+    const service = server.app.get(ReadingsService, { strict: false });
+    const late = (id: string) => service.setAsideAtFirst(experiment.id, id, 'late', 'nobody');
+    expect((await late(decided)).setAside).toBeNull();
+    expect((await late(fresh)).setAside).toBe('late');
+    for (const id of [decided, fresh]) await teacher.delete(`${readingsPath()}/${id}/set-aside`).expect(200);
+  });
+
   test('needs a reason, and a reading of this experiment', async () => {
     const id = await keep(2, 41);
     const answer = await teacher.put(`${readingsPath()}/${id}/set-aside`).send({ reason: ' ' });
@@ -99,6 +112,20 @@ describe('setting a reading aside', () => {
 });
 
 describe('closing a day', () => {
+  test('closes no other day and no other experiment', async () => {
+    const service = server.app.get(ReadingsService, { strict: false });
+    const other = await startSown(teacher);
+    const day = dayFromToday(-1);
+    const put = (isClosed: boolean) =>
+      teacher.put(`/api/experiments/${experiment.id}/days/${day}`).send({ isClosed }).expect(200);
+    await put(true);
+    expect(await service.closedAt(experiment.id, day)).toBeInstanceOf(Date);
+    expect(await service.closedAt(experiment.id, dayFromToday(-2))).toBeUndefined();
+    expect(await service.closedAt(other.id, day)).toBeUndefined();
+    await put(false);
+    expect(await service.closedAt(experiment.id, day)).toBeUndefined();
+  });
+
   test('is undone, repeated, and shown with the experiment', async () => {
     const day = dayFromToday(0);
     const path = `/api/experiments/${experiment.id}/days/${day}`;

@@ -174,11 +174,11 @@ describe('the outbox', () => {
   });
 
   test('of the pages of one browser only that with the lock sends', async () => {
-    const asked: string[] = [];
+    const asked: unknown[] = [];
     let isFree = false;
     const locks = {
-      request: (name: string, _options: object, work: (lock: object | null) => unknown) => {
-        asked.push(name);
+      request: (name: string, options: object, work: (lock: object | null) => unknown) => {
+        asked.push([name, options]);
         return Promise.resolve(work(isFree ? {} : null));
       },
     };
@@ -191,7 +191,7 @@ describe('the outbox', () => {
       answers = [];
       const close = opened(outbox, 'class c');
       await settled(outbox);
-      expect([sent.length, asked[0]]).toEqual([0, 'outbox']);
+      expect([sent.length, asked[0]]).toEqual([0, ['outbox', { ifAvailable: true }]]);
       isFree = true;
       await outbox.flush();
       close();
@@ -382,6 +382,34 @@ describe('the outbox', () => {
     expect(there.items()).toHaveLength(2);
   });
 
+  test('who closes late does not silence the next', async () => {
+    const store = memoryStore();
+    const [here, there] = [new Outbox(store), new Outbox(store)];
+    const closeFirst = opened(here, 'teacher t');
+    opened(here, 'class c');
+    opened(there, 'teacher t');
+    closeFirst();
+    answers = Array(9).fill('lost');
+    await here.put(item('a'));
+    await waitUntil(() => there.items().length === 1);
+  });
+
+  test('works where pages cannot speak to each other', async () => {
+    const channel = globalThis.BroadcastChannel;
+    Reflect.deleteProperty(globalThis, 'BroadcastChannel');
+    try {
+      const outbox = new Outbox(memoryStore());
+      answers = ['lost'];
+      await outbox.put(item('a'));
+      const close = opened(outbox, 'class c');
+      await settled(outbox);
+      close();
+      expect(outbox.items()).toEqual([]);
+    } finally {
+      globalThis.BroadcastChannel = channel;
+    }
+  });
+
   test('who asks no longer hears nothing of what is stored late', async () => {
     const outbox = new Outbox(memoryStore());
     const late: string[] = [];
@@ -535,6 +563,23 @@ describe('a picture', () => {
     await settled(outbox);
     close();
     expect(sent.filter(({ path }) => path.endsWith('/parts/0'))).toHaveLength(2);
+    expect(outbox.items()).toEqual([]);
+  });
+
+  test('whose entry has to wait keeps the parts that arrived, and tells how far each came', async () => {
+    const outbox = new Outbox(memoryStore());
+    const close = opened(outbox, 'class c');
+    await settled(outbox);
+    const seen = new Set<number>();
+    outbox.subscribe(() => seen.add(outbox.progressOf('p') ?? -1));
+    globalThis.fetch = wrapped(globalThis.fetch, 'too_busy');
+    await outbox.put(entry('p'));
+    await settled(outbox);
+    await outbox.flush();
+    await settled(outbox);
+    close();
+    expect(sent.filter(({ path }) => path.endsWith('/parts/0'))).toHaveLength(1);
+    expect([...seen]).toEqual(expect.arrayContaining([0, 65_536 / BYTES, 131_072 / BYTES, 1]));
     expect(outbox.items()).toEqual([]);
   });
 

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, expect, jest, test } from '@jest/globals';
 import { cleanup, renderHook } from '@testing-library/react';
 import type { ReactNode } from 'react';
-import { type Maker, MakerProvider, useIdOf, useKeep } from './use-keep.ts';
+import { type Maker, MakerProvider, ownerClass, ownerTeacher, useIdOf, useKeep } from './use-keep.ts';
 import { outbox } from './use-outbox.ts';
 
 const TEACHER: Maker = { owner: 'teacher t', studentId: null, displayName: 'Mx Trial' };
@@ -90,4 +90,8 @@ test('the same content has the same id until it is kept', () => {
   const again = of({ value: 5 });
   forget();
   expect(of({ value: 5 })).not.toBe(again);
+});
+
+test('what a teacher, another and a class make are kept apart', () => {
+  expect(new Set([ownerTeacher('a'), ownerTeacher('b'), ownerClass('a'), ownerClass('b')]).size).toBe(4);
 });

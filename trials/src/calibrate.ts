@@ -37,6 +37,68 @@ const DESIGNS: readonly Situation[] = [
   { levels: [4], pots: 6, neverUp: () => 0.15, dies: () => 0.15 },
 ];
 
+const WIDE_CV = 0.08;
+
+/** Designs in which one treatment spreads so many times as much as the others. */
+const UNEQUAL: readonly (Situation & { readonly name: string })[] = [
+  ...[3, 4, 6, 12].map((pots) => ({
+    name: `2 treatments of ${pots}, one × 4`,
+    levels: [2],
+    pots,
+    spreads: [1, 4],
+  })),
+  { name: '2 treatments of 3 and 12, alike', levels: [2], pots: 3, potsOf: [3, 12] },
+  { name: '2 treatments of 3 and 12, the few × 4', levels: [2], pots: 3, potsOf: [3, 12], spreads: [4, 1] },
+  { name: '2 treatments of 3 and 12, the many × 4', levels: [2], pots: 3, potsOf: [3, 12], spreads: [1, 4] },
+  { name: '2 treatments of 2 and 10, alike', levels: [2], pots: 2, potsOf: [2, 10] },
+  ...[3, 5, 8, 12].flatMap((pots) =>
+    [2, 3, 4].map((times) => ({
+      name: `3 treatments of ${pots}, the control × ${times}`,
+      levels: [3],
+      pots,
+      spreads: [times, 1, 1],
+    })),
+  ),
+  ...[4, 8].map((pots) => ({
+    name: `6 treatments of ${pots}, the last × 4`,
+    levels: [6],
+    pots,
+    spreads: [1, 1, 1, 1, 1, 4],
+  })),
+  { name: '6 treatments of 4, the control × 4', levels: [6], pots: 4, spreads: [4, 1, 1, 1, 1, 1] },
+  {
+    name: '4 treatments of 4, no control, one × 4',
+    levels: [4],
+    pots: 4,
+    hasControl: false,
+    spreads: [1, 4, 1, 1],
+  },
+  ...[1, 2, 4].map((times) => ({
+    name: `4 pots beside 10 and 10, the few × ${times}`,
+    levels: [3],
+    pots: 4,
+    potsOf: [4, 10, 10],
+    spreads: [times, 1, 1],
+  })),
+  {
+    name: '3 pots beside 12 and 12, the few × 4',
+    levels: [3],
+    pots: 3,
+    potsOf: [12, 12, 3],
+    spreads: [1, 1, 4],
+  },
+  { name: '2 × 2 of 3, one combination × 4', levels: [2, 2], pots: 3, spreads: [1, 1, 1, 4] },
+  { name: '2 × 2 of 5, one combination × 4', levels: [2, 2], pots: 5, spreads: [1, 1, 1, 4] },
+  { name: '2 × 3 of 4, one combination × 4', levels: [2, 3], pots: 4, spreads: [1, 1, 1, 1, 1, 4] },
+  {
+    name: '3 treatments in 4 blocks, the control × 4',
+    levels: [3],
+    pots: 4,
+    hasBlocks: true,
+    spreads: [4, 1, 1],
+  },
+];
+
 const PLANS: readonly PlannedDesign[] = [
   ...['oat', 'cress'].flatMap((crop) =>
     [[2], [3], [6], [2, 2], [2, 3]].flatMap((levels) =>
@@ -64,6 +126,15 @@ export function calibrate(args: readonly string[]): number {
     lines.push(`| ${nameOf(design)} | ${design.pots} | ${percent(told)} | ${percent(cover)} |`);
     console.log(lines.at(-1));
   }
+  const unequal = [
+    '| design | told of something, nothing there | intervals that hold the truth |',
+    '|---|---|---|',
+  ];
+  for (const { name, ...design } of UNEQUAL) {
+    const { told, cover } = claimsOf({ ...design, cv: WIDE_CV }, classes, SEED);
+    unequal.push(`| ${name} | ${percent(told)} | ${percent(cover)} |`);
+    console.log(unequal.at(-1));
+  }
   const plans = [
     '| plan | pots each | promised taller | classes that saw it | promised shorter | classes that saw it |',
     '|---|---|---|---|---|---|',
@@ -83,7 +154,7 @@ export function calibrate(args: readonly string[]): number {
   }
   const others = othersOf('told of it', FALSE_CLAIMS, classes);
   const intervals = othersOf('held the truth', SHOWN_INTERVALS, classes);
-  const tables = [lines, others, intervals, plans].map((table) => table.join('\n'));
+  const tables = [lines, unequal, others, intervals, plans].map((table) => table.join('\n'));
   if (at < 0) writeFileSync(join(ROOT, 'docs', 'calibration.md'), page(classes, tables));
   return 0;
 }
@@ -98,7 +169,7 @@ function othersOf(head: string, claims: readonly OtherClaim[], classes: number):
   return table;
 }
 
-function page(classes: number, [claims, others, intervals, plans]: readonly string[]): string {
+function page(classes: number, [claims, unequal, others, intervals, plans]: readonly string[]): string {
   return `# Calibration
 
 How often what a class reads is false, in ${classes} simulated classes a line (\`npm run calibrate\`; standard error of 5 in 100: ${(100 * Math.sqrt((0.05 * 0.95) / classes)).toFixed(1)}).
@@ -108,6 +179,12 @@ How often what a class reads is false, in ${classes} simulated classes a line (\
 Plants treated alike differ by 22 % (SD ÷ mean, log-normal), blocks by 15 %, and are read in half centimetres. A class is told of something when any sentence of the answer says that treatments differ, that factors work together, or that more died or came up: the aim is 3 to 6 of 100. Intervals are those of all pairs that the answer compares, of each question in a crossed design, with an effect of 30 %: the aim is 93 to 97 of 100.
 
 ${claims}
+
+## Treatments that spread unlike
+
+The same, where plants treated alike differ by ${100 * WIDE_CV} %, and those of one treatment by two to four times as much. A treatment that looks more spread is judged by its own pots.
+
+${unequal}
 
 ## Other claims with nothing to find
 

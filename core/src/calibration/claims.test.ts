@@ -42,6 +42,17 @@ describe('with nothing to find, a class is told of something in about 1 of 20 cl
     expect(found).toBeLessThan(0.08);
   });
 
+  test.each<[string, Situation]>([
+    ['two treatments of four', { levels: [2], pots: 4, spreads: [1, 4] }],
+    ['six treatments of four', { levels: [6], pots: 4, spreads: [4, 1, 1, 1, 1, 1] }],
+    ['four pots beside ten', { levels: [3], pots: 4, potsOf: [4, 10, 10], spreads: [4, 1, 1] }],
+    ['two by two, five pots each', { levels: [2, 2], pots: 5, spreads: [1, 1, 1, 4] }],
+  ])('also where one treatment has four times the spread: %s', (_, situation) => {
+    const found = share({ ...situation, cv: 0.08 }, isTold);
+    expect(found).toBeGreaterThan(0.01);
+    expect(found).toBeLessThan(0.08);
+  });
+
   test('many pots that do not come up or die add little', () => {
     const luck = { neverUp: () => 0.2, dies: () => 0.15 };
     expect(share({ levels: [2], pots: 8, ...luck }, isTold)).toBeLessThan(0.095);
@@ -51,7 +62,7 @@ describe('with nothing to find, a class is told of something in about 1 of 20 cl
 
 describe('what is there is seen by the model of the design', () => {
   test('a factor is judged over the levels of the other, not cell by cell', () => {
-    const crossed: Situation = { levels: [2, 3], pots: 4, effect: 0.35 };
+    const crossed: Situation = { levels: [2, 3], pots: 4, effect: 0.38 };
     const byCell = share(
       crossed,
       ({ pairs }) =>

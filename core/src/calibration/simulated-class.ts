@@ -8,6 +8,10 @@ export interface Situation {
   readonly levels: readonly number[];
   /** Pots of each combination; blocks, when there are any. */
   readonly pots: number;
+  /** Pots of each combination where they have unlike numbers. */
+  readonly potsOf?: readonly number[];
+  /** How many times the spread of the others each combination has; 1 where it is left out. */
+  readonly spreads?: readonly number[];
   readonly hasBlocks?: boolean;
   readonly hasControl?: boolean;
   /** What the last level of the first factor does to the mean: 0.3 is 30 % taller. Those between are stepped evenly. */
@@ -40,7 +44,7 @@ const STEP_MM = 5;
 const BLOCK_SD = 0.15;
 
 /** The design of a situation. */
-export function designOf({ levels, pots, hasBlocks = false, hasControl = true }: Situation): Design {
+export function designOf({ levels, pots, potsOf, hasBlocks = false, hasControl = true }: Situation): Design {
   const combinations = levels.reduce<number[][]>(
     (all, count) => all.flatMap((one) => Array.from({ length: count }, (_, level) => [...one, level])),
     [[]],
@@ -63,17 +67,19 @@ export function designOf({ levels, pots, hasBlocks = false, hasControl = true }:
       })),
     })),
     treatments,
-    units: treatments.flatMap((treatment, at) =>
-      Array.from({ length: pots }, (_, pot) => ({
-        id: `u${at * pots + pot}`,
-        number: at * pots + pot + 1,
+    units: treatments
+      .flatMap((treatment, at) =>
+        Array.from({ length: potsOf?.[at] ?? pots }, (_, pot) => ({ treatment, pot })),
+      )
+      .map(({ treatment, pot }, index) => ({
+        id: `u${index}`,
+        number: index + 1,
         treatmentId: treatment.id,
         sownOn: SOWN,
         block: hasBlocks ? String(pot) : '',
         team: '',
         seedsSown: 1,
       })),
-    ),
   };
 }
 
@@ -122,8 +128,10 @@ function placesOf({ sill, pots }: Situation, treatments: number, chance: RandomG
 function readingsOf(situation: Situation, design: Design, chance: RandomGenerator) {
   const places = placesOf(situation, design.treatments.length, chance);
   const { levels, effect = 0, together = 0, cv = 0.22, neverUp, dies, hasBlocks = false } = situation;
-  const sigma = Math.sqrt(Math.log(1 + cv * cv));
   const levelsOf = new Map(design.treatments.map((treatment) => [treatment.id, treatment.levels]));
+  const sigmaOf = new Map(
+    design.treatments.map(({ id }, at) => [id, logSpread(cv * (situation.spreads?.[at] ?? 1))]),
+  );
   const blocks = Array.from({ length: situation.pots }, () => Math.exp(BLOCK_SD * chance.normal()));
   return design.units.map((unit, index) => {
     const [first = 0, second = 0] = levelsOf.get(unit.treatmentId) ?? [];
@@ -137,7 +145,13 @@ function readingsOf(situation: Situation, design: Design, chance: RandomGenerato
       (1 + (isLast ? together : 0)) *
       (hasBlocks ? (blocks[index % situation.pots] ?? 1) : 1) *
       (places[index] ?? 1);
+    const sigma = sigmaOf.get(unit.treatmentId) ?? 0;
     const height = mean * Math.exp(sigma * chance.normal() - sigma ** 2 / 2);
     return { ...shape, state: 'emerged' as const, value: Math.round(height / STEP_MM) * STEP_MM };
   });
+}
+
+/** The SD of the logarithm of a value whose SD is `cv` of its mean. */
+function logSpread(cv: number): number {
+  return Math.sqrt(Math.log(1 + cv * cv));
 }

@@ -8,7 +8,7 @@ import { leadOf } from './lead.ts';
 import { fitted, mainPair, pairsBy } from './pairs.ts';
 import { rankedOverall, rankedPairs } from './ranked-pairs.ts';
 import { NO_QUESTIONS, type Questions, questionsOf } from './questions.ts';
-import { plainStructure, structureOf } from './structure.ts';
+import { plainStructure, type Structure, structureOf } from './structure.ts';
 import { testLine, type TestOutcome } from './test-line.ts';
 import type {
   ComparedGroup,
@@ -93,17 +93,25 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     groups,
     overall: input.isOrdinal ? rankedOverall(groups) : overallTest(fit, groups, pairs),
     spread: fit.defined ? fit.value.spread : null,
+    ownSpread: fit.defined ? groupsOf(fit.value.ownSpread, structure) : [],
     hasBlocks: fit.defined && fit.value.hasBlocks,
     pairs,
     mainPair: mainPair(input.treatments, pairs),
     questions: questions.factors,
     together: questions.together,
     fates,
-    lead: leadOf(input.treatments, pairs, by === 'treatment' ? questions : NO_QUESTIONS, fates),
+    lead: leadOf(input.treatments, pairs, questions, fates, by),
     controlId: input.treatments.find((treatment) => treatment.isControl)?.id ?? null,
     unitCurves: curves,
     treatmentCurves: treatmentCurves(input.treatments, curves),
   };
+}
+
+/** The groups that treatments, by index, belong to. */
+function groupsOf(cells: readonly number[], { cellsOf }: Structure): string[] {
+  return [...cellsOf].flatMap(([id, own]) =>
+    [...own.values()].some((cell) => cells.includes(cell)) ? [id] : [],
+  );
 }
 
 /**

@@ -10,7 +10,7 @@ import {
 } from '../statistics/index.ts';
 import type { Design } from './grouping.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
-import type { Comparison } from './types.ts';
+import type { Comparison, TreatmentGroup } from './types.ts';
 import { weightedUnits } from './weighted-units.ts';
 
 /** A crossed design, or a design in blocks, analysed term by term. */
@@ -69,21 +69,17 @@ export function factorial(
   });
 }
 
-/** The mean of every combination that has values; none for one factor. */
-export function cells(comparison: Comparison, design: Design): CellMean[] {
-  if (design.factors.length < 2) return [];
-  const byKey = new Map<string, { levels: readonly number[]; values: number[] }>();
-  for (const { levels, value } of weightedUnits(comparison.groups, design).units) {
-    const key = levels.join('.');
-    const cell = byKey.get(key) ?? { levels, values: [] };
-    cell.values.push(value);
-    byKey.set(key, cell);
-  }
-  return [...byKey.values()].map(({ levels, values }) => ({
-    levels,
-    n: values.length,
-    mean: meanOf(values),
-  }));
+/** The mean of every combination that has values, of groups that are treatments; none for one factor. */
+export function cellMeans(
+  groups: readonly Pick<TreatmentGroup, 'groupId' | 'points'>[],
+  { factors, treatments }: Pick<Design, 'factors' | 'treatments'>,
+): CellMean[] {
+  if (factors.length < 2) return [];
+  return groups.flatMap(({ groupId, points }) => {
+    const levels = treatments.find(({ id }) => id === groupId)?.levels;
+    if (!levels || points.length === 0) return [];
+    return [{ levels, n: points.length, mean: meanOf(points.map(({ value }) => value)) }];
+  });
 }
 
 /** The line through values by the amount of the first factor, where its levels are three amounts or more. */

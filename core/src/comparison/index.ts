@@ -41,7 +41,7 @@ export {
   treatmentsPart,
   type UpShares,
 } from './treatments-part.ts';
-export type { CellMean, DoseResponse, FactorialPart } from './factorial-part.ts';
+export { type CellMean, cellMeans, type DoseResponse, type FactorialPart } from './factorial-part.ts';
 export { type BesideVerdict, isClearFate, verdictBeside } from './fates.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';
@@ -64,6 +64,8 @@ export {
   type TreatmentCurve,
   type TreatmentGroup,
   type TreatmentPair,
+  type Within,
+  type WithinLevel,
   type UnitCounts,
   type UnitCurve,
 } from './types.ts';

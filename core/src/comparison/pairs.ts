@@ -27,14 +27,22 @@ export function unitsOf(groups: readonly TreatmentGroup[], structure: Structure)
   );
 }
 
-/** Fits the model of the design to the compared units. */
-export function fitted(groups: readonly TreatmentGroup[], structure: Structure): Outcome<FittedDesign> {
-  return fitDesign(unitsOf(groups, structure), structure.cells);
+/**
+ * Fits the model of the design to the compared units.
+ * @param over how many treatments each mean that is compared is taken over
+ */
+export function fitted(
+  groups: readonly TreatmentGroup[],
+  structure: Structure,
+  over = structure.cells / structure.cellsOf.size,
+): Outcome<FittedDesign> {
+  return fitDesign(unitsOf(groups, structure), structure.cells, over);
 }
 
 /**
  * Each two groups compared by the model of the design, allowing for how many comparisons there are: with the control
- * by Dunnett (1955), others by Tukey and Kramer (1956), two groups by t.
+ * by Dunnett (1955), others by Tukey and Kramer (1956), or by Tamhane's T2 (1979) where one has a spread of its own, two
+ * groups by t.
  * @param times how many questions the whole answer asks beside this one, counted in: each is held to a share of 5 %
  */
 export function pairsBy(
@@ -91,6 +99,7 @@ function familyOf(
 ): (first: TreatmentGroup, second: TreatmentGroup) => Outcome<PairTest> {
   const correlation = control === undefined ? 0.5 : correlationOf(fit, groups, structure, control);
   const tail = ALPHA / times;
+  const count = (filled * (filled - 1)) / 2;
   return (first, second) => {
     if (first.points.length < 2 || second.points.length < 2) return notDefined('group_too_small');
     const contrast = contrastOf(fit, structure, first.groupId, second.groupId);
@@ -114,6 +123,11 @@ function familyOf(
         dunnettLeaving(tail, filled - 1, correlation, df),
       ];
       return made('dunnett', p, critical);
+    }
+    if (fit.ownSpread.length > 0) {
+      const each = -Math.expm1(Math.log1p(-tail) / count);
+      const found = -Math.expm1(count * Math.log1p(-twoSidedT(t, df)));
+      return made('tamhane', found, tForInterval(1 - each, df));
     }
     const p = studentizedRangeSurvival(size * Math.SQRT2, filled, df);
     return made('tukey_kramer', p, studentizedRangeLeaving(tail, filled, df) / Math.SQRT2);

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { type ReadingFact, type UnitDay, unitDays } from '../growth/index.ts';
 import { addDays, calendarDay, type Outcome, PICTURE_OBSERVER, type ReadingState } from '../shared/index.ts';
 import {
+  cellMeans,
   compareTreatments,
   type Design,
   emergencePart,
@@ -161,8 +162,10 @@ describe('treatments', () => {
     expect(terms.map((term) => term.factors.join('×'))).toEqual(['block', 'Feed', 'Light', 'Feed×Light']);
     expect([terms.map((term) => term.df), errorDf]).toEqual([[2, 2, 1, 2], 10]);
     expect(valueOf(terms[3]!.test).p).toBeLessThan(0.01);
-    expect(part.cells).toHaveLength(6);
-    expect(part.cells.every((cell) => cell.n === 3)).toBe(true);
+    const cells = cellMeans(compare().groups, DESIGN);
+    expect(cells).toHaveLength(6);
+    expect(cells.every((cell) => cell.n === 3)).toBe(true);
+    expect(cellMeans(compare().groups, { ...DESIGN, factors: DESIGN.factors.slice(0, 1) })).toEqual([]);
   });
 
   test('every pair has every test; against the control only those with it, corrected together', () => {

@@ -1,8 +1,9 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
-import { ALPHA, factorialAnova, type FittedDesign } from '../statistics/index.ts';
+import { ALPHA, factorialAnova, type FactorialUnit, type FittedDesign } from '../statistics/index.ts';
 import { type Design, grouped } from './grouping.ts';
 import { fitted, pairsBy } from './pairs.ts';
 import { weightedUnits } from './weighted-units.ts';
+import { withinLevels } from './within-levels.ts';
 import { type Structure, structureOf } from './structure.ts';
 import { testLine, type TestOutcome } from './test-line.ts';
 import type { FactorQuestion, Together, TreatmentGroup } from './types.ts';
@@ -49,18 +50,32 @@ export function questionsOf(
         factors.push({ factor: at, name: factor.name, groups: sorted.groups, pairs: pairs(times) }),
     });
   });
-  const test = togetherTest(design, sort('treatment'));
+  const { fit, units } = weightedUnits(sort('treatment'), design);
+  const test = togetherTest(design, fit, units);
   asked.push({
     p: test.defined ? test.value.p : 1,
     settle: (times) => {
       together = {
         factors: test.defined ? test.value.factors : [],
         test: timesOver(test, times),
+        within: null,
       };
     },
   });
   settle(asked);
-  return { factors: factors.sort((a, b) => a.factor - b.factor), together };
+  factors.sort((a, b) => a.factor - b.factor);
+  return { factors, together: withWithin(together, design, fit, factors) };
+}
+
+function withWithin(
+  together: Together | null,
+  design: Design,
+  fit: Outcome<FittedDesign>,
+  factors: readonly FactorQuestion[],
+): Together | null {
+  return together && fit.defined
+    ? { ...together, within: withinLevels(design, fit.value, factors, together.factors) }
+    : together;
 }
 
 /** Holm's steps: the smallest p allows for all questions, the next for one fewer, until one is not small enough. */
@@ -126,23 +141,40 @@ function addedUp(structure: Structure): Structure {
 /** Whether the factors work together: all interactions at once, and the likeliest of them by name. */
 function togetherTest(
   design: Design,
-  groups: readonly TreatmentGroup[],
+  fit: Outcome<FittedDesign>,
+  units: readonly FactorialUnit[],
 ): Outcome<{ p: number; f: number; df: number; errorDf: number; factors: string[] }> {
-  const { fit, units } = weightedUnits(groups, design);
   if (!fit.defined) return fit;
   const found = factorialAnova(
     fit.value.hasBlocks ? units : units.map((unit) => ({ ...unit, block: 0 })),
     'II',
   );
   if (!found.defined) return found;
-  const { together, terms, errorDf } = found.value;
-  if (!together.defined) return together;
+  const { together: plain, terms, errorDf: plainDf } = found.value;
+  if (!plain.defined) return plain;
+  const isUnequal = fit.value.ownSpread.length > 0;
+  const {
+    f,
+    p,
+    df1: df,
+    df2: errorDf,
+  } = isUnequal
+    ? fit.value.departure(addedColumns(design))
+    : { ...plain.value, df1: plain.value.df, df2: plainDf };
   const [strongest] = terms
     .flatMap((term) => (term.factors.length > 1 && term.test.defined ? [{ term, p: term.test.value.p }] : []))
     .sort((a, b) => a.p - b.p);
   if (!strongest) return notDefined('no_residual');
   const factors = strongest.term.factors.map((at) => design.factors[at]?.name ?? '');
-  return defined({ ...together.value, errorDf, factors });
+  return defined({ p, f, df, errorDf, factors });
+}
+
+/** What factors that only add up can do to treatments: a figure for each treatment, one column for each level. */
+function addedColumns({ factors, treatments }: Design): number[][] {
+  const levels = factors.flatMap((factor, at) =>
+    factor.levels.map((_, level) => treatments.map((treatment) => (treatment.levels[at] === level ? 1 : 0))),
+  );
+  return [treatments.map(() => 1), ...levels];
 }
 
 /** True when factors can be seen to work together. */

@@ -21,6 +21,7 @@ export const TEST_METHODS = [
   'dunnett',
   'ranks_shuffled',
   'tukey_kramer',
+  'tamhane',
   'dunn_holm',
   'welch_holm',
   'welch_anova',

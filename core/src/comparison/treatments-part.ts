@@ -24,14 +24,7 @@ import {
   welchT,
   wilson,
 } from '../statistics/index.ts';
-import {
-  cells,
-  type CellMean,
-  dose,
-  type DoseResponse,
-  factorial,
-  type FactorialPart,
-} from './factorial-part.ts';
+import { dose, type DoseResponse, factorial, type FactorialPart } from './factorial-part.ts';
 import type { Design } from './grouping.ts';
 import {
   chiSquareLine,
@@ -104,7 +97,6 @@ export interface TreatmentsPart {
   readonly assumptions: Assumptions;
   readonly up: UpShares;
   readonly factorial: Outcome<FactorialPart>;
-  readonly cells: readonly CellMean[];
   /** Value against the amount of the first factor, where its levels are amounts. */
   readonly dose: Outcome<DoseResponse>;
 }
@@ -134,7 +126,6 @@ export function treatmentsPart(
     assumptions: assumptions(values),
     up: upShares(comparison, up),
     factorial: factorial(comparison, design, type),
-    cells: cells(comparison, design),
     dose: dose(comparison, design),
   };
 }

@@ -98,11 +98,32 @@ export interface FactorQuestion {
   readonly pairs: readonly TreatmentPair[];
 }
 
-/** Whether the factors of a crossed design work together. */
+/** What one factor does at one level of another. */
+export interface WithinLevel {
+  readonly level: ComparedGroup;
+  readonly difference: Outcome<number>;
+  readonly test: Outcome<PairTest>;
+}
+
+/** What a factor does at each level of another. */
+export interface Within {
+  /** Name of the factor that does it, the first of the plan. */
+  readonly asked: string;
+  /** Name of the factor that it may depend on. */
+  readonly other: string;
+  /** The levels of `asked` that are compared. */
+  readonly firstId: string;
+  readonly secondId: string;
+  readonly levels: readonly WithinLevel[];
+}
+
+/** Whether what one factor of a crossed design does depends on another. */
 export interface Together {
   /** Names of those that do so the most. */
   readonly factors: readonly string[];
   readonly test: TestOutcome;
+  /** Where two do so: what the one does at each level of the other. */
+  readonly within: Within | null;
 }
 
 /** What became of the units of a group. */
@@ -166,6 +187,8 @@ export interface Comparison {
   readonly overall: TestOutcome;
   /** How the model takes the spread of units; `null` without a model. */
   readonly spread: SpreadModel | null;
+  /** Groups with pots that spread more than the others, so that they are judged by their own. */
+  readonly ownSpread: readonly string[];
   /** Blocks are a term of the model. */
   readonly hasBlocks: boolean;
   readonly pairs: readonly TreatmentPair[];

@@ -7,6 +7,7 @@ import {
   fitDesign,
   oneWayAnova,
   pairedT,
+  studentT,
   tukeyKramer,
   dunnettSurvival,
   welchT,
@@ -21,6 +22,8 @@ interface Reference {
     estimate: number;
     se: number;
     df: number;
+    own: number[];
+    departure: { f: number; df1: number; df2: number; p: number };
   }[];
   dunnett: { t: number; m: number; rho: number; df: number; p: number }[];
 }
@@ -47,7 +50,7 @@ function contrast(units: readonly DesignUnit[], weights: readonly number[]) {
 describe('the model of a design', () => {
   test.each(reference.models.map((model, index) => ({ ...model, index })))(
     'is that of matrices, case $index, power $power',
-    ({ y, cells, blocks, estimate, se, df }) => {
+    ({ y, cells, blocks, estimate, se, df, own, departure }) => {
       const units = y.map((value, at) => ({ value, cell: cells[at]!, block: blocks[at]! }));
       const count = Math.max(...cells) + 1;
       const weights = Array.from({ length: count }, (_, at) => (at === 0 ? -1 : at === count - 1 ? 1 : 0));
@@ -55,6 +58,12 @@ describe('the model of a design', () => {
       expect(found.estimate).toBeCloseTo(estimate, 8);
       expect(found.se).toBeCloseTo(se, 8);
       expect(found.df).toBeCloseTo(df, 6);
+      expect([...found.fit.ownSpread].sort()).toEqual(own);
+      const depart = found.fit.departure([Array<number>(count).fill(1)]);
+      for (const part of ['f', 'df1', 'df2', 'p'] as const) {
+        expect(Math.abs(depart[part] / departure[part] - 1)).toBeLessThan(1e-6);
+      }
+      if (own.length > 0) expect(found.fit.overall).toEqual(depart);
     },
   );
 
@@ -63,12 +72,16 @@ describe('the model of a design', () => {
     [71, 66, 80, 69, 75],
   ] as const;
 
-  test('two groups: Welch’s error; equal sizes: as many degrees of freedom as values to spare', () => {
+  test('two groups are compared by Welch’s t test; with two units in one, by that of Student', () => {
     const welch = welchT(first, second);
     if (!welch.defined) throw new Error('defined');
     const found = contrast(unitsOf([first, second]), [-1, 1]);
     expect(found.estimate / found.se).toBeCloseTo(welch.value.t, 10);
-    expect(contrast(unitsOf([first, second.slice(1)]), [-1, 1]).df).toBeCloseTo(6, 10);
+    expect(found.df).toBeCloseTo(welch.value.df, 10);
+    const student = studentT(first.slice(2), second);
+    if (!student.defined) throw new Error('defined');
+    const few = contrast(unitsOf([first.slice(2), second]), [-1, 1]);
+    expect([few.estimate / few.se, few.df]).toEqual([expect.closeTo(student.value.t, 10), 5]);
   });
 
   test('two treatments in blocks: the paired t test', () => {
@@ -132,16 +145,18 @@ describe('the model of a design', () => {
       ),
     ).toEqual({ defined: false, reason: 'no_spread' });
     const alone = fitDesign(unitsOf([[4], [5, 6, 8]]), 2);
-    expect(alone.defined && alone.value.contrast([-1, 1])).toEqual({
-      defined: false,
-      reason: 'group_too_small',
+    expect(alone.defined && alone.value.contrast([-1, 1])).toMatchObject({
+      value: { df: 2, se: expect.closeTo(Math.sqrt((14 / 3 / 2) * (4 / 3)), 10) },
     });
-    expect(alone.defined && alone.value.contrast([-1, 1, 0])).toMatchObject({ defined: false });
+    expect(alone.defined && alone.value.contrast([-1, 0, 1])).toEqual({
+      defined: false,
+      reason: 'missing_cells',
+    });
   });
 });
 
 describe('means, errors and spreads of a design', () => {
-  const groups = [[40, 61, 70, 49], [], [71, 70, 74, 71, 75], [60, 66, 57]];
+  const groups = [[50, 61, 58, 51], [], [66, 78, 70, 71, 76], [60, 66, 57]];
   const fit = () => {
     const found = fitDesign(unitsOf(groups), 4);
     if (!found.defined) throw new Error(found.reason);
@@ -181,7 +196,7 @@ describe('means, errors and spreads of a design', () => {
       value: plain!.found.defined && {
         estimate: expect.closeTo(plain!.found.value.estimate, 8),
         se: expect.closeTo(plain!.found.value.se, 8),
-        df: plain!.found.value.df,
+        df: expect.closeTo(plain!.found.value.df, 8),
       },
     });
     expect(turned!.means).toEqual(plain!.means.map((mean) => expect.closeTo(mean!, 8)));

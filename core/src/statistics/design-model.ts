@@ -1,6 +1,8 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { type Cholesky, choleskyOf } from './cholesky.ts';
 import { upperF } from './distributions.ts';
+import { leastSquares } from './least-squares.ts';
+import { spreadEstimates, type SpreadEstimates, varianceOf } from './own-spread.ts';
 import { isNegligible } from './welch-t.ts';
 
 /** One unit of a design: its value, the treatment it had, by index, and the block it stood in, by index. */
@@ -23,6 +25,14 @@ export interface DesignContrast {
   readonly df: number;
 }
 
+/** An F test. */
+export interface FTest {
+  readonly f: number;
+  readonly df1: number;
+  readonly df2: number;
+  readonly p: number;
+}
+
 /** A design fitted to the values of its units. */
 export interface FittedDesign {
   /** Mean of each treatment, over the blocks; `undefined` for one without a unit. */
@@ -30,10 +40,17 @@ export interface FittedDesign {
   /** Variance of each mean, `undefined` alike. */
   readonly meanVariances: readonly (number | undefined)[];
   readonly spread: SpreadModel;
+  /** Treatments that spread more than the others and are judged by their own units; none where each is. */
+  readonly ownSpread: readonly number[];
   /** Blocks are a term of the model: there are several, and treatments can be told from them. */
   readonly hasBlocks: boolean;
   /** All treatments at once: the F test of their means. */
-  readonly overall: { readonly f: number; readonly df1: number; readonly df2: number; readonly p: number };
+  readonly overall: FTest;
+  /**
+   * Whether the means of treatments depart from all that the columns can add up to, each a figure for every treatment:
+   * by the spread that each has, also where that of some is their own.
+   */
+  departure(columns: readonly (readonly number[])[]): FTest;
   /** What a unit's square counts for, 1 where spreads are equal, in the order of the units. */
   readonly weights: readonly number[];
   /**
@@ -47,18 +64,20 @@ const MOST_POWER = 1;
 const POWER_STEP = 0.1;
 /** A mean counts as at least this share of the largest, so that no treatment weighs without bound. */
 const LEAST_MEAN = 0.1;
-const FULL_LEVERAGE = 1 - 1e-9;
+/** With less, as where each unit of a treatment stands in a block of its own, nothing is known of its spread. */
+const LEAST_DF = 1e-9;
 
 /**
- * Fits treatments and additive blocks by least squares. With two treatments each keeps its own spread: standard errors
- * by HC2 (MacKinnon and White 1985) with the degrees of freedom of Bell and McCaffrey (2002), which is Welch's error
- * for two groups and the paired t test for pairs in blocks. With more, spreads of a few units each would be too rough
- * to stand alone: they are pooled, weighted by a power of the mean from 0 to 1 that the residuals are likeliest under
- * (Carroll and Ruppert 1988, ch. 3), as plants that grow taller also differ by more.
+ * Fits treatments and additive blocks by least squares. With two treatments each keeps its own spread: Welch's t test for
+ * two groups of three units or more, the paired t test for pairs in blocks. With more, spreads of a few units each would
+ * be too rough to stand alone: they are pooled, weighted by a power of the mean from 0 to 1 that the residuals are
+ * likeliest under (Carroll and Ruppert 1988, ch. 3), as plants that grow taller also differ by more; but one that spreads
+ * more than the others is judged by its own ({@link spreadEstimates}).
  * @param cells number of treatments
+ * @param over how many treatments each mean that is compared is taken over
  * @returns undefined with fewer than two treatments that have values, or nothing left to judge by
  */
-export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<FittedDesign> {
+export function fitDesign(units: readonly DesignUnit[], cells: number, over = 1): Outcome<FittedDesign> {
   const used = [...new Set(units.map((unit) => unit.cell))];
   if (used.length < 2) return notDefined(used.length === 0 ? 'no_values' : 'too_few_groups');
   if (units.length <= used.length) return notDefined('group_too_small');
@@ -77,30 +96,46 @@ export function fitDesign(units: readonly DesignUnit[], cells: number): Outcome<
           power,
         );
   const model = power === 0 ? plain : (modelOf(units, used, weights, hasBlocks) ?? plain);
-  const spread: SpreadModel = used.length === 2 ? 'own' : power === 0 ? 'equal' : 'with_mean';
   const vectorOf = (contrast: readonly number[]): number[] => [
     ...used.map((cell) => contrast[cell] ?? 0),
     ...model.blockZeros,
   ];
+  const parts = used.map((cell) => units.flatMap((unit, index) => (unit.cell === cell ? [index] : [])));
+  const estimates = spreadsOf(model, parts, weights, over);
+  const isOfTwo = used.length === 2 && estimates.own.size === 2;
+  const spread: SpreadModel = isOfTwo ? 'own' : power === 0 ? 'equal' : 'with_mean';
+  const varianceBy = (vector: readonly number[]): { variance: number; df: number } =>
+    estimates.own.size === 0
+      ? { variance: (model.squares / model.df) * model.inverse.quadratic(vector), df: model.df }
+      : varianceOf(partsOf(sharesIn(model, vector, weights), parts, weights), estimates);
+  const unitsOfMean = used.map((_, at) => used.map((__, index) => (index === at ? 1 : 0)));
+  const departureOf = (columns: readonly (readonly number[])[]): FTest => {
+    const sharesOf = unitsOfMean.map((unit) => sharesIn(model, [...unit, ...model.blockZeros], weights));
+    return departureTest({ columns, means: model.means, shares: sharesOf, parts, weights, estimates });
+  };
   return defined({
     means: Array.from({ length: cells }, (_, cell) => model.means[place.get(cell) ?? -1]),
     meanVariances: Array.from({ length: cells }, (_, cell) => {
       const at = place.get(cell);
       if (at === undefined) return undefined;
-      const unit = [...used.map((_, index) => (index === at ? 1 : 0)), ...model.blockZeros];
-      return (model.squares / model.df) * model.inverse.quadratic(unit);
+      return varianceBy([...used.map((_, index) => (index === at ? 1 : 0)), ...model.blockZeros]).variance;
     }),
+    ownSpread: isOfTwo ? [] : used.filter((_, index) => estimates.own.has(index)),
     spread,
     hasBlocks,
     weights,
-    overall: overallOf(units, used.length, model, weights, hasBlocks),
+    overall:
+      !isOfTwo && estimates.own.size > 0
+        ? departureOf([used.map(() => 1)])
+        : overallOf(units, used.length, model, weights, hasBlocks),
+    departure: (columns) => departureOf(columns.map((column) => used.map((cell) => column[cell] ?? 0))),
     contrast: (asked) => {
       if (asked.some((weight, cell) => weight !== 0 && !place.has(cell))) return notDefined('missing_cells');
       const vector = vectorOf(asked);
       const estimate = vector.reduce((sum, weight, at) => sum + weight * (model.coefficients[at] ?? 0), 0);
-      if (spread === 'own') return ownSpread(model, vector, estimate);
-      const se = Math.sqrt((model.squares / model.df) * model.inverse.quadratic(vector));
-      return defined({ estimate, se, df: model.df });
+      if (isOfTwo && estimates.dfs.some((df) => df < LEAST_DF)) return notDefined('group_too_small');
+      const { variance, df } = varianceBy(vector);
+      return defined({ estimate, se: Math.sqrt(variance), df });
     },
   });
 }
@@ -174,6 +209,91 @@ function modelOf(
   };
 }
 
+/** What each treatment's units left over. @param parts the units of each treatment, by index */
+function spreadsOf(
+  model: Model,
+  parts: readonly (readonly number[])[],
+  weights: readonly number[],
+  over: number,
+): SpreadEstimates {
+  return spreadEstimates(
+    parts.map((own) => ({
+      squares: own.reduce((sum, at) => sum + (weights[at] ?? 1) * (model.residuals[at] ?? 0) ** 2, 0),
+      df: own.reduce(
+        (sum, at) => sum + 1 - (weights[at] ?? 1) * model.inverse.quadratic(model.rows[at] ?? []),
+        0,
+      ),
+      units: own.length,
+    })),
+    over,
+  );
+}
+
+/** What each unit's value counts for in Σ vector · coefficients. */
+function sharesIn(model: Model, vector: readonly number[], weights: readonly number[]): number[] {
+  const solved = model.inverse.solve(vector);
+  return model.rows.map(
+    (row, at) => (weights[at] ?? 1) * row.reduce((sum, a, i) => sum + a * (solved[i] as number), 0),
+  );
+}
+
+/** What each treatment's unit variance counts for in the variance of a difference. */
+function partsOf(
+  shares: readonly number[],
+  parts: readonly (readonly number[])[],
+  weights: readonly number[],
+): number[] {
+  return parts.map((own) => own.reduce((sum, at) => sum + (shares[at] ?? 0) ** 2 / (weights[at] ?? 1), 0));
+}
+
+interface Departure {
+  readonly columns: readonly (readonly number[])[];
+  readonly means: readonly number[];
+  readonly shares: readonly (readonly number[])[];
+  readonly parts: readonly (readonly number[])[];
+  readonly weights: readonly number[];
+  readonly estimates: SpreadEstimates;
+}
+
+/** The ANOVA-type statistic of Brunner, Dette and Munk (1997), for variances that differ between treatments. */
+function departureTest({ columns, means, shares, parts, weights, estimates }: Departure): FTest {
+  const size = means.length;
+  const projection = means.map(
+    (_, at) =>
+      leastSquares(
+        means.map((__, index) => (index === at ? 1 : 0)),
+        columns,
+      ).residuals,
+  );
+  const between = (a: number, b: number, own: readonly number[]): number =>
+    own.reduce((sum, at) => sum + ((shares[a]?.[at] ?? 0) * (shares[b]?.[at] ?? 0)) / (weights[at] ?? 1), 0);
+  const byTreatment = parts.map((own) => means.map((_, a) => means.map((__, b) => between(a, b, own))));
+  const covariance = means.map((_, a) =>
+    means.map((__, b) =>
+      byTreatment.reduce((sum, own, at) => sum + (own[a]?.[b] ?? 0) * (estimates.variances[at] ?? 0), 0),
+    ),
+  );
+  const traceWith = (matrix: readonly (readonly number[])[]): number =>
+    sumOver(size, (a) => sumOver(size, (b) => (projection[a]?.[b] ?? 0) * (matrix[b]?.[a] ?? 0)));
+  const product = means.map((_, a) =>
+    means.map((__, b) => sumOver(size, (k) => (projection[a]?.[k] ?? 0) * (covariance[k]?.[b] ?? 0))),
+  );
+  const squared = sumOver(size, (a) => sumOver(size, (b) => (product[a]?.[b] ?? 0) * (product[b]?.[a] ?? 0)));
+  const { variance: trace, df: df2 } = varianceOf(byTreatment.map(traceWith), estimates);
+  const between2 = sumOver(size, (a) =>
+    sumOver(size, (b) => (means[a] ?? 0) * (projection[a]?.[b] ?? 0) * (means[b] ?? 0)),
+  );
+  const df1 = trace ** 2 / squared;
+  const f = between2 / trace;
+  return { f, df1, df2, p: upperF(f, df1, df2) };
+}
+
+function sumOver(size: number, of: (index: number) => number): number {
+  let sum = 0;
+  for (let index = 0; index < size; index += 1) sum += of(index);
+  return sum;
+}
+
 /** The F test of one mean for all treatments against one for each. */
 function overallOf(
   units: readonly DesignUnit[],
@@ -224,30 +344,4 @@ function logMeans(means: readonly number[]): number[] {
 
 function weightsFrom(means: readonly number[], power: number): number[] {
   return logMeans(means).map((log) => Math.exp(-2 * power * log));
-}
-
-/** HC2 with the degrees of freedom of Bell and McCaffrey. */
-function ownSpread(model: Model, vector: readonly number[], estimate: number): Outcome<DesignContrast> {
-  const solved = model.inverse.solve(vector);
-  const parts = model.rows.flatMap((row, index) => {
-    const share = row.reduce((sum, a, i) => sum + a * (solved[i] as number), 0);
-    if (Math.abs(share) < 1e-12) return [];
-    return [{ row, share, rest: model.residuals[index] as number, lever: model.inverse.quadratic(row) }];
-  });
-  if (parts.some((part) => part.lever > FULL_LEVERAGE)) return notDefined('group_too_small');
-  const scaled = parts.map((part) => part.share ** 2 / (1 - part.lever));
-  const variance = parts.reduce((sum, part, index) => sum + (scaled[index] as number) * part.rest ** 2, 0);
-  const trace = parts.reduce((sum, part) => sum + part.share ** 2, 0);
-  let squared = 0;
-  parts.forEach((one, i) => {
-    const line = model.inverse.solve(one.row);
-    parts.forEach((other, j) => {
-      const hat = other.row.reduce((sum, a, at) => sum + a * (line[at] as number), 0);
-      const entry = (i === j ? 1 : 0) - hat;
-      squared += (scaled[i] as number) * (scaled[j] as number) * entry * entry;
-    });
-  });
-  const se = Math.sqrt(variance);
-  if (isNegligible(se, model.means)) return notDefined('no_spread');
-  return defined({ estimate, se, df: trace ** 2 / squared });
 }

@@ -1,5 +1,4 @@
-import { incompleteBeta, logGamma } from './incomplete-beta.ts';
-import { normalCdf } from './normal.ts';
+import { incompleteBeta } from './incomplete-beta.ts';
 
 const HALVINGS = 200;
 
@@ -28,53 +27,6 @@ export function upperF(f: number, df1: number, df2: number): number {
 /** The value that a Beta(a, b) variable stays below with probability `p`. */
 export function betaQuantile(p: number, a: number, b: number): number {
   return halved((x) => p - incompleteBeta(x, a, b), 0, 1);
-}
-
-/** P(T ≤ t), t ≥ 0, for the noncentral t distribution (Lenth 1989, AS 243). */
-export function noncentralTBelow(t: number, df: number, noncentrality: number): number {
-  const x = (t * t) / (df + t * t);
-  const mean = (noncentrality * noncentrality) / 2;
-  const count = termsOf(mean);
-  const even = fallingBetas(x, 0.5, df / 2, count);
-  const odd = fallingBetas(x, 1, df / 2, count);
-  let sum = 0;
-  for (let j = 0; j < count; j += 1) {
-    const shared = logPower(mean, j) - mean;
-    sum += Math.exp(shared - logGamma(j + 1)) * (even[j] as number);
-    sum += (noncentrality / Math.SQRT2) * Math.exp(shared - logGamma(j + 1.5)) * (odd[j] as number);
-  }
-  return Math.min(1, normalCdf(-noncentrality) + sum / 2);
-}
-
-/** Terms of a Poisson mixture beyond which nothing is left to add. */
-function termsOf(mean: number): number {
-  return Math.ceil(mean + 12 * Math.sqrt(mean) + 40);
-}
-
-/** ln(meanʲ), with 0⁰ = 1. */
-function logPower(mean: number, j: number): number {
-  return j === 0 ? 0 : j * Math.log(mean);
-}
-
-/** I_x(a, b) − I_x(a + 1, b). */
-function betaStep(x: number, a: number, b: number): number {
-  return Math.exp(a * Math.log(x) + b * Math.log1p(-x) + logGamma(a + b) - logGamma(a + 1) - logGamma(b));
-}
-
-/** I_x(a + j, b) for j = 0 … count − 1, from the last one down by adding steps, which loses no digits. */
-function fallingBetas(x: number, a: number, b: number, count: number): number[] {
-  const values = new Array<number>(count).fill(0);
-  if (x <= 0) return values;
-  let at = a + count - 1;
-  let value = incompleteBeta(x, at, b);
-  let step = betaStep(x, at - 1, b);
-  for (let j = count - 1; j >= 0; j -= 1) {
-    values[j] = value;
-    value += step;
-    at -= 1;
-    step *= at / ((at + b - 1) * x);
-  }
-  return values;
 }
 
 /** Where a falling function of x > 0 crosses 0. */

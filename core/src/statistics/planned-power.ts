@@ -1,6 +1,8 @@
 import { notDefined, defined, type Outcome } from '../shared/index.ts';
-import { noncentralTBelow, tForInterval } from './distributions.ts';
+import { tForInterval } from './distributions.ts';
 import { dunnettLeaving } from './dunnett.ts';
+import { normalCdf } from './normal.ts';
+import { shownSpreads } from './shown-spreads.ts';
 import { studentizedRangeLeaving } from './studentized-range.ts';
 
 /** The error rate that every planned test is held to. */
@@ -29,8 +31,8 @@ export interface PlannedComparison {
 
 /**
  * The chance to tell the two ends apart when the far one is `change` of the base higher (above 0) or lower (below 0) and
- * the others are stepped evenly between: the noncentral t distribution at the critical value of the test that will be
- * made, with the spread that each mean has.
+ * the others are stepped evenly between: over the spreads that the units may show, the chance of a difference beyond the
+ * critical value of the test that will be made. Where they all count as one spread this is the noncentral t distribution.
  */
 export function plannedPower(planned: PlannedComparison, change: number): number {
   const { groups, units, cells, blocks, cv } = planned;
@@ -39,16 +41,26 @@ export function plannedPower(planned: PlannedComparison, change: number): number
   if (base + end === 0) return 0;
   const residual = groups * units - cells - (blocks - 1);
   if (residual < 1) return 0;
-  const critical = criticalOf(planned, residual, base / (base + end));
-  if (groups === 2 && cells === 2) {
-    // The error of two groups of unequal spread has fewer degrees of freedom than the test allows for (Satterthwaite 1946).
-    const df = ((base + end) ** 2 / (base ** 2 + end ** 2)) * (residual / 2);
-    return planned.tested * powerBeyond(critical, df, Math.abs(change) / Math.sqrt(base + end));
-  }
-  const needed = logOfRatio((critical * cv) / Math.sqrt(units));
-  if (needed === undefined || far === 0) return 0;
-  const error = cv * Math.sqrt(2 / units);
-  return planned.tested * powerBeyond(needed / error, residual, Math.abs(Math.log(far)) / error);
+  const isOfTwo = groups === 2 && cells === 2;
+  if (!isOfTwo && far === 0) return 0;
+  const ofGroup = cells / groups;
+  const critical = criticalValues(planned, base / (base + end));
+  const spreads = shownSpreads({ cells, ofGroup, units: units / ofGroup, hasBlocks: blocks > 1, residual });
+  const seen = spreads.reduce((sum, { variances: [first, second], df }) => {
+    if (isOfTwo) {
+      const se = Math.sqrt(first * base + second * end);
+      return sum + beyond(critical(df(base, end)) * se, Math.abs(change), Math.sqrt(base + end));
+    }
+    const needed = logOfRatio(critical(df(1, 1)) * cv * Math.sqrt((first + second) / 2 / units));
+    if (needed === undefined) return sum;
+    return sum + beyond(needed, Math.abs(Math.log(far)), cv * Math.sqrt(2 / units));
+  }, 0);
+  return (planned.tested * seen) / spreads.length;
+}
+
+/** P(|X| > needed) for a normal X about `mean`. */
+function beyond(needed: number, mean: number, sd: number): number {
+  return normalCdf((mean - needed) / sd) + normalCdf((-mean - needed) / sd);
 }
 
 /**
@@ -62,20 +74,37 @@ function logOfRatio(k: number): number | undefined {
   return Math.log((1 + Math.sqrt(1 - rest * rest)) / rest);
 }
 
-function criticalOf(planned: PlannedComparison, df: number, share: number): number {
+/** Critical values are reckoned at these steps of 1 ÷ df, and between them interpolated. */
+const STEPS = 60;
+/** Stands for no end of degrees of freedom. */
+const LEAST_STEP = 0.05;
+
+/** The critical value of the test that will be made, at any degrees of freedom from 1 on. */
+function criticalValues(planned: PlannedComparison, share: number): (df: number) => number {
   const { groups, hasControl, questions } = planned;
   const tail = ALPHA / questions;
-  if (groups === 2) return tForInterval(1 - tail, df);
-  return hasControl
-    ? dunnettLeaving(tail, groups - 1, (share + 0.5) / 2, df)
-    : studentizedRangeLeaving(tail, groups, df) / Math.SQRT2;
+  const correlation = (share + 0.5) / 2;
+  const family = [groups, hasControl, tail, groups === 2 ? 0 : correlation.toFixed(2)].join(' ');
+  const at = (step: number): number => {
+    const key = `${family} ${step}`;
+    const found = knownCritical.get(key) ?? criticalOf(STEPS / Math.max(step, LEAST_STEP));
+    knownCritical.set(key, found);
+    return found;
+  };
+  const criticalOf = (df: number): number => {
+    if (groups === 2) return tForInterval(1 - tail, df);
+    return hasControl
+      ? dunnettLeaving(tail, groups - 1, correlation, df)
+      : studentizedRangeLeaving(tail, groups, df) / Math.SQRT2;
+  };
+  return (df) => {
+    const place = STEPS / Math.max(1, df);
+    const low = Math.floor(place);
+    return low === place ? at(low) : at(low) + (place - low) * (at(low + 1) - at(low));
+  };
 }
 
-/** P(|T| > critical) for the noncentral t distribution, both tails. */
-export function powerBeyond(critical: number, df: number, noncentrality: number): number {
-  const below = noncentralTBelow(critical, df, noncentrality);
-  return 1 - below + (1 - noncentralTBelow(critical, df, -noncentrality));
-}
+const knownCritical = new Map<string, number>();
 
 const WIDEST = 64;
 const DEEPEST = 0.98;

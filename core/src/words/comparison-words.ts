@@ -1,13 +1,13 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import { type FactorQuestion, isClearTogether, type Lead, type TreatmentPair } from '../comparison/index.ts';
-import type { Outcome } from '../shared/index.ts';
 import { fateLuck, fateSentence, otherFates, reasonSentence } from './fate-words.ts';
-import { luckWords } from './luck-words.ts';
+import { chanceOf, luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
 import { intervalWords, pairSentence } from './pair-words.ts';
 import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
+import { notDependingSentence, togetherLuck, togetherSentence } from './together-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText } from './value-style.ts';
 
@@ -55,22 +55,28 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
         luck: chanceOf(comparison.fates[lead.fate]),
       };
     case 'together':
-      return togetherAnswer(speech);
+      return {
+        headline: togetherSentence(speech),
+        others: [],
+        howSure: togetherLuck(speech) || NOTHING_SURE,
+        luck: comparison.together ? chanceOf(comparison.together.test) : null,
+      };
     case 'factor': {
       const question = comparison.questions[lead.question] as FactorQuestion;
       const others = comparison.questions.flatMap((one) =>
         oneOfEach(speech, one, one === question ? lead.pair : null),
       );
-      return pairAnswer(speech, question.pairs[lead.pair] as TreatmentPair, {
-        tell: (pair, withDay) => questionSentence(speech, question, pair, withDay),
+      const answer = pairAnswer(speech, question.pairs[lead.pair] as TreatmentPair, {
+        tell: (pair) => questionSentence(speech, question, pair, MAIN),
         name: (id) => nameOf(question.groups, id),
         others,
       });
+      return { ...answer, headline: answer.headline + notDependingSentence(speech, question.name) };
     }
     case 'pair': {
       const main = comparison.pairs[lead.pair] as TreatmentPair;
       return pairAnswer(speech, main, {
-        tell: (pair, withDay) => treatmentSentence(speech, pair, withDay),
+        tell: (pair) => treatmentSentence(speech, pair, MAIN),
         name: (id) => nameOf(speech.treatments, id),
         others: besides(speech, main),
       });
@@ -80,6 +86,12 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
 
 const NOTHING_SURE = say('thereIsNoDifferenceToBeSure');
 
+/** The sentence that heads an answer names the day; how sure it is stands beside it. */
+const MAIN = { withDay: true, isJudgedBeside: true };
+/** The first of others under a headline of something else. */
+const FIRST = { withDay: true, isJudgedBeside: false };
+const OTHER = { withDay: false, isJudgedBeside: false };
+
 function pairAnswer(
   speech: ComparisonSpeech,
   main: TreatmentPair,
@@ -88,23 +100,18 @@ function pairAnswer(
     name,
     others,
   }: {
-    readonly tell: (pair: TreatmentPair, withDay: boolean) => string;
+    readonly tell: (pair: TreatmentPair) => string;
     readonly name: (groupId: string) => string;
     readonly others: readonly string[];
   },
 ): Answer {
   const about = others.length > 0 ? say('and', { name: name(main.secondId), name2: name(main.firstId) }) : '';
   return {
-    headline: tell(main, true),
+    headline: tell(main),
     others,
     howSure: `${about}${intervalWords(speech, main)}${luckOf(speech, main)}`,
     luck: chanceOf(main.test),
   };
-}
-
-/** The p value of a test that could be made. */
-function chanceOf(test: Outcome<{ readonly p: number }>): number | null {
-  return test.defined ? test.value.p : null;
 }
 
 function luckOf({ comparison, level }: ComparisonSpeech, pair: TreatmentPair): string {
@@ -122,31 +129,31 @@ function heights(speech: ComparisonSpeech): string[] {
     return comparison.questions.flatMap((question) => oneOfEach(speech, question, null));
   }
   const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
-  return main?.difference.defined ? [treatmentSentence(speech, main, true), ...besides(speech, main)] : [];
+  return main?.difference.defined ? [treatmentSentence(speech, main, FIRST), ...besides(speech, main)] : [];
 }
 
 /** Pairs from the same first group as the leading one. */
 function besides(speech: ComparisonSpeech, main: TreatmentPair): string[] {
   return speech.comparison.pairs
     .filter((pair) => pair !== main && pair.difference.defined && pair.firstId === main.firstId)
-    .map((pair) => treatmentSentence(speech, pair, false));
+    .map((pair) => treatmentSentence(speech, pair, OTHER));
 }
 
-function treatmentSentence(speech: ComparisonSpeech, pair: TreatmentPair, withDay: boolean): string {
+function treatmentSentence(speech: ComparisonSpeech, pair: TreatmentPair, how: typeof MAIN): string {
   const pots = (id: string): number =>
     speech.comparison.groups.find((group) => group.groupId === id)?.points.length ?? 0;
-  return pairSentence(speech, pair, { groups: speech.treatments, pots, withDay, over: '' });
+  return pairSentence(speech, pair, { groups: speech.treatments, pots, ...how, over: '' });
 }
 
 function questionSentence(
   speech: ComparisonSpeech,
   question: FactorQuestion,
   pair: TreatmentPair,
-  withDay: boolean,
+  how: typeof MAIN,
 ): string {
   const others = speech.comparison.questions.filter((one) => one !== question).map((one) => one.name);
   const over = say('allLevelsOfTakenTogether', { others: allOf(others) });
-  return pairSentence(speech, pair, { groups: question.groups, pots: () => null, withDay, over });
+  return pairSentence(speech, pair, { groups: question.groups, pots: () => null, ...how, over });
 }
 
 /** Each pair of a question that begins with the control, or with its first level; but one that was said. */
@@ -154,32 +161,9 @@ function oneOfEach(speech: ComparisonSpeech, question: FactorQuestion, said: num
   const from = question.groups.find((group) => group.isControl)?.id ?? question.groups[0]?.id;
   return question.pairs.flatMap((pair, index) =>
     index !== said && pair.firstId === from && pair.difference.defined
-      ? [questionSentence(speech, question, pair, false)]
+      ? [questionSentence(speech, question, pair, OTHER)]
       : [],
   );
-}
-
-function togetherSentence(speech: ComparisonSpeech): string {
-  const names = allOf(speech.comparison.together?.factors ?? []);
-  const when = whenText(speech);
-  return speech.level === '5-7'
-    ? say('itDependsWhatDidWasDifferentIn', { names, when })
-    : say('workTogetherWhatOneDoesDependsOn', { names, when });
-}
-
-function togetherAnswer(speech: ComparisonSpeech): Answer {
-  const { comparison, level } = speech;
-  const test = comparison.together?.test;
-  const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
-  const method = say('interactionByTheModelOfTheDesign');
-  return {
-    headline: togetherSentence(speech),
-    others: main?.difference.defined
-      ? [treatmentSentence(speech, main, false), ...besides(speech, main)]
-      : [],
-    howSure: test?.defined ? luckWords(test.value.p, level, say('aPatternThisUneven'), method) : NOTHING_SURE,
-    luck: test ? chanceOf(test) : null,
-  };
 }
 
 /** Each group with a value in one sentence: its average, and from where to where its pots reach. */

@@ -1,4 +1,5 @@
 import { say } from '@bright-sprout/words/statements';
+import type { Outcome } from '../shared/index.ts';
 import { ALPHA } from '../statistics/index.ts';
 import type { ReadingLevel } from './reading-level.ts';
 
@@ -8,6 +9,11 @@ const SOMETIMES = 0.2;
 /** A p value as `p = 0.032` or `p < 0.001`. */
 export function pText(p: number): string {
   return p < 0.001 ? 'p < 0.001' : `p = ${p.toFixed(p < 0.1 ? 3 : 2)}`;
+}
+
+/** The p value of a test that could be made. */
+export function chanceOf(test: Outcome<{ readonly p: number }>): number | null {
+  return test.defined ? test.value.p : null;
 }
 
 /** How often out of 100 chance alone gives a gap this big or bigger: "about 4 of 100". */

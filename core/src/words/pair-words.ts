@@ -1,9 +1,10 @@
 import { say } from '@bright-sprout/words/statements';
-import { type ComparedGroup, isClearPair, type TreatmentPair } from '../comparison/index.ts';
+import { type ComparedGroup, isClearPair, type PairTest, type TreatmentPair } from '../comparison/index.ts';
 import { valueOr } from '../shared/index.ts';
+import { pText } from './luck-words.ts';
 import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
 import { undefinedWords } from './undefined-words.ts';
-import { aboutText, differenceSize, differenceText } from './value-style.ts';
+import { aboutText, differenceSize, differenceText, type ValueStyle } from './value-style.ts';
 
 /** What a sentence on a pair says beside the difference. */
 export interface PairSaid {
@@ -12,25 +13,18 @@ export interface PairSaid {
   /** Pots of each group that count, for those who can use it. */
   readonly pots: (groupId: string) => number | null;
   readonly withDay: boolean;
+  /** How sure it is stands beside the sentence; else those who can read it find it here. */
+  readonly isJudgedBeside: boolean;
   /** What is taken together: `, all levels of Water taken together`. */
   readonly over: string;
 }
 
 /** Says the difference of two groups, its size first, and whether these pots tell them apart. */
 export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said: PairSaid): string {
-  const { level, style, comparison } = speech;
+  const { level, style } = speech;
   const difference = valueOr(pair.difference, 0);
   const [first, second] = [nameOf(said.groups, pair.firstId), nameOf(said.groups, pair.secondId)];
-  const isLiving = comparison.fates.groups.some((fate) => fate.dead.length > 0);
-  // Plants are tall, pots are not; leaves and seeds are counted by pot.
-  const isOfPlants = style.kind === 'length' && style.isHeight;
-  const pots = isOfPlants
-    ? isLiving
-      ? [say('livingPlants'), say('livingPlants2')]
-      : [say('plantsWith'), say('plantsWithin')]
-    : isLiving
-      ? [say('livingPots'), say('livingPots2')]
-      : [say('pots2'), say('potsWithin')];
+  const pots = plantsSaid(speech);
   const rest = say('whenAndOver', {
     ifWithDay: said.withDay ? 'yes' : 'no',
     whenText: whenText(speech),
@@ -42,6 +36,7 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   if (level === '14+') {
     const gap = differenceText(differenceSize(difference, style), difference, style, true);
     return exactSentence(
+      speech,
       pair,
       said,
       say('withThanWith', { pot: pots[0], second, gap, pot2: pots[1], first, rest }),
@@ -62,24 +57,51 @@ export function pairSentence(speech: ComparisonSpeech, pair: TreatmentPair, said
   }[level];
 }
 
-function exactSentence(pair: TreatmentPair, said: PairSaid, lead: string): string {
+/** What is compared, at the beginning of a sentence and within it. */
+export function plantsSaid({ style, comparison }: ComparisonSpeech): readonly [string, string] {
+  const isLiving = comparison.fates.groups.some((fate) => fate.dead.length > 0);
+  // Plants are tall, pots are not; leaves and seeds are counted by pot.
+  const isOfPlants = style.kind === 'length' && style.isHeight;
+  if (isOfPlants)
+    return isLiving ? [say('livingPlants'), say('livingPlants2')] : [say('plantsWith'), say('plantsWithin')];
+  return isLiving ? [say('livingPots'), say('livingPots2')] : [say('pots2'), say('potsWithin')];
+}
+
+function exactSentence(
+  { style }: ComparisonSpeech,
+  pair: TreatmentPair,
+  said: PairSaid,
+  lead: string,
+): string {
   const counts = [said.pots(pair.secondId), said.pots(pair.firstId)];
   const sizes = counts.includes(null) ? '' : say('nAndPots', { count: counts[0], count2: counts[1] });
   if (!pair.test.defined) {
     return `${lead} (${[sizes, undefinedWords(pair.test.reason)].filter(Boolean).join('; ')}).`;
   }
   const doubt = isClearPair(pair) ? '' : say('thesePotsDoNotTellTheTwo');
-  return `${lead}${sizes && ` (${sizes})`}.${doubt}`;
+  const luck = said.isJudgedBeside ? '' : judgedText(pair.test.value, style);
+  const facts = [sizes, luck].filter(Boolean).join('; ');
+  return `${lead}${facts && ` (${facts})`}.${doubt}`;
 }
 
 /** The interval of a difference, for those who can read one. */
 export function intervalWords({ level, style }: ComparisonSpeech, pair: TreatmentPair): string {
   if (level !== '14+' || !pair.test.defined || !pair.test.value.interval) return '';
   const { low, high } = pair.test.value.interval;
-  const text = (value: number): string =>
-    say('signedDifference', {
-      ifValue: value < 0 ? 'yes' : 'no',
-      differenceSize: differenceSize(value, style),
-    });
-  return say('the95IntervalOfTheDifferenceIs', { text: text(low), text2: text(high) });
+  return say('the95IntervalOfTheDifferenceIs', { text: signed(low, style), text2: signed(high, style) });
+}
+
+/** How sure a difference is, in figures: `95% interval −0.2 to 1.4 cm, p = 0.12`. */
+export function judgedText({ interval, p }: Pick<PairTest, 'interval' | 'p'>, style: ValueStyle): string {
+  const said = interval
+    ? say('intervalOfDifference', { low: signed(interval.low, style), high: signed(interval.high, style) })
+    : '';
+  return [said, pText(p)].filter(Boolean).join(', ');
+}
+
+function signed(value: number, style: ValueStyle): string {
+  return say('signedDifference', {
+    ifValue: value < 0 ? 'yes' : 'no',
+    differenceSize: differenceSize(value, style),
+  });
 }

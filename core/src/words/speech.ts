@@ -12,7 +12,7 @@ export interface ComparisonSpeech {
 }
 
 /** A group's name, as it was written. */
-export function nameOf(groups: readonly ComparedGroup[], groupId: string): string {
+export function nameOf(groups: readonly Pick<ComparedGroup, 'id' | 'name'>[], groupId: string): string {
   return groups.find((group) => group.id === groupId)?.name ?? '';
 }
 

@@ -16,6 +16,7 @@ export const TEST_NAMES: Record<TestMethod, { readonly name: string; readonly sy
   ranks_shuffled: { name: say('ranksShuffledBetweenTheGroups'), symbol: 'H' },
   dunnett: { name: say('dunnettAgainstTheControl'), symbol: 't' },
   tukey_kramer: { name: 'Tukey–Kramer', symbol: '' },
+  tamhane: { name: say('welchAllowingForAllPairs'), symbol: 't' },
   dunn_holm: { name: say('dunnAllowingForAllPairsHolm'), symbol: 'z' },
   welch_holm: { name: say('welchAgainstTheControlHolm'), symbol: 't' },
   welch_anova: { name: say('welchsAnalysisOfVariance'), symbol: 'F' },

@@ -83,7 +83,7 @@ describe('the answer in words', () => {
 
   test('the oldest are given the interval, in the direction of the difference', () => {
     expect(say(CLEAR, '14+').howSure).toMatch(
-      /^The 95% interval of the difference is −4\.95 cm to −3\.65 cm\. p < 0\.001/,
+      /^The 95% interval of the difference is −4\.97 cm to −3\.63 cm\. p < 0\.001/,
     );
     expect(say(CLEAR, '11-13').howSure).not.toContain('interval');
   });

@@ -84,7 +84,10 @@ export class ComparisonService {
       ...comparison,
       ...EMPTY,
       ...partsView(parts, { comparison, known: facts, sorted, variable, all, query, isShareOfSown }),
-      design: parts.size > 0 ? { factors: design.factors, treatments: design.treatments } : null,
+      design:
+        parts.size > 0 || design.factors.length > 1
+          ? { factors: design.factors, treatments: design.treatments }
+          : null,
       variableId: variable.id,
       readDays,
       isShareOfSown,

@@ -6,6 +6,7 @@ import { Charts } from '../shared/charts/index.ts';
 import { findingsOf, useExperiment } from '../shared/experiment/index.ts';
 import { FailureNote, shortDay } from '../shared/ui/index.ts';
 import { type ShownComparison, useChoices, useComparison } from './compare-context.tsx';
+import { CrossedChart } from './crossed-chart.tsx';
 import { ComparisonTables } from './comparison-tables.tsx';
 import { LuckDots } from './luck-dots.tsx';
 import { ConclusionPanel } from './conclusion-panel.tsx';
@@ -18,11 +19,24 @@ export function AnswerTab() {
   return (
     <>
       <Answer shown={shown} />
+      <AskedChart shown={shown} />
       <AnswerCharts shown={shown} />
       <p className="quiet counting">{shown.comparison.words.counting}</p>
       <ComparisonTables comparison={shown.comparison} groups={shown.groups} style={shown.style} />
       <ConclusionPanel evidence={shown.comparison.words.evidence} />
     </>
+  );
+}
+
+/** What the answer is read from where it is not one treatment beside another: how factors depend on each other. */
+function AskedChart({ shown }: { shown: ShownComparison }) {
+  const { comparison } = shown;
+  const { groupBy } = useChoices();
+  if (groupBy !== 'treatment' || comparison.questions.length === 0) return null;
+  return (
+    <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
+      <CrossedChart shown={shown} />
+    </Suspense>
   );
 }
 

@@ -1,7 +1,7 @@
 import { addDays } from '@bright-sprout/core/shared';
 import { summaryStyle } from '@bright-sprout/core/words';
 import { describe, expect, test } from '@jest/globals';
-import { studyPart } from '@bright-sprout/core/comparison';
+import { cellMeans, studyPart } from '@bright-sprout/core/comparison';
 import { unitDays } from '@bright-sprout/core/growth';
 import {
   boxFigure,
@@ -45,6 +45,7 @@ function textOf(figure: FigureData): string {
 describe('every chart of Compare', () => {
   const { growth, emergence, treatments, teams, design } = COMPARISON;
   if (!growth || !emergence || !treatments || !teams || !design) throw new Error('every part is there');
+  const cells = cellMeans(COMPARISON.groups, design);
   const numbers = new Map(DESIGN.units.map((unit) => [unit.id, unit.number]));
   const chosen: ReadonlySet<string> = new Set();
   const study = studyPart(
@@ -87,7 +88,7 @@ describe('every chart of Compare', () => {
     ['up so far', cumulativeFigure(emergence, GROUPS)],
     ['still waiting', waitingFigure(emergence, GROUPS)],
     ['differences', differencesFigure(COMPARISON, GROUPS, STYLE)],
-    ['combinations', interactionFigure(treatments, design, STYLE)],
+    ['combinations', interactionFigure(cells, design, STYLE)],
     ['amounts', doseFigure(COMPARISON, treatments, design, GROUPS, STYLE)],
     ['bell shape', shapeFigure(treatments, STYLE)],
     ['shuffles', shuffleFigure([-4, 0, 1, 9], 8, STYLE, 12)],
@@ -153,11 +154,11 @@ describe('every chart of Compare', () => {
   });
 
   test('a line for each level of the second factor, its means at the levels of the first', () => {
-    const lines = tracesOf(interactionFigure(treatments, design, STYLE));
+    const lines = tracesOf(interactionFigure(cells, design, STYLE));
     expect(lines).toHaveLength(2);
-    const cell = treatments.cells.find(({ levels }) => levels.join() === '2,1')!;
+    const cell = cells.find(({ levels }) => levels.join() === '2,1')!;
     expect(lines[1]!.y[2]).toBeCloseTo(cell.mean / 10, 12);
-    expect(interactionFigure(treatments, { factors: design.factors.slice(0, 1) }, STYLE).data).toEqual([]);
+    expect(interactionFigure(cells, { factors: design.factors.slice(0, 1) }, STYLE).data).toEqual([]);
   });
 
   test('the pile holds every shuffle, and marks those at least as far away', () => {

@@ -93,7 +93,7 @@ export function ComparisonTables({
           ))}
         </tbody>
       </ScrollTable>
-      <p className="quiet">{modelWords(comparison)}</p>
+      <p className="quiet">{modelWords(comparison, groups)}</p>
     </details>
   );
 }

@@ -8,16 +8,11 @@ import {
   type ValueStyle,
 } from '@bright-sprout/core/words';
 import { Suspense, useMemo, useState } from 'react';
-import {
-  ChartCard,
-  type ChartTable,
-  differencesFigure,
-  doseFigure,
-  interactionFigure,
-} from '../shared/charts/index.ts';
+import { ChartCard, type ChartTable, differencesFigure, doseFigure } from '../shared/charts/index.ts';
 import { FailureNote } from '../shared/ui/index.ts';
 import { Answer } from './answer-tab.tsx';
 import { useChoices, useComparison } from './compare-context.tsx';
+import { CrossedChart } from './crossed-chart.tsx';
 import { PlainTable, Sentences, testRow } from './parts.tsx';
 import { ShuffleWatch } from './shuffle-watch.tsx';
 import { Assumptions, Factorial, Pairs, type PartProps, useNames } from './treatments-tests.tsx';
@@ -42,7 +37,7 @@ export function TreatmentsTab() {
         )}
       />
       <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
-        <Crossed shown={shown} part={part} />
+        <CrossedChart shown={shown} />
         <Differences shown={shown} part={part} />
         <Dose shown={shown} part={part} />
       </Suspense>
@@ -52,32 +47,6 @@ export function TreatmentsTab() {
       {isOlder && <Pairs shown={shown} part={part} />}
       {isOlder && <Assumptions shown={shown} part={part} />}
     </>
-  );
-}
-
-function Crossed({ shown, part }: PartProps) {
-  const { design } = shown.comparison;
-  const figure = useMemo(
-    () => (design ? interactionFigure(part, design, shown.style) : { data: [], layout: {} }),
-    [design, part, shown.style],
-  );
-  if (!design || design.factors.length < 2 || part.cells.length === 0) return null;
-  const table: ChartTable = {
-    columns: [...design.factors.map((factor) => factor.name), say('nPots'), say('mean')],
-    rows: part.cells.map((cell) => [
-      ...design.factors.map((factor, at) => factor.levels[cell.levels[at] ?? 0]?.name ?? ''),
-      cell.n,
-      computedText(cell.mean, shown.style),
-    ]),
-  };
-  return (
-    <ChartCard
-      title={say('theCombinations')}
-      label={say('meanOfEveryCombinationALineFor')}
-      figure={figure}
-      table={table}
-      note={say('linesAlongsideEachOtherEachFactor')}
-    />
   );
 }
 

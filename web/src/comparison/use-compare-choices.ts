@@ -40,7 +40,7 @@ export function useCompareChoices() {
   const [rule, setRule] = useRemembered('not-up-rule', NOT_UP_RULES, 'only_up');
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const variable = experiment.variables.find(({ id }) => id === search.get('variable')) ?? first;
-  const usualBy: GroupBy = experiment.factors.length > 1 ? 'factor-0' : 'treatment';
+  const usualBy: GroupBy = 'treatment';
   const askedBy = search.get('by') ?? usualBy;
   const groupBy: GroupBy = isGroupBy(askedBy) ? askedBy : usualBy;
   const summary: Summary = SUMMARIES.find((one) => one === search.get('sum')) ?? 'day';

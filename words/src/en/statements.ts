@@ -85,6 +85,7 @@ export default {
   ranksShuffledBetweenTheGroups: 'Ranks, shuffled between the groups',
   dunnettAgainstTheControl: 'Dunnett, against the control',
   dunnAllowingForAllPairsHolm: 'Dunn, allowing for all pairs (Holm)',
+  welchAllowingForAllPairs: 'Welch, allowing for all pairs (Tamhane)',
   welchAgainstTheControlHolm: 'Welch against the control (Holm)',
   welchsAnalysisOfVariance: 'Welch’s analysis of variance',
   oneWayAnalysisOfVariance: 'One-way analysis of variance',
@@ -156,9 +157,16 @@ export default {
   allowingForAllQuestionsOfTheDesign: ', allowing for all questions of the design',
   aGapThisBig: 'a gap this big',
   allLevelsOfTakenTogether: ', averaged over {others}',
-  itDependsWhatDidWasDifferentIn: 'It depends: what {names} did was different in each combination {when}.',
-  workTogetherWhatOneDoesDependsOn:
-    '{names} work together: what one does depends on the other {when}, so look at the combinations.',
+  oneDependsOnTheOther:
+    '{level, select, a5 {It depends on {other}} other {What {asked} does depends on {other}}} ({when}): {parts}.',
+  factorsDependOnEachOther:
+    '{level, select, a5 {It depends: what {names} did was different in each combination {when}.} other {What one of {names} does depends on the others {when}, so look at each combination.}}',
+  atLevel:
+    '{isClear, select, yes {with {at}, {plants} with {second} {gap} than {isFirst, select, yes {{plants} with {first}} other {with {first}}}{isJudged, select, yes { ({judged})} other {}}} other {with {at}, we saw no clear difference{isJudged, select, yes { ({size}; {judged})} other {{hasSize, select, yes { ({size})} other {}}}}}}',
+  noValueAtLevel: 'with {at}, there are no plants to compare',
+  notSeenToDepend:
+    '{level, select, a5 { We did not see that this changes with {others}.} a14 { These pots do not show that this depends on {others} ({p}).} other { We could not see that this depends on {others}.}}',
+  intervalOfDifference: '95% interval {low} to {high}',
   interactionByTheModelOfTheDesign:
     'interaction by the model of the design, allowing for all questions of it',
   aPatternThisUneven: 'a pattern this uneven',
@@ -187,8 +195,9 @@ export default {
   theAnswerAboveTakesEachFactorOver:
     'The answer above takes each factor over the levels of the others, and allows for all questions of the design.',
   eachPotCountsOnce: 'Each pot counts once.',
-  eachTreatmentKeepsItsOwnSpreadHc2:
-    'Each treatment keeps its own spread (HC2 errors, degrees of freedom after Bell and McCaffrey).',
+  eachTreatmentKeepsItsOwnSpread: 'Each treatment keeps its own spread (Welch).',
+  judgedByTheirOwnSpread:
+    'Pots with {names} vary more than the others, so they are judged by their own spread (Satterthwaite).',
   oneSpreadForAllTreatments: 'One spread for all treatments.',
   spreadIsTakenToGrowWithThe: 'Spread is taken to grow with the average, as these pots do.',
   luckAloneWouldMakeDifferencesLike:

@@ -1,6 +1,6 @@
 import { COLOURS } from '../ui/tokens.ts';
 import { say } from '@bright-sprout/words/interface';
-import type { Comparison, Design, TreatmentsPart } from '@bright-sprout/core/comparison';
+import type { CellMean, Comparison, Design, TreatmentsPart } from '@bright-sprout/core/comparison';
 import { computedText, readText, type ValueStyle } from '@bright-sprout/core/words';
 import {
   AMBER,
@@ -79,7 +79,7 @@ export function differencesFigure(
 
 /** The means of every combination: lines that are not alongside each other mean that the factors work together. */
 export function interactionFigure(
-  part: TreatmentsPart,
+  cells: readonly CellMean[],
   design: Pick<Design, 'factors'>,
   style: ValueStyle,
 ): FigureData {
@@ -89,9 +89,9 @@ export function interactionFigure(
   const lines = second.levels.map((level, at) => ({ id: level.name, name: level.name, style: at }));
   const data = lines.map((line, at) => {
     const points = first.levels.flatMap((level, index) => {
-      const cells = part.cells.filter((cell) => cell.levels[0] === index && cell.levels[1] === at);
-      const n = cells.reduce((sum, cell) => sum + cell.n, 0);
-      const mean = cells.reduce((sum, cell) => sum + cell.mean * cell.n, 0) / n;
+      const own = cells.filter((cell) => cell.levels[0] === index && cell.levels[1] === at);
+      const n = own.reduce((sum, cell) => sum + cell.n, 0);
+      const mean = own.reduce((sum, cell) => sum + cell.mean * cell.n, 0) / n;
       return n === 0 ? [] : [{ x: index, name: level.name, mean, n }];
     });
     const last = points.at(-1);
@@ -110,7 +110,7 @@ export function interactionFigure(
       marker: { symbol: symbolOf(line), color: colorOf(line), size: 11 },
     };
   });
-  const highest = Math.max(1, ...part.cells.map((cell) => shown(cell.mean, style)));
+  const highest = Math.max(1, ...cells.map((cell) => shown(cell.mean, style)));
   return {
     data,
     layout: {

@@ -48,9 +48,12 @@ def power(groups, units, cells, blocks, control, questions, tested, cv, change):
         else:
             # |r - 1| > k sqrt(1 + r^2), for a ratio r that varies evenly in its logarithm
             r = np.exp(np.log(far) + cv * np.sqrt(2 / units) * rng.standard_normal())
-            k = c * cv * np.sqrt((first + second) / 2 / units)
+            size = np.sqrt((first + second) / 2)
+            common = all(name == -1 for name in names)
+            k = c * cv / np.sqrt(units) * (1 if common else size)
             if k >= 1: continue
             bound = optimize.brentq(lambda q: (q - 1) - k * np.sqrt(1 + q * q), 1, 1e12)
+            if common: bound = bound ** size
             seen += r > bound or r < 1 / bound
     return tested * seen / DRAWS
 

@@ -23,11 +23,11 @@ const STAGE_FROM_MM = [0, 22, 48];
 /** What a combination does to the final height: tea helps under the lamp only. */
 const HEIGHT: Readonly<Record<string, number>> = {
   '0.0': 1,
-  '0.1': 1.02,
-  '0.2': 0.97,
-  '1.0': 1.12,
+  '1.0': 1.02,
+  '2.0': 0.97,
+  '0.1': 1.12,
   '1.1': 1.34,
-  '1.2': 1.52,
+  '2.1': 1.52,
 };
 /** Every so many pots a second team reads as well. */
 const READ_TWICE_EVERY = 5;
@@ -107,17 +107,17 @@ function crossedPlan(sowOn: CalendarDay): Plan {
     hypothesis: 'We think tea helps everywhere, and most where a lamp gives more light.',
     factors: [
       {
+        name: 'Compost tea',
+        aspect: 'additive',
+        levels: [tea('No tea', 0), tea('Weak tea', 2), tea('Strong tea', 4)],
+      },
+      {
         name: 'Light',
         aspect: 'light',
         levels: [
           { ...PLAIN_LEVEL, name: 'Window', isControl: true, light: 'bright' },
           { ...PLAIN_LEVEL, name: 'Evening lamp', isControl: false, light: 'lamp' },
         ],
-      },
-      {
-        name: 'Compost tea',
-        aspect: 'additive',
-        levels: [tea('No tea', 0), tea('Weak tea', 2), tea('Strong tea', 4)],
       },
     ],
     leftOut: [],
@@ -131,9 +131,9 @@ function crossedPlan(sowOn: CalendarDay): Plan {
     prediction: {
       prompt: 'Where will the marigolds be tallest?',
       choices: [
-        'Window · Strong tea',
-        'Evening lamp · Strong tea',
-        'Evening lamp · Weak tea',
+        'Strong tea · Window',
+        'Strong tea · Evening lamp',
+        'Weak tea · Evening lamp',
         'No difference that we can see',
       ],
     },

@@ -31,6 +31,7 @@ const DESIGNS: readonly Situation[] = [
     [2, 2],
     [2, 3],
   ].map((levels) => ({ levels, pots: 4, hasBlocks: true })),
+  ...[3, 4, 6].flatMap((count) => [3, 5].map((pots) => ({ levels: [count], pots, areAmounts: true }))),
   { levels: [2], pots: 8, neverUp: () => 0.2 },
   { levels: [3], pots: 6, neverUp: () => 0.2 },
   { levels: [2], pots: 8, neverUp: () => 0.15, dies: () => 0.15 },
@@ -210,9 +211,9 @@ function nameOf({
   levels,
   hasBlocks,
   ...more
-}: Pick<Situation, 'levels' | 'hasBlocks' | 'hasControl' | 'neverUp' | 'dies'>): string {
+}: Pick<Situation, 'levels' | 'hasBlocks' | 'hasControl' | 'areAmounts' | 'neverUp' | 'dies'>): string {
   const parts = [
-    levels.length > 1 ? levels.join(' × ') : `${levels[0]} treatments`,
+    levels.length > 1 ? levels.join(' × ') : `${levels[0]} ${more.areAmounts ? 'amounts' : 'treatments'}`,
     hasBlocks ? 'in blocks' : '',
     more.hasControl === false ? 'no control' : '',
     more.neverUp ? 'some never up' : '',

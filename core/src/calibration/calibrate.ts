@@ -1,4 +1,4 @@
-import { type Comparison, isClearPair, isClearTogether } from '../comparison/index.ts';
+import { clearDose, type Comparison, isClearPair, isClearTogether } from '../comparison/index.ts';
 import {
   type Plan,
   PLAIN_LEVEL,
@@ -27,8 +27,8 @@ export interface Claims {
 }
 
 /** True when a class would be told of any difference. */
-export function isTold({ lead, pairs, questions, together, controlId }: Comparison): boolean {
-  if (lead?.kind === 'fate' || isClearTogether(together)) return true;
+export function isTold({ lead, pairs, questions, together, dose, controlId }: Comparison): boolean {
+  if (lead?.kind === 'fate' || isClearTogether(together) || clearDose(dose) !== null) return true;
   if (questions.length > 0) return questions.some((question) => question.pairs.some(isClearPair));
   return pairs.some((pair) => isClearPair(pair) && (controlId === null || pair.firstId === controlId));
 }

@@ -14,6 +14,8 @@ export interface Situation {
   readonly spreads?: readonly number[];
   readonly hasBlocks?: boolean;
   readonly hasControl?: boolean;
+  /** True where levels are amounts of something, 0, 1, 2 … */
+  readonly areAmounts?: boolean;
   /** What the last level of the first factor does to the mean: 0.3 is 30 % taller. Those between are stepped evenly. */
   readonly effect?: number;
   /** What having the last level of both of the first two factors does beside. */
@@ -44,7 +46,14 @@ const STEP_MM = 5;
 const BLOCK_SD = 0.15;
 
 /** The design of a situation. */
-export function designOf({ levels, pots, potsOf, hasBlocks = false, hasControl = true }: Situation): Design {
+export function designOf({
+  levels,
+  pots,
+  potsOf,
+  hasBlocks = false,
+  hasControl = true,
+  areAmounts = false,
+}: Situation): Design {
   const combinations = levels.reduce<number[][]>(
     (all, count) => all.flatMap((one) => Array.from({ length: count }, (_, level) => [...one, level])),
     [[]],
@@ -63,7 +72,7 @@ export function designOf({ levels, pots, potsOf, hasBlocks = false, hasControl =
       levels: Array.from({ length: count }, (_, level) => ({
         name: `${factor}-${level}`,
         isControl: hasControl && level === 0,
-        amount: null,
+        amount: areAmounts ? level : null,
       })),
     })),
     treatments,

@@ -2,6 +2,7 @@ import { type ReadingFact, type UnitDay, unitDays } from '../growth/index.ts';
 import { type CalendarDay, daysBetween, defined, notDefined, type Outcome } from '../shared/index.ts';
 import { describe, type FittedDesign } from '../statistics/index.ts';
 import { treatmentCurves, unitCurves } from './curves.ts';
+import { doseOf, settledDose } from './dose-question.ts';
 import { fatesOf } from './fates.ts';
 import { type Design, type GroupBy, grouped } from './grouping.ts';
 import { leadOf } from './lead.ts';
@@ -73,10 +74,16 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     : fitted(groups, structure);
   const questions = crossedQuestions(input, findings);
   // Sorted by a factor, its pairs are those of its question: one figure, however it is reached.
+  const pairsFor = (times: number): TreatmentPair[] =>
+    pairsBy(input.treatments, groups, structure, fit, times);
+  const asked =
+    design && fit.defined && by === 'treatment' && age !== null ? doseOf(design, groups, fit.value) : null;
+  const settled = asked && settledDose(asked, pairsFor);
   const pairs = input.isOrdinal
     ? rankedPairs(input.treatments, groups)
     : (questions.factors.find((question) => by === `factor-${question.factor}`)?.pairs ??
-      pairsBy(input.treatments, groups, structure, fit));
+      settled?.pairs ??
+      pairsFor(1));
   const fates = fatesOf(
     input.treatments,
     input.units,
@@ -99,8 +106,9 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     mainPair: mainPair(input.treatments, pairs),
     questions: questions.factors,
     together: questions.together,
+    dose: settled?.dose ?? null,
     fates,
-    lead: leadOf(input.treatments, pairs, questions, fates, by),
+    lead: leadOf(input.treatments, pairs, questions, fates, by, settled?.dose ?? null),
     controlId: input.treatments.find((treatment) => treatment.isControl)?.id ?? null,
     unitCurves: curves,
     treatmentCurves: treatmentCurves(input.treatments, curves),

@@ -43,6 +43,7 @@ export {
 } from './treatments-part.ts';
 export { type CellMean, cellMeans, type DoseResponse, type FactorialPart } from './factorial-part.ts';
 export { type BesideVerdict, isClearFate, verdictBeside } from './fates.ts';
+export { clearDose } from './dose-question.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';
 export {
@@ -50,6 +51,8 @@ export {
   type ComparedUnit,
   type Comparison,
   type FactorQuestion,
+  type Dose,
+  type DoseClaim,
   type Fate,
   type Fates,
   type Lead,

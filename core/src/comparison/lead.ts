@@ -2,12 +2,12 @@ import { isClearFate } from './fates.ts';
 import { isClearPair, mainPair } from './pairs.ts';
 import { isClearTogether, type Questions } from './questions.ts';
 import type { GroupBy } from './grouping.ts';
-import type { ComparedGroup, Fates, Lead, TreatmentPair } from './types.ts';
+import type { ComparedGroup, Dose, Fates, Lead, TreatmentPair } from './types.ts';
 
 /**
  * What a comparison answers first. Plants that died or never came up under some treatments are the news before the
  * heights of those that are left; factors that work together before what each does, as no effect of one alone is then
- * true; what can be told apart before what cannot.
+ * true; what more of something does, where treatments are amounts of it, before each amount; what can be told apart before what cannot.
  * @param by how units are sorted: by the levels of a factor, it is asked about that factor
  * @returns `null` when there is nothing to compare
  */
@@ -17,10 +17,12 @@ export function leadOf(
   questions: Questions,
   fates: Fates,
   by: GroupBy,
+  dose: Dose | null,
 ): Lead | null {
   if (isClearFate(fates.dead)) return { kind: 'fate', fate: 'dead' };
   if (isClearFate(fates.up)) return { kind: 'fate', fate: 'up' };
   if (isClearTogether(questions.together)) return { kind: 'together' };
+  if (dose) return { kind: 'dose' };
   const factors = by === 'treatment' ? questions.factors : [];
   const [answered] = factors
     .flatMap((question, at) => {

@@ -126,6 +126,28 @@ export interface Together {
   readonly within: Within | null;
 }
 
+/** Something that is told of an amount. */
+export interface DoseClaim {
+  /** 1 for more, −1 for less. */
+  readonly sign: number;
+  /** Allowing for the other claims of the answer. */
+  readonly p: number;
+  /** The amount that it is told of. */
+  readonly groupId: string;
+}
+
+/** What more of one thing does, where treatments are amounts of it. */
+export interface Dose {
+  /** Name of the factor. */
+  readonly factor: string;
+  /** Treatments from the least amount to the most. */
+  readonly groupIds: readonly string[];
+  /** Values rise or fall with the amount. */
+  readonly trend: DoseClaim | null;
+  /** An amount between the least and the most is above both, or below both. */
+  readonly turning: DoseClaim | null;
+}
+
 /** What became of the units of a group. */
 export interface Fate {
   readonly groupId: string;
@@ -154,6 +176,7 @@ export interface Fates {
 export type Lead =
   | { readonly kind: 'fate'; readonly fate: 'dead' | 'up' }
   | { readonly kind: 'together' }
+  | { readonly kind: 'dose' }
   | { readonly kind: 'factor'; readonly question: number; readonly pair: number }
   | { readonly kind: 'pair'; readonly pair: number };
 
@@ -197,6 +220,8 @@ export interface Comparison {
   /** What each factor of a crossed design does; empty for other designs. */
   readonly questions: readonly FactorQuestion[];
   readonly together: Together | null;
+  /** What the amount does, where treatments are amounts of one thing. */
+  readonly dose: Dose | null;
   readonly fates: Fates;
   readonly lead: Lead | null;
   readonly controlId: string | null;

@@ -5,6 +5,7 @@ import {
   type GroupBy,
   grouped,
   isClearFate,
+  clearDose,
   isClearPair,
   isClearTogether,
   plannedBlocks,
@@ -260,19 +261,26 @@ function judge(setUp: RehearsalSetUp, comparison: Comparison, seed: number): Reh
   const { p } = pair.test.value;
   const difference = pair.firstId === base ? pair.test.value.difference : -pair.test.value.difference;
   if (setUp.isNothing) return { seed, result: isAnyClear(comparison) ? 'seen' : 'missed', p, difference };
-  if (!isClearPair(pair)) return { seed, result: 'missed', p, difference };
-  return {
-    seed,
-    result: Math.sign(difference) === expectedSign(setUp) ? 'seen' : 'wrong_way',
-    p,
-    difference,
-  };
+  const sign = isClearPair(pair) ? Math.sign(difference) : trendSign(comparison, base, far);
+  if (sign === 0) return { seed, result: 'missed', p, difference };
+  return { seed, result: sign === expectedSign(setUp) ? 'seen' : 'wrong_way', p, difference };
 }
 
-function isAnyClear({ questions, pairs, together, fates }: Comparison): boolean {
+/** Which way values are told to go from one end to the other, where treatments are amounts; 0 where nothing is told. */
+function trendSign({ dose }: Comparison, base = '', far = ''): number {
+  if (!dose || clearDose(dose) !== 'trend') return 0;
+  const isForward = dose.groupIds.indexOf(base) < dose.groupIds.indexOf(far);
+  return (dose.trend?.sign ?? 0) * (isForward ? 1 : -1);
+}
+
+function isAnyClear({ questions, pairs, together, dose, fates }: Comparison): boolean {
   const said = questions.length > 0 ? questions.flatMap((question) => question.pairs) : pairs;
   return (
-    said.some(isClearPair) || isClearTogether(together) || isClearFate(fates.dead) || isClearFate(fates.up)
+    said.some(isClearPair) ||
+    isClearTogether(together) ||
+    clearDose(dose) !== null ||
+    isClearFate(fates.dead) ||
+    isClearFate(fates.up)
   );
 }
 

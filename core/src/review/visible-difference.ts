@@ -1,5 +1,5 @@
 import { plannedBlocks } from '../comparison/index.ts';
-import { comparedGroups, type Plan, plannedUnits, treatmentsOf } from '../design/index.ts';
+import { comparedGroups, levelAmount, type Plan, plannedUnits, treatmentsOf } from '../design/index.ts';
 import { type PlanSurroundings, treatmentGrowth } from '../calendar/index.ts';
 import {
   addDays,
@@ -162,10 +162,19 @@ function plannedComparison(plan: Plan, stand: ExpectedStand, replicates: number)
     cells: treatmentsOf(plan).length,
     blocks: plan.layoutMethod === 'blocks' ? replicates : new Set(plannedBlocks(plannedUnits(plan))).size,
     hasControl: groups.some((group) => group.isControl),
-    questions: plan.factors.length > 1 ? plan.factors.length + 1 : 1,
+    questions: questionsAsked(plan),
     tested: chance ** 2,
     cv: stand.cv,
   };
+}
+
+/** What the answer asks at once: of each factor and of their interaction, or of amounts and of their trend. */
+function questionsAsked({ factors }: Plan): number {
+  const [first] = factors;
+  if (!first) return 1;
+  if (factors.length > 1) return factors.length + 1;
+  const amounts = new Set(first.levels.map((level) => levelAmount(first.aspect, level)));
+  return amounts.size > 2 && !amounts.has(null) && first.aspect !== 'age' ? 2 : 1;
 }
 
 /**

@@ -32,7 +32,7 @@ export interface PlannedComparison {
 /**
  * The chance to tell the two ends apart when the far one is `change` of the base higher (above 0) or lower (below 0) and
  * the others are stepped evenly between: over the spreads that the units may show, the chance of a difference beyond the
- * critical value of the test that will be made. Where they all count as one spread this is the noncentral t distribution.
+ * critical value of the test that will be made. Where all count as one spread this is the noncentral t distribution.
  */
 export function plannedPower(planned: PlannedComparison, change: number): number {
   const { groups, units, cells, blocks, cv } = planned;
@@ -46,16 +46,23 @@ export function plannedPower(planned: PlannedComparison, change: number): number
   const ofGroup = cells / groups;
   const critical = criticalValues(planned, base / (base + end));
   const spreads = shownSpreads({ cells, ofGroup, units: units / ofGroup, hasBlocks: blocks > 1, residual });
-  const seen = spreads.reduce((sum, { variances: [first, second], df }) => {
+  const seen = spreads.reduce((sum, { variances: [first, second], isCommon, df }) => {
     if (isOfTwo) {
       const se = Math.sqrt(first * base + second * end);
       return sum + beyond(critical(df(base, end)) * se, Math.abs(change), Math.sqrt(base + end));
     }
-    const needed = logOfRatio(critical(df(1, 1)) * cv * Math.sqrt((first + second) / 2 / units));
+    const shown = Math.sqrt((first + second) / 2);
+    const least = (critical(df(1, 1)) * cv) / Math.sqrt(units);
+    // One spread of all goes with the means of all; that of one treatment takes its own mean along.
+    const needed = isCommon ? scaled(logOfRatio(least), shown) : logOfRatio(least * shown);
     if (needed === undefined) return sum;
     return sum + beyond(needed, Math.abs(Math.log(far)), cv * Math.sqrt(2 / units));
   }, 0);
   return (planned.tested * seen) / spreads.length;
+}
+
+function scaled(value: number | undefined, by: number): number | undefined {
+  return value === undefined ? undefined : value * by;
 }
 
 /** P(|X| > needed) for a normal X about `mean`. */

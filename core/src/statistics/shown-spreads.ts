@@ -5,6 +5,8 @@ import { LEAST_UNITS_OF_OWN, spreadEstimates, varianceOf } from './own-spread.ts
 export interface ShownSpread {
   /** Variance of a unit as the model would take it, in each of the two groups that are compared. */
   readonly variances: readonly [number, number];
+  /** True where all combinations count as one spread. */
+  readonly isCommon: boolean;
   /** Degrees of freedom of the difference of the groups, by how large a unit's variance truly is in each. */
   readonly df: (first: number, second: number) => number;
 }
@@ -79,6 +81,7 @@ function shown(drawn: Drawn, ofGroup: number, hasBlocks: boolean): ShownSpread {
   const alike = varianceOf(parts, estimates).df;
   return {
     variances: [mean(0), mean(ofGroup)],
+    isCommon: estimates.own.size === 0,
     df: (first, second) => (isOfTwo ? varianceOf([first, second], estimates).df : alike),
   };
 }

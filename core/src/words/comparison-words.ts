@@ -1,6 +1,13 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
-import { type FactorQuestion, isClearTogether, type Lead, type TreatmentPair } from '../comparison/index.ts';
+import {
+  type Dose,
+  type FactorQuestion,
+  isClearTogether,
+  type Lead,
+  type TreatmentPair,
+} from '../comparison/index.ts';
+import { claimOf, doseLuck, doseSentence } from './dose-words.ts';
 import { fateLuck, fateSentence, otherFates, reasonSentence } from './fate-words.ts';
 import { chanceOf, luckWords } from './luck-words.ts';
 import { notKnownWords } from './not-known-words.ts';
@@ -61,6 +68,16 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
         howSure: togetherLuck(speech) || NOTHING_SURE,
         luck: comparison.together ? chanceOf(comparison.together.test) : null,
       };
+    case 'dose': {
+      const dose = comparison.dose as Dose;
+      const claim = claimOf(dose);
+      return {
+        headline: doseSentence(speech, dose),
+        others: amounts(speech),
+        howSure: doseLuck(speech, dose) || NOTHING_SURE,
+        luck: claim?.p ?? null,
+      };
+    }
     case 'factor': {
       const question = comparison.questions[lead.question] as FactorQuestion;
       const others = comparison.questions.flatMap((one) =>
@@ -120,6 +137,13 @@ function luckOf({ comparison, level }: ComparisonSpeech, pair: TreatmentPair): s
   const { p, method } = pair.test.value;
   const questions = comparison.questions.length > 0 ? say('allowingForAllQuestionsOfTheDesign') : '';
   return luckWords(p, level, say('aGapThisBig'), `${TEST_NAMES[method].name}${questions}`);
+}
+
+/** Each amount beside the control, or beside the amount that differs from others the most. */
+function amounts(speech: ComparisonSpeech): string[] {
+  const { comparison } = speech;
+  const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
+  return main?.difference.defined ? [treatmentSentence(speech, main, OTHER), ...besides(speech, main)] : [];
 }
 
 /** What the pots that have a value say, beside what became of the others. */

@@ -15,6 +15,8 @@ const SITUATIONS: Readonly<Record<string, Situation>> = {
   'crossed, one factor matters': { levels: [2, 2], pots: 6, effect: 0.6 },
   'crossed, they work together': { levels: [2, 2], pots: 8, together: 1.2 },
   'crossed, nothing matters': { levels: [2, 3], pots: 3 },
+  'amounts, the more the taller': { levels: [4], pots: 5, effect: 0.7, areAmounts: true },
+  'amounts that do not matter': { levels: [3], pots: 5, areAmounts: true },
   'many die under one treatment': { levels: [2], pots: 8, dies: (level) => (level === 1 ? 0.9 : 0) },
   'few come up under one treatment': { levels: [3], pots: 8, neverUp: (level) => (level === 2 ? 0.9 : 0.05) },
   'all die': { levels: [2], pots: 4, dies: () => 1 },

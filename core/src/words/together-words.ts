@@ -18,7 +18,8 @@ export function togetherSentence(speech: ComparisonSpeech): string {
   const said = { level: levelKey(speech.level), when: whenText(speech) };
   const within = together?.within;
   if (!within) return say('factorsDependOnEachOther', { ...said, names: allOf(together?.factors ?? []) });
-  const parts = within.levels.map((one, at) => partOf(speech, within, one, at === 0)).join('; ');
+  const clearFirst = [...within.levels].sort((a, b) => Number(isClear(b)) - Number(isClear(a)));
+  const parts = clearFirst.map((one, at) => partOf(speech, within, one, at === 0)).join('; ');
   return say('oneDependsOnTheOther', { ...said, asked: within.asked, other: within.other, parts });
 }
 
@@ -32,16 +33,19 @@ function partOf(speech: ComparisonSpeech, within: Within, one: WithinLevel, isFi
   const isExact = level === '14+';
   const size = (isExact ? differenceSize : aboutText)(difference, style);
   const judged = isExact && one.test.defined ? judgedText(one.test.value, style) : '';
-  const isClear = one.test.defined && one.test.value.p < ALPHA;
   const [, plants] = plantsSaid(speech);
   return say('atLevel', {
-    ...{ at, plants, isFirst: isFirst ? 'yes' : 'no', isClear: isClear ? 'yes' : 'no' },
+    ...{ at, plants, isFirst: isFirst ? 'yes' : 'no', isClear: isClear(one) ? 'yes' : 'no' },
     first: nameOf(groups, within.firstId),
     second: nameOf(groups, within.secondId),
     gap: differenceText(size, difference, style, level !== '5-7'),
     ...{ size, hasSize: level === '5-7' || Math.abs(difference) < 1e-9 ? 'no' : 'yes' },
     ...{ judged, isJudged: judged === '' ? 'no' : 'yes' },
   });
+}
+
+function isClear({ test }: WithinLevel): boolean {
+  return test.defined && test.value.p < ALPHA;
 }
 
 /** How often luck alone would make factors look as if they depended on each other; empty where it was not judged. */

@@ -158,11 +158,21 @@ export default {
   aGapThisBig: 'a gap this big',
   allLevelsOfTakenTogether: ', averaged over {others}',
   oneDependsOnTheOther:
-    '{level, select, a5 {It depends on {other}} other {What {asked} does depends on {other}}} ({when}): {parts}.',
+    '{level, select, a14 {What {asked} does depends on {other}: {parts} {when}.} other {It depends on {other}: {parts} {when}.}}',
   factorsDependOnEachOther:
     '{level, select, a5 {It depends: what {names} did was different in each combination {when}.} other {What one of {names} does depends on the others {when}, so look at each combination.}}',
   atLevel:
-    '{isClear, select, yes {with {at}, {plants} with {second} {gap} than {isFirst, select, yes {{plants} with {first}} other {with {first}}}{isJudged, select, yes { ({judged})} other {}}} other {with {at}, we saw no clear difference{isJudged, select, yes { ({size}; {judged})} other {{hasSize, select, yes { ({size})} other {}}}}}}',
+    '{isClear, select, yes {with {at}, {plants} with {second} {gap} than {isFirst, select, yes {{plants} with {first}} other {with {first}}}{isJudged, select, yes { ({judged})} other {}}} other {with {at} we saw no clear difference{isJudged, select, yes { ({size}; {judged})} other {{hasSize, select, yes { ({size})} other {}}}}}}',
+  amountTrend:
+    '{level, select, a5 {From {least} to {most}, {plants} {kind, select, be {were mostly {contrast}} count {had mostly {contrast} {name}} other {had mostly a {contrast} {name}}} {when}: {averages}.} other {From {least} to {most}, {plants} tended to {kind, select, be {be {contrast}} count {have {contrast} {name}} other {have a {contrast} {name}}} {when}: on average {averages}.}}',
+  amountNotSeen:
+    '{level, select, a5 {From {least} to {most}, we did not see that it matters {when}: {averages}.} a14 {From {least} to {most}, these pots do not show that {factor} matters {when}: on average {averages}.} other {From {least} to {most}, we could not see that {factor} matters {when}: on average {averages}.}}',
+  averageWith: '{average} with {name}',
+  bestInBetween: '{capital} with {best} {gap} than with {least}, and {gap2} than with {most}, {when}.',
+  aBestThisClear: 'two gaps this big',
+  aTrendThisClear: 'a trend this strong',
+  bothDifferencesByTheModel: 'both differences by the model of the design',
+  linearContrastByTheModel: 'linear contrast by the model of the design',
   noValueAtLevel: 'with {at}, there are no plants to compare',
   notSeenToDepend:
     '{level, select, a5 { We did not see that this changes with {others}.} a14 { These pots do not show that this depends on {others} ({p}).} other { We could not see that this depends on {others}.}}',

@@ -1,6 +1,6 @@
 import { ALPHA, type FittedDesign, twoSidedT } from '../statistics/index.ts';
 import type { Design } from './grouping.ts';
-import type { Dose, DoseClaim, TreatmentGroup, TreatmentPair } from './types.ts';
+import type { DoseQuestion, DoseClaim, TreatmentGroup, TreatmentPair } from './types.ts';
 
 /** Amounts from this many on have a trend, and may have a best between the least and the most. */
 const FEWEST_AMOUNTS = 3;
@@ -11,7 +11,11 @@ const FEWEST_AMOUNTS = 3;
  * (an intersection–union test, Berger 1982, allowing by Bonferroni for each amount that it might be).
  * @returns null where treatments are no amounts, or one has no value
  */
-export function doseOf(design: Design, groups: readonly TreatmentGroup[], fit: FittedDesign): Dose | null {
+export function doseOf(
+  design: Design,
+  groups: readonly TreatmentGroup[],
+  fit: FittedDesign,
+): DoseQuestion | null {
   const [factor] = design.factors;
   if (!factor || design.factors.length > 1) return null;
   const cells = design.treatments.flatMap((treatment, cell) => {
@@ -39,9 +43,9 @@ const CLAIMS = 2;
  * @param pairsFor pairs that allow for so many questions
  */
 export function settledDose(
-  dose: Dose,
+  dose: DoseQuestion,
   pairsFor: (times: number) => TreatmentPair[],
-): { readonly dose: Dose; readonly pairs: TreatmentPair[] } {
+): { readonly dose: DoseQuestion; readonly pairs: TreatmentPair[] } {
   const plain = pairsFor(1);
   const ofPairs = Math.min(1, ...plain.flatMap(({ test }) => (test.defined ? [test.value.p] : [])));
   const ofDose = CLAIMS * Math.min(1, dose.trend?.p ?? 1, dose.turning?.p ?? 1);
@@ -58,7 +62,7 @@ export function settledDose(
 }
 
 /** What is clear of a dose: a best or worst amount in between before a trend. */
-export function clearDose(dose: Dose | null): 'turning' | 'trend' | null {
+export function clearDose(dose: DoseQuestion | null): 'turning' | 'trend' | null {
   if (dose?.turning && dose.turning.p < ALPHA) return 'turning';
   return dose?.trend && dose.trend.p < ALPHA ? 'trend' : null;
 }

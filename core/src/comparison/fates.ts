@@ -1,12 +1,12 @@
 import type { UnitDay } from '../growth/index.ts';
 import { type CalendarDay, NO_SHOW_REASONS, notDefined } from '../shared/index.ts';
-import { ALPHA, fisherExact } from '../statistics/index.ts';
-import { lineOf, testLine, type TestOutcome } from './test-line.ts';
+import { ALPHA, sharesTest } from '../statistics/index.ts';
+import { sharesLine, type TestOutcome } from './test-line.ts';
 import type { ComparedGroup, ComparedUnit, Fate, Fates } from './types.ts';
 
 /**
  * What became of the units of each group by a day: dead, never up, or neither, over units that anybody looked at and
- * that were not removed. Shares are compared by Fisher's exact test (Freeman and Halton 1951 for more than two groups).
+ * that were not removed. Shares are compared by {@link sharesTest}.
  * @param findings of each unit in day order
  * @param isUp whether a finding of state "up" is of something up: a count of no seeds is not
  */
@@ -58,9 +58,8 @@ function reasonsOf(units: readonly ComparedUnit[], day: CalendarDay): Fate['reas
 
 /** Whether chance could have shared out the one and the other between the groups so. */
 export function evenlyShared(table: readonly (readonly number[])[]): TestOutcome {
-  const exact = fisherExact(table);
-  if (!exact.defined && exact.reason === 'one_category') return notDefined('all_alike');
-  return lineOf(exact, (p) => testLine('fisher_exact', p));
+  const found = sharesTest(table);
+  return found.defined ? sharesLine(found) : notDefined('all_alike');
 }
 
 /** Two questions beside the one on values: together they add little to the 5 % that it is held to. */

@@ -51,7 +51,7 @@ export {
   type ComparedUnit,
   type Comparison,
   type FactorQuestion,
-  type Dose,
+  type DoseQuestion,
   type DoseClaim,
   type Fate,
   type Fates,

@@ -2,7 +2,7 @@ import { isClearFate } from './fates.ts';
 import { isClearPair, mainPair } from './pairs.ts';
 import { isClearTogether, type Questions } from './questions.ts';
 import type { GroupBy } from './grouping.ts';
-import type { ComparedGroup, Dose, Fates, Lead, TreatmentPair } from './types.ts';
+import type { ComparedGroup, DoseQuestion, Fates, Lead, TreatmentPair } from './types.ts';
 
 /**
  * What a comparison answers first. Plants that died or never came up under some treatments are the news before the
@@ -17,7 +17,7 @@ export function leadOf(
   questions: Questions,
   fates: Fates,
   by: GroupBy,
-  dose: Dose | null,
+  dose: DoseQuestion | null,
 ): Lead | null {
   if (isClearFate(fates.dead)) return { kind: 'fate', fate: 'dead' };
   if (isClearFate(fates.up)) return { kind: 'fate', fate: 'up' };

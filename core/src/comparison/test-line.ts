@@ -4,6 +4,7 @@ import type {
   LogRank,
   MannWhitney,
   Permutation,
+  SharesTest,
   WelchAnova,
   WelchT,
 } from '../statistics/index.ts';
@@ -30,6 +31,7 @@ export const TEST_METHODS = [
   'brown_forsythe',
   'shapiro_wilk',
   'fisher_exact',
+  'fisher_drawn',
   'chi_square',
   'binomial_exact',
   'share_by_unit',
@@ -95,6 +97,11 @@ export function permutationLine(outcome: Outcome<Permutation>): TestOutcome {
   return lineOf(outcome, ({ difference, p, isExact }) =>
     testLine(isExact ? 'permutation_exact' : 'permutation_drawn', p, difference),
   );
+}
+
+/** The line of a test of shares. */
+export function sharesLine(outcome: Outcome<SharesTest>): TestOutcome {
+  return lineOf(outcome, ({ p, isExact }) => testLine(isExact ? 'fisher_exact' : 'fisher_drawn', p));
 }
 
 /** The line of a test by chi-square. */

@@ -3,7 +3,7 @@ import {
   brownForsythe,
   chiSquareTest,
   dunnPairs,
-  fisherExact,
+  sharesTest,
   hedgesG,
   holm,
   kruskalWallis,
@@ -32,6 +32,7 @@ import {
   lineOf,
   permutationLine,
   rankLine,
+  sharesLine,
   testLine,
   type TestOutcome,
   tLine,
@@ -251,7 +252,7 @@ function upShares(comparison: Comparison, up: ReadonlyMap<string, boolean>): UpS
   const chiSquare = chiSquareTest(table);
   return {
     groups,
-    fisher: lineOf(fisherExact(table), (p) => testLine('fisher_exact', p)),
+    fisher: sharesLine(sharesTest(table)),
     chiSquare: lineOf(chiSquare, (test) => testLine('chi_square', test.p, test.chiSquare, test.df)),
     isRough: chiSquare.defined && chiSquare.value.isRough,
     differences: comparison.pairs.map(({ firstId, secondId }) => {

@@ -137,7 +137,7 @@ export interface DoseClaim {
 }
 
 /** What more of one thing does, where treatments are amounts of it. */
-export interface Dose {
+export interface DoseQuestion {
   /** Name of the factor. */
   readonly factor: string;
   /** Treatments from the least amount to the most. */
@@ -221,7 +221,7 @@ export interface Comparison {
   readonly questions: readonly FactorQuestion[];
   readonly together: Together | null;
   /** What the amount does, where treatments are amounts of one thing. */
-  readonly dose: Dose | null;
+  readonly dose: DoseQuestion | null;
   readonly fates: Fates;
   readonly lead: Lead | null;
   readonly controlId: string | null;

@@ -8,7 +8,7 @@ import { wilson } from './proportion.ts';
 export type CountTable = readonly (readonly number[])[];
 
 const RELATIVE_ROUNDING = 1e-7;
-const MOST_WAYS = 1_000_000;
+const MOST_WAYS = 60_000;
 const SMALL_EXPECTED = 5;
 
 /** A table of counts tested for whether rows differ. */

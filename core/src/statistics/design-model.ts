@@ -2,7 +2,7 @@ import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { type Cholesky, choleskyOf } from './cholesky.ts';
 import { upperF } from './distributions.ts';
 import { leastSquares } from './least-squares.ts';
-import { spreadEstimates, type SpreadEstimates, varianceOf } from './own-spread.ts';
+import { spreadEstimates, type SpreadEstimates, combinedVariance } from './own-spread.ts';
 import { isNegligible } from './welch-t.ts';
 
 /** One unit of a design: its value, the treatment it had, by index, and the block it stood in, by index. */
@@ -107,7 +107,7 @@ export function fitDesign(units: readonly DesignUnit[], cells: number, over = 1)
   const varianceBy = (vector: readonly number[]): { variance: number; df: number } =>
     estimates.own.size === 0
       ? { variance: (model.squares / model.df) * model.inverse.quadratic(vector), df: model.df }
-      : varianceOf(partsOf(sharesIn(model, vector, weights), parts, weights), estimates);
+      : combinedVariance(partsOf(sharesIn(model, vector, weights), parts, weights), estimates);
   const unitsOfMean = used.map((_, at) => used.map((__, index) => (index === at ? 1 : 0)));
   const departureOf = (columns: readonly (readonly number[])[]): FTest => {
     const sharesOf = unitsOfMean.map((unit) => sharesIn(model, [...unit, ...model.blockZeros], weights));
@@ -279,7 +279,7 @@ function departureTest({ columns, means, shares, parts, weights, estimates }: De
     means.map((__, b) => sumOver(size, (k) => (projection[a]?.[k] ?? 0) * (covariance[k]?.[b] ?? 0))),
   );
   const squared = sumOver(size, (a) => sumOver(size, (b) => (product[a]?.[b] ?? 0) * (product[b]?.[a] ?? 0)));
-  const { variance: trace, df: df2 } = varianceOf(byTreatment.map(traceWith), estimates);
+  const { variance: trace, df: df2 } = combinedVariance(byTreatment.map(traceWith), estimates);
   const between2 = sumOver(size, (a) =>
     sumOver(size, (b) => (means[a] ?? 0) * (projection[a]?.[b] ?? 0) * (means[b] ?? 0)),
   );

@@ -12,6 +12,7 @@ export {
 } from './contingency.ts';
 export { type Correlation, type Line, lineThrough, pearson, spearman } from './correlation.ts';
 export { associationOf, type Association, cramersV } from './cramers-v.ts';
+export { type SharesTest, sharesTest } from './drawn-tables.ts';
 export { around, describe, type Description, type Interval, meanOf, varianceOf } from './describe.ts';
 export {
   type FactorialAnova,

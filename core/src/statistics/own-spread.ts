@@ -118,7 +118,7 @@ function pooled(treatments: readonly TreatmentResiduals[]): { squares: number; d
  * The variance of a sum to which each treatment adds `parts` times its unit variance, with the degrees of freedom that
  * it is known with (Satterthwaite 1946): treatments of one common spread count as one estimate.
  */
-export function varianceOf(
+export function combinedVariance(
   parts: readonly number[],
   { own, variances, dfs }: SpreadEstimates,
 ): { readonly variance: number; readonly df: number } {

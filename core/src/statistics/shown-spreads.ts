@@ -1,5 +1,5 @@
 import { randomGenerator, type RandomGenerator } from '../shared/index.ts';
-import { LEAST_UNITS_OF_OWN, spreadEstimates, varianceOf } from './own-spread.ts';
+import { LEAST_UNITS_OF_OWN, spreadEstimates, combinedVariance } from './own-spread.ts';
 
 /** Spreads that the units of a planned design may come to show, all truly 1. */
 export interface ShownSpread {
@@ -78,11 +78,11 @@ function shown(drawn: Drawn, ofGroup: number, hasBlocks: boolean): ShownSpread {
   const mean = (from: number): number =>
     estimates.variances.slice(from, from + ofGroup).reduce((sum, one) => sum + one, 0) / ofGroup;
   const parts = drawn.map((_, at) => (at < 2 * ofGroup ? 1 : 0));
-  const alike = varianceOf(parts, estimates).df;
+  const alike = combinedVariance(parts, estimates).df;
   return {
     variances: [mean(0), mean(ofGroup)],
     isCommon: estimates.own.size === 0,
-    df: (first, second) => (isOfTwo ? varianceOf([first, second], estimates).df : alike),
+    df: (first, second) => (isOfTwo ? combinedVariance([first, second], estimates).df : alike),
   };
 }
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { randomGenerator, shuffled } from '../shared/index.ts';
+import { type Outcome, randomGenerator, shuffled } from '../shared/index.ts';
 import {
   binomialTest,
   designEffect,
@@ -7,17 +7,23 @@ import {
   mannWhitney,
   normalQuantile,
   sharedShare,
+  sharesTest,
   shareTest,
   shuffledRanks,
   signedRank,
   wilson,
 } from './index.ts';
 
+function valueOf<T>(outcome: Outcome<T>): T {
+  if (!outcome.defined) throw new Error(outcome.reason);
+  return outcome.value;
+}
+
 describe('Fisher’s exact test of many groups', () => {
   test('twelve groups of eight, as often as shuffles make so unlikely a table', () => {
     const counts = [0, 1, 2, 2, 3, 4, 4, 5, 6, 6, 7, 8];
-    const exact = fisherExact(counts.map((up) => [up, 8 - up]));
-    if (!exact.defined) throw new Error(exact.reason);
+    const { p, isExact, error } = valueOf(sharesTest(counts.map((up) => [up, 8 - up])));
+    expect([isExact, error]).toEqual([false, Math.sqrt((p * (1 - p)) / 20_000)]);
     const chance = randomGenerator(3);
     const all = counts.flatMap((up) => [...Array<number>(up).fill(1), ...Array<number>(8 - up).fill(0)]);
     const choose = [1, 8, 28, 56, 70, 56, 28, 8, 1];
@@ -32,9 +38,36 @@ describe('Fisher’s exact test of many groups', () => {
       );
       if (likely(ups) <= own + 1e-9) asUnlikely += 1;
     }
-    expect(Math.abs(exact.value - asUnlikely / 4000)).toBeLessThan(
-      4 * Math.sqrt(Math.max(exact.value, 0.001) / 4000),
-    );
+    expect(Math.abs(p - asUnlikely / 4000)).toBeLessThan(4 * Math.sqrt(Math.max(p, 0.001) / 4000));
+  });
+
+  test('where all tables can be gone through they are, and drawn ones say nearly the same', () => {
+    const table = [
+      [5, 3],
+      [1, 7],
+      [2, 6],
+    ];
+    expect(sharesTest(table)).toEqual({
+      defined: true,
+      value: { p: valueOf(fisherExact(table)), isExact: true, error: 0 },
+    });
+    const wide = Array.from({ length: 24 }, (_, at) => (at === 3 ? [8, 0] : [at % 2, 8 - (at % 2)]));
+    // One of 24 treatments with all of its pots dead is beyond what chance does, and is told in time.
+    expect(valueOf(sharesTest(wide)).p).toBeLessThan(0.001);
+    expect(sharesTest([[4], [5]])).toEqual({ defined: false, reason: 'one_category' });
+  });
+
+  test('four by four: near what going through all tables gives', () => {
+    const table = [
+      [5, 7, 4, 6],
+      [8, 2, 5, 7],
+      [3, 9, 6, 4],
+      [6, 5, 4, 6],
+    ];
+    const { p, isExact, error } = valueOf(sharesTest(table));
+    expect(isExact).toBe(false);
+    // All tables with these margins, row by row, in Python's floats.
+    expect(Math.abs(p - 0.480656881)).toBeLessThan(4 * error);
   });
 
   test('a table of columns is that of its rows', () => {

@@ -1,7 +1,9 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import {
-  type Dose,
+  clearDose,
+  type Comparison,
+  type DoseQuestion,
   type FactorQuestion,
   isClearTogether,
   type Lead,
@@ -69,7 +71,7 @@ function answerOf(speech: ComparisonSpeech, lead: Lead): Answer {
         luck: comparison.together ? chanceOf(comparison.together.test) : null,
       };
     case 'dose': {
-      const dose = comparison.dose as Dose;
+      const dose = comparison.dose as DoseQuestion;
       const claim = claimOf(dose);
       return {
         headline: doseSentence(speech, dose),
@@ -139,11 +141,22 @@ function luckOf({ comparison, level }: ComparisonSpeech, pair: TreatmentPair): s
   return luckWords(p, level, say('aGapThisBig'), `${TEST_NAMES[method].name}${questions}`);
 }
 
-/** Each amount beside the control, or beside the amount that differs from others the most. */
+/** Each amount beside the control, or beside the amount that differs from others the most, but for what was said. */
 function amounts(speech: ComparisonSpeech): string[] {
   const { comparison } = speech;
   const main = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
-  return main?.difference.defined ? [treatmentSentence(speech, main, OTHER), ...besides(speech, main)] : [];
+  if (!main) return [];
+  return comparison.pairs
+    .filter((pair) => pair.firstId === main.firstId && pair.difference.defined && !isOfBest(comparison, pair))
+    .map((pair) => treatmentSentence(speech, pair, OTHER));
+}
+
+/** True of a pair that the headline tells of already: the best amount in between, with the least or the most. */
+function isOfBest({ dose }: Comparison, { firstId, secondId }: TreatmentPair): boolean {
+  if (!dose?.turning || clearDose(dose) !== 'turning') return false;
+  const ends = [dose.groupIds[0], dose.groupIds.at(-1)];
+  const other = [firstId, secondId].find((id) => id !== dose.turning?.groupId);
+  return [firstId, secondId].includes(dose.turning.groupId) && ends.includes(other);
 }
 
 /** What the pots that have a value say, beside what became of the others. */

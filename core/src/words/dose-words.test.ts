@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import type { Comparison, Dose } from '../comparison/index.ts';
+import type { Comparison, DoseQuestion } from '../comparison/index.ts';
 import { simulatedClasses } from '../calibration/index.ts';
 import { comparisonWords, READING_LEVELS, type ReadingLevel } from './index.ts';
 
@@ -7,7 +7,11 @@ const NAMES = ['No feed', 'A little', 'A lot'];
 const HEIGHT = { kind: 'length', scale: { unit: 'cm', step: 0.5 }, isHeight: true } as const;
 const LEAVES = { kind: 'count', name: 'leaves' } as const;
 
-function said(dose: Partial<Dose>, level: ReadingLevel, style: typeof HEIGHT | typeof LEAVES = HEIGHT) {
+function said(
+  dose: Partial<DoseQuestion>,
+  level: ReadingLevel,
+  style: typeof HEIGHT | typeof LEAVES = HEIGHT,
+) {
   const [found] = simulatedClasses({ levels: [3], pots: 5, areAmounts: true }, 1, 4);
   const comparison = { ...found!, dose: { ...found!.dose!, ...dose } } satisfies Comparison;
   const treatments = NAMES.map((name, at) => ({ id: `t${at}`, name, isControl: at === 0 }));
@@ -16,11 +20,16 @@ function said(dose: Partial<Dose>, level: ReadingLevel, style: typeof HEIGHT | t
 
 describe('what is told of amounts', () => {
   test.each(READING_LEVELS)('the best in between is named, with both gaps and its own luck: %s', (level) => {
-    const { headline, luck, howSure } = said({ turning: { sign: 1, p: 0.004, groupId: 't1' } }, level);
+    const { headline, luck, howSure, others } = said(
+      { turning: { sign: 1, p: 0.004, groupId: 't1' } },
+      level,
+    );
     expect(headline).toMatch(
       /^Plants with A little .* than with No feed, and .* than with A lot, on day 19\.$/,
     );
     expect(luck).toBe(0.004);
+    // What the headline tells is not doubted below it.
+    expect(others.filter((line) => line.includes('A little'))).toEqual([]);
     expect(howSure).not.toBe('');
   });
 

@@ -1,6 +1,6 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
-import { clearDose, type Dose, type DoseClaim } from '../comparison/index.ts';
+import { clearDose, type DoseQuestion, type DoseClaim } from '../comparison/index.ts';
 import { valueOr } from '../shared/index.ts';
 import { levelKey } from './level-key.ts';
 import { luckWords } from './luck-words.ts';
@@ -16,7 +16,7 @@ import {
 } from './value-style.ts';
 
 /** What the amount does: an amount in between that is best or worst, a trend, or that nobody could see that it matters. */
-export function doseSentence(speech: ComparisonSpeech, dose: Dose): string {
+export function doseSentence(speech: ComparisonSpeech, dose: DoseQuestion): string {
   const { level, style, treatments } = speech;
   const clear = clearDose(dose);
   const [least, most] = [dose.groupIds[0] ?? '', dose.groupIds.at(-1) ?? ''];
@@ -51,7 +51,7 @@ export function doseSentence(speech: ComparisonSpeech, dose: Dose): string {
 }
 
 /** How often luck alone would make what is told of an amount; empty where it was not judged. */
-export function doseLuck({ level }: ComparisonSpeech, dose: Dose): string {
+export function doseLuck({ level }: ComparisonSpeech, dose: DoseQuestion): string {
   const isTurning = clearDose(dose) === 'turning';
   const claim = claimOf(dose);
   if (!claim) return '';
@@ -62,7 +62,7 @@ export function doseLuck({ level }: ComparisonSpeech, dose: Dose): string {
 }
 
 /** What the answer tells of a dose, or would tell. */
-export function claimOf(dose: Dose): DoseClaim | null {
+export function claimOf(dose: DoseQuestion): DoseClaim | null {
   return clearDose(dose) === 'turning' ? dose.turning : dose.trend;
 }
 

@@ -25,6 +25,7 @@ export const TEST_NAMES: Record<TestMethod, { readonly name: string; readonly sy
   brown_forsythe: { name: say('equalSpreadBrownForsythe'), symbol: 'F' },
   shapiro_wilk: { name: say('bellShapeShapiroWilk'), symbol: 'W' },
   fisher_exact: { name: say('fishersExactTest'), symbol: '' },
+  fisher_drawn: { name: say('fishersTestDrawn'), symbol: '' },
   chi_square: { name: 'Chi-square', symbol: 'χ²' },
   binomial_exact: { name: say('exactBinomialTest'), symbol: '' },
   share_by_unit: { name: say('shareOfSeedsPotsAsUnits'), symbol: 't' },

@@ -92,6 +92,7 @@ export default {
   equalSpreadBrownForsythe: 'Equal spread, Brown–Forsythe',
   bellShapeShapiroWilk: 'Bell shape, Shapiro–Wilk',
   fishersExactTest: 'Fisher’s exact test',
+  fishersTestDrawn: 'Fisher’s test, tables drawn by chance',
   exactBinomialTest: 'Exact binomial test',
   shareOfSeedsPotsAsUnits: 'Share of seeds, pots as units',
   logRankTest: 'Log-rank test',

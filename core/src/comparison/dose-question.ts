@@ -34,9 +34,6 @@ export function doseOf(
   };
 }
 
-/** Trend and best amount are two claims. */
-const CLAIMS = 2;
-
 /**
  * The dose and the pairs of treatments as one family, by Holm (1979): in fewer than 5 of 100 experiments in which the
  * amount does nothing is anything told of it.
@@ -48,10 +45,10 @@ export function settledDose(
 ): { readonly dose: DoseQuestion; readonly pairs: TreatmentPair[] } {
   const plain = pairsFor(1);
   const ofPairs = Math.min(1, ...plain.flatMap(({ test }) => (test.defined ? [test.value.p] : [])));
-  const ofDose = CLAIMS * Math.min(1, dose.trend?.p ?? 1, dose.turning?.p ?? 1);
+  const ofDose = Math.min(1, dose.trend?.p ?? 1, dose.turning?.p ?? 1);
   const [isFirst, isPairsFirst] = [ofDose <= ofPairs, ofDose > ofPairs];
   const timesOf = (isOwn: boolean, other: number): number => (isOwn || 2 * other >= ALPHA ? 2 : 1);
-  const times = timesOf(isFirst, ofPairs) * CLAIMS;
+  const times = timesOf(isFirst, ofPairs);
   const allowed = (claim: DoseClaim | null): DoseClaim | null =>
     claim && { ...claim, p: Math.min(1, claim.p * times) };
   const ofPair = timesOf(isPairsFirst, ofDose);

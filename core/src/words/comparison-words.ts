@@ -162,6 +162,8 @@ function isOfBest({ dose }: Comparison, { firstId, secondId }: TreatmentPair): b
 /** What the pots that have a value say, beside what became of the others. */
 function heights(speech: ComparisonSpeech): string[] {
   const { comparison } = speech;
+  // Where factors depend on each other no effect of one alone is true.
+  if (isClearTogether(comparison.together)) return [];
   if (comparison.questions.length > 0) {
     return comparison.questions.flatMap((question) => oneOfEach(speech, question, null));
   }

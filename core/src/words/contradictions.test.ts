@@ -22,18 +22,38 @@ interface OddClass {
   readonly counts: readonly ReadingFact[] | null;
 }
 
-function designOf(pots: readonly number[], seedsSown: (unit: number) => number): Design {
+/** What differs between treatments: kinds, amounts of one thing, or two things crossed. */
+type Shape = 'kinds' | 'amounts' | 'crossed';
+
+function designOf(
+  pots: readonly number[],
+  seedsSown: (unit: number) => number,
+  shape: Shape = 'kinds',
+): Design {
+  const isCrossed = shape === 'crossed';
+  const second = pots.length / 2;
   const treatments = pots.map((_, at) => ({
-    ...{ id: `t${at}`, name: `Kind ${at + 1}`, isControl: at === 0, levels: [at], crop: 'Oat', plants: 1 },
+    ...{ id: `t${at}`, name: `Kind ${at + 1}`, isControl: at === 0, crop: 'Oat', plants: 1 },
+    levels: isCrossed ? [Math.floor(at / second), at % second] : [at],
   }));
+  const levelsOf = (name: string, count: number) => ({
+    name,
+    levels: Array.from({ length: count }, (_, at) => ({
+      ...{ name: `${name} ${at + 1}`, isControl: at === 0, amount: null },
+    })),
+  });
   const owners = pots.flatMap((count, at) => Array<string>(count).fill(`t${at}`));
   return {
-    factors: [
-      {
-        name: 'Kind',
-        levels: treatments.map(({ name, isControl }) => ({ name, isControl, amount: null })),
-      },
-    ],
+    factors: isCrossed
+      ? [levelsOf('Feed', 2), levelsOf('Light', second)]
+      : [
+          {
+            name: 'Kind',
+            levels: treatments.map(({ name, isControl }, at) => ({
+              ...{ name, isControl, amount: shape === 'amounts' ? at : null },
+            })),
+          },
+        ],
     treatments,
     units: owners.map((treatmentId, at) => ({
       ...{ id: `u${at}`, number: at + 1, treatmentId, sownOn: SOWN },
@@ -43,16 +63,20 @@ function designOf(pots: readonly number[], seedsSown: (unit: number) => number):
 }
 
 /** Classes as odd as they come: single pots, none up, all dead, all alike, seeds counted or not. */
-function oddClass(chance: RandomGenerator): OddClass {
-  const pots = Array.from({ length: chance.integer(1, 4) }, () => chance.integer(1, 8));
+function oddClass(chance: RandomGenerator, shape: Shape): OddClass {
+  const groups = { kinds: [1, 4], amounts: [3, 5], crossed: [2, 3] }[shape] as [number, number];
+  const count = chance.integer(...groups) * (shape === 'crossed' ? 2 : 1);
+  const pots = Array.from({ length: count }, () => chance.integer(1, 8));
   const isCounted = chance.happens(0.4);
   const seeds = isCounted ? chance.integer(2, 25) : 1;
-  const design = designOf(pots, () => seeds);
+  const design = designOf(pots, () => seeds, shape);
   const rates = new Map(
     design.treatments.map(({ id }) => [id, [0, 1, chance.integer(0, 100) / 100][chance.integer(0, 2)]!]),
   );
   const dying = new Map(design.treatments.map(({ id }) => [id, [0, 0, 1, 0.3][chance.integer(0, 3)]!]));
   const isAlike = chance.happens(0.2);
+  const rising = [0, 0, 15, -4][chance.integer(0, 3)]!;
+  const bestId = chance.happens(0.5) ? design.treatments[chance.integer(0, count - 1)]!.id : '';
   const counts: ReadingFact[] = [];
   const readings = design.units.flatMap(({ id, treatmentId }): ReadingFact[] => {
     const upAt = chance.happens(rates.get(treatmentId)!) ? chance.integer(3, 13) : Infinity;
@@ -65,7 +89,8 @@ function oddClass(chance: RandomGenerator): OddClass {
         return [{ unitId: id, day, state: 'not_emerged', value: null }];
       }
       counts.push({ unitId: id, day, state: 'emerged', value: chance.integer(1, seeds) });
-      const value = isAlike ? 50 + 10 * Number(treatmentId.slice(1)) : chance.integer(5, 90);
+      const grown = rising * Number(treatmentId.slice(1)) + 40 * Number(bestId === treatmentId);
+      const value = isAlike ? 50 + 10 * Number(treatmentId.slice(1)) : chance.integer(5, 30) + grown;
       return [{ unitId: id, day, state: 'emerged', value }];
     });
   });
@@ -102,10 +127,10 @@ function lineOf(lines: readonly string[], name: string): string {
 }
 
 describe('no two sentences of a page contradict each other', () => {
-  test('over 80 odd classes, at every age', () => {
+  test.each(['kinds', 'amounts', 'crossed'] as const)('over 60 odd classes of %s, at every age', (shape) => {
     const chance = randomGenerator(4021);
-    for (let time = 0; time < 80; time += 1) {
-      const { comparison, emergence, lines } = pageOf(oddClass(chance));
+    for (let time = 0; time < 60; time += 1) {
+      const { comparison, emergence, lines } = pageOf(oddClass(chance, shape));
       for (const { level, answer, sure, emergence: said } of lines) {
         const where = `class ${time}, ages ${level}`;
         expect([where, [...answer, sure, ...said].join(' ')]).not.toEqual([
@@ -121,6 +146,7 @@ describe('no two sentences of a page contradict each other', () => {
             expect(2 * upOf(emergence, fate.groupId)).toBeGreaterThanOrEqual(fate.looked);
         }
         expectOneBar(emergence, comparison.fates.up, said.join(' '), where);
+        expect([where, bothWays(answer)]).toEqual([where, []]);
       }
     }
   });
@@ -153,6 +179,31 @@ describe('no two sentences of a page contradict each other', () => {
     }
   });
 });
+
+const DOUBT = /luck|cannot be sure|do not tell|no clear difference/;
+/** Sentences that tell of all amounts at once, and not of two of them. */
+const OF_ALL = /tended|mostly|not see that .* matters|not see that it matters|do not show that .* matters/;
+
+/** Pairs that are told in more than one way: surely and in doubt, or as more and as less. */
+function bothWays(answer: readonly string[]): string[] {
+  const told = new Map<string, Set<string>>();
+  for (const line of answer.filter((one) => !OF_ALL.test(one) && one.includes(' than '))) {
+    const parts = line.split(/; |, and (?=were|had)/);
+    const [first] = parts[0]?.match(NAME) ?? [];
+    for (const part of parts) {
+      const names: string[] = part.match(NAME) ?? [];
+      const [a, b] = names.length === 1 && first ? [first, names[0]] : names.slice(-2);
+      if (!a || !b || a === b) continue;
+      const isMore = /taller|more|higher|longer/.test(part) === a < b;
+      const key = [a, b].sort().join(' and ');
+      const ways = told.get(key) ?? new Set();
+      told.set(key, ways.add(`${DOUBT.test(line) ? 'perhaps' : 'surely'} ${isMore ? 'more' : 'less'}`));
+    }
+  }
+  return [...told].flatMap(([pair, ways]) => (ways.size > 1 ? [`${pair}: ${[...ways].join(', ')}`] : []));
+}
+
+const NAME = /(?:Kind|Feed|Light) \d/g;
 
 function upOf(part: EmergencePart, groupId: string): number {
   return part.units.filter((unit) => unit.groupId === groupId && unit.upAt !== null).length;

@@ -27,10 +27,10 @@ test('every tab of a crossed experiment says something, at the oldest and younge
 }) => {
   await openCompare(page, CROSSED);
   const expected = {
-    Answer: /evening lamp were/i,
+    Answer: /with evening lamp, plants with strong tea were/i,
     Growth: /fastest about day/,
     'Coming up': /pots up, the first by day/,
-    Treatments: /Light × Compost tea/,
+    Treatments: /Compost tea × Light/,
     Crops: /French marigold/,
     'Teams and classes': /Two people who read one pot differ by chance/,
     Predictions: /13 guesses|guesses/,

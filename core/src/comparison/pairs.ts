@@ -27,16 +27,10 @@ export function unitsOf(groups: readonly TreatmentGroup[], structure: Structure)
   );
 }
 
-/**
- * Fits the model of the design to the compared units.
- * @param over how many treatments each mean that is compared is taken over
- */
-export function fitted(
-  groups: readonly TreatmentGroup[],
-  structure: Structure,
-  over = structure.cells / structure.cellsOf.size,
-): Outcome<FittedDesign> {
-  return fitDesign(unitsOf(groups, structure), structure.cells, over);
+/** Fits the model of the design to the compared units; all that a page compares is judged by the same spreads. */
+export function fitted(groups: readonly TreatmentGroup[], structure: Structure): Outcome<FittedDesign> {
+  const { cells, factors, cellsOf } = structure;
+  return fitDesign(unitsOf(groups, structure), cells, Math.max(factors, cells / cellsOf.size));
 }
 
 /**

@@ -132,6 +132,7 @@ function addedUp(structure: Structure): Structure {
     );
   return {
     cells: ids.length,
+    factors: 1,
     cellOf: through(groupOf),
     blockOf: through(restOf),
     cellsOf: new Map(ids.map((id, index) => [id, new Map([['', index]])])),

@@ -5,6 +5,8 @@ import type { ComparedGroup, ComparedUnit } from './types.ts';
 export interface Structure {
   /** Number of treatments. */
   readonly cells: number;
+  /** Number of factors that are crossed, 1 where none are. */
+  readonly factors: number;
   /** The treatment of each unit, by index; units without one take no part. */
   readonly cellOf: ReadonlyMap<string, number>;
   /** The block of each unit, by index; all 0 without blocks. */
@@ -18,6 +20,7 @@ export function plainStructure(groups: readonly ComparedGroup[], units: readonly
   const place = new Map(groups.map((group, index) => [group.id, index]));
   return {
     cells: groups.length,
+    factors: 1,
     cellOf: new Map(units.flatMap((unit) => pairOf(unit.id, place.get(unit.groupId)))),
     blockOf: new Map(),
     cellsOf: new Map(groups.map((group, index) => [group.id, new Map([['', index]])])),
@@ -49,6 +52,7 @@ export function structureOf(
   });
   return {
     cells: design.treatments.length,
+    factors: Math.max(1, design.factors.length),
     cellOf: new Map(design.units.flatMap((unit) => pairOf(unit.id, place.get(unit.treatmentId)))),
     blockOf: new Map(design.units.map((unit) => [unit.id, blocks.indexOf(unit.block)])),
     cellsOf,

@@ -154,6 +154,7 @@ function differencesOf(
     return { groupId, points, counts, description: describe(points.map((point) => point.value)) };
   });
   const structure: Structure = {
+    factors: 1,
     cells: groups.length,
     cellOf: new Map(units.map(({ level }, index) => [String(index), level])),
     blockOf: new Map(units.map(({ block }, index) => [String(index), block])),

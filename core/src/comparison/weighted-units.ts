@@ -12,7 +12,7 @@ export function weightedUnits(
 ): { readonly fit: Outcome<FittedDesign>; readonly units: readonly FactorialUnit[] } {
   const sorted = grouped(design, 'treatment');
   const structure = structureOf(design, 'treatment', sorted.groups, sorted.units);
-  const fit = fitted(groups, structure, Math.max(1, design.factors.length));
+  const fit = fitted(groups, structure);
   const units = unitsOf(groups, structure).map(({ value, cell, block }, index) => ({
     value,
     levels: design.treatments[cell]?.levels ?? [],

@@ -188,7 +188,7 @@ const OF_ALL = /tended|mostly|not see that .* matters|not see that it matters|do
 function bothWays(answer: readonly string[]): string[] {
   const told = new Map<string, Set<string>>();
   for (const line of answer.filter((one) => !OF_ALL.test(one) && one.includes(' than '))) {
-    const parts = line.split(/; |, and (?=were|had)/);
+    const parts = line.split(/; |, and (?=.* than )/);
     const [first] = parts[0]?.match(NAME) ?? [];
     for (const part of parts) {
       const names: string[] = part.match(NAME) ?? [];

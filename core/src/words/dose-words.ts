@@ -25,14 +25,16 @@ export function doseSentence(speech: ComparisonSpeech, dose: DoseQuestion): stri
   const [capital, plants] = plantsSaid(speech);
   if (clear === 'turning') {
     const best = dose.turning?.groupId ?? '';
-    const gapTo = (id: string): string => {
+    const gapTo = (id: string) => {
       const difference = meanOf(speech, best) - meanOf(speech, id);
-      const size = (level === '14+' ? differenceSize : aboutText)(difference, style);
-      return differenceText(size, difference, style, level !== '5-7');
+      return { difference, size: (level === '14+' ? differenceSize : aboutText)(difference, style) };
     };
+    const [low, high] = [gapTo(least), gapTo(most)];
     return say('bestInBetween', {
       ...{ ...said, capital, best: nameOf(treatments, best) },
-      ...{ gap: gapTo(least), gap2: gapTo(most) },
+      gap: differenceText(low.size, low.difference, style, level !== '5-7'),
+      ...{ size: high.size, contrast: contrastWord(high.difference, style) },
+      ...{ isCount: style.kind === 'count' ? 'yes' : 'no', name: 'name' in style ? (style.name ?? '') : '' },
     });
   }
   const text = level === '14+' ? computedText : roundedText;

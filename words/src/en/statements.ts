@@ -169,7 +169,8 @@ export default {
   amountNotSeen:
     '{level, select, a5 {From {least} to {most}, we did not see that it matters {when}: {averages}.} a14 {From {least} to {most}, these pots do not show that {factor} matters {when}: on average {averages}.} other {From {least} to {most}, we could not see that {factor} matters {when}: on average {averages}.}}',
   averageWith: '{average} with {name}',
-  bestInBetween: '{capital} with {best} {gap} than with {least}, and {gap2} than with {most}, {when}.',
+  bestInBetween:
+    '{capital} with {best} {gap} than with {least}, and {size} {contrast}{isCount, select, yes { {name}} other {}} than with {most}, {when}.',
   aBestThisClear: 'two gaps this big',
   aTrendThisClear: 'a trend this strong',
   bothDifferencesByTheModel: 'both differences by the model of the design',

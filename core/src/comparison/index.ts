@@ -47,6 +47,13 @@ export { clearDose } from './dose-question.ts';
 export { isClearPair } from './pairs.ts';
 export { isClearTogether } from './questions.ts';
 export {
+  largestGap,
+  leastShare,
+  shuffledGaps,
+  type ShuffleQuestion,
+  shuffleQuestion,
+} from './shuffle-question.ts';
+export {
   type ComparedGroup,
   type ComparedUnit,
   type Comparison,

@@ -44,7 +44,7 @@ export { brownForsythe, oneWayAnova, tukeyKramer, type TukeyPair } from './one-w
 export { pairedT, signedRank, type SignedRank } from './paired.ts';
 export { designEffect, sharedShare, shareTest, type ShareTest } from './share-test.ts';
 export { shuffledRanks, type ShuffledRanks } from './shuffled-ranks.ts';
-export { arrangementsOf, type Permutation, permutationTest, shuffledDifferences } from './permutation.ts';
+export { arrangementsOf, type Permutation, permutationTest } from './permutation.ts';
 export { normalCdf, normalDensity } from './normal.ts';
 export {
   ALPHA,

@@ -58,25 +58,6 @@ export function arrangementsOf(n: number, of: number): number {
   return Math.round(ways);
 }
 
-/**
- * Differences of means under shuffled labels, one for each draw, for watching the pile grow.
- * @returns mean(second) − mean(first) of each shuffle
- */
-export function shuffledDifferences(
-  first: readonly number[],
-  second: readonly number[],
-  draws: number,
-  chance: RandomGenerator,
-): number[] {
-  const values = [...first, ...second];
-  const total = values.reduce((sum, value) => sum + value, 0);
-  const shuffle = new LabelShuffle(values, second.length);
-  return Array.from({ length: draws }, () => {
-    const sum = shuffle.next(chance);
-    return sum / second.length - (total - sum) / first.length;
-  });
-}
-
 /** Sums of the second group at least `reach` from `middle` are differences at least as large as the observed. */
 interface Bound {
   readonly middle: number;

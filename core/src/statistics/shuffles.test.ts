@@ -1,13 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { randomGenerator } from '../shared/index.ts';
-import {
-  arrangementsOf,
-  associationOf,
-  cramersV,
-  permutationTest,
-  shuffledDifferences,
-  shuffledRanks,
-} from './index.ts';
+import { arrangementsOf, associationOf, cramersV, permutationTest, shuffledRanks } from './index.ts';
 
 /** All orders of `values` dealt to groups of these sizes, each with what `statistic` says of it. */
 function everyDeal(
@@ -96,17 +89,6 @@ describe('labels shuffled between two groups', () => {
     const low = first.map((value) => value / 100);
     const found = permutationTest(low, second, 8);
     expect(found.defined && found.value.p).toBe(1 / 20_001);
-  });
-
-  test('shuffled differences are those of deals of the same values', () => {
-    const possible = everyDeal([4, 9, 2, 7, 5], [2, 3], ([one, other]) => mean(other!) - mean(one!));
-    const drawn = shuffledDifferences([4, 9], [2, 7, 5], 400, randomGenerator(3));
-    for (const difference of drawn) {
-      expect(Math.min(...possible.map((other) => Math.abs(other - difference)))).toBeLessThan(1e-12);
-    }
-    expect(new Set(drawn.map((difference) => difference.toFixed(6))).size).toBe(
-      new Set(possible.map((difference) => difference.toFixed(6))).size,
-    );
   });
 });
 

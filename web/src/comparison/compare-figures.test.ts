@@ -91,7 +91,7 @@ describe('every chart of Compare', () => {
     ['combinations', interactionFigure(cells, design, STYLE)],
     ['amounts', doseFigure(COMPARISON, treatments, design, GROUPS, STYLE)],
     ['bell shape', shapeFigure(treatments, STYLE)],
-    ['shuffles', shuffleFigure([-4, 0, 1, 9], 8, STYLE, 12)],
+    ['shuffles', shuffleFigure([4, 0, 1, 9], 8, STYLE, 12)],
     ['teams', teamsFigure(teams, STYLE)],
     ['classes', studyFigure(study, STYLE)],
     ['boxes', boxFigure(COMPARISON, GROUPS, STYLE)],
@@ -162,7 +162,7 @@ describe('every chart of Compare', () => {
   });
 
   test('the pile holds every shuffle, and marks those at least as far away', () => {
-    const [pile] = tracesOf(shuffleFigure([-9, 0, 1, 9, 9.5], 8, STYLE, 12)) as unknown as {
+    const [pile] = tracesOf(shuffleFigure([9, 0, 1, 9, 9.5], 8, STYLE, 12)) as unknown as {
       y: number[];
       marker: { color: string[] };
     }[];

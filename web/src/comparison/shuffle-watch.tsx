@@ -1,9 +1,11 @@
 import { say } from '@bright-sprout/words/comparison';
-import { shuffleWords } from '@bright-sprout/core/words';
+import { type ShuffleQuestion, shuffleQuestion, leastShare } from '@bright-sprout/core/comparison';
+import { outOfHundred, shuffleWords } from '@bright-sprout/core/words';
 import { type Remote, wrap } from 'comlink';
 import { Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import { ChartCard, shuffleFigure } from '../shared/charts/index.ts';
+import { useExperiment } from '../shared/experiment/index.ts';
 import { type ShownComparison, useChoices } from './compare-context.tsx';
 import type { Shuffling } from './shuffle.worker.ts';
 
@@ -18,28 +20,25 @@ function isStill(): boolean {
   return window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 }
 
-/** The shuffling test watched: labels are mixed again and again while the pile of differences grows. */
+/** The shuffling test watched: labels are mixed again and again while the pile of gaps grows. */
 export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
-  const { comparison, style, groups } = shown;
+  const { comparison, style } = shown;
   const { level } = useChoices();
-  const pair = comparison.mainPair === null ? undefined : comparison.pairs[comparison.mainPair];
-  const valuesOf = (id: string | undefined): number[] =>
-    comparison.groups.find((group) => group.groupId === id)?.points.map((point) => point.value) ?? [];
-  const [first, second] = [valuesOf(pair?.firstId), valuesOf(pair?.secondId)];
-  const key = JSON.stringify([first, second]);
-  const watch = useShuffles(key);
-  const observed = pair?.difference.defined ? pair.difference.value : 0;
-  const all = [...first, ...second];
-  const reach =
-    all.length > 0 ? Math.max(Math.abs(observed) * 1.25, (Math.max(...all) - Math.min(...all)) * 0.8) : 1;
+  const { experiment } = useExperiment();
+  const question = useMemo(() => {
+    const blocks = new Map(experiment.units.map((unit) => [unit.id, unit.block]));
+    return shuffleQuestion(comparison, comparison.design, (id) => blocks.get(id) ?? '');
+  }, [comparison, experiment.units]);
+  const watch = useShuffles(JSON.stringify(question));
+  const observed = question?.observed ?? 0;
+  const reach = Math.max(observed, ...watch.gaps) * 1.15 || 1;
   const figure = useMemo(
-    () => shuffleFigure(watch.differences, observed, style, reach),
-    [watch.differences, observed, style, reach],
+    () => shuffleFigure(watch.gaps, observed, style, reach),
+    [watch.gaps, observed, style, reach],
   );
-  if (!pair?.difference.defined || all.length < 4 || first.length === 0 || second.length === 0) return null;
-  const nameOf = (id: string): string => groups.find((group) => group.id === id)?.name ?? '';
-  const count = watch.differences.length;
-  const asLarge = watch.differences.filter((value) => Math.abs(value) >= Math.abs(observed) - 1e-9).length;
+  if (!question) return null;
+  const count = watch.gaps.length;
+  const asLarge = watch.gaps.filter((value) => value >= observed - 1e-9).length;
   return (
     <section className="panel shuffle-watch" aria-label={say('couldItBeLuckShuffleAndSee')}>
       <div className="chart-head">
@@ -57,12 +56,11 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
         </div>
       </div>
       <p>
-        {level === '5-7' || level === '8-10'
-          ? say('imagineTheLabelsAndFellOffAnd', {
-              nameOf: nameOf(pair.firstId),
-              nameOf2: nameOf(pair.secondId),
-            })
-          : say('ifDidTheSameAsTheLabels', { nameOf: nameOf(pair.secondId), nameOf2: nameOf(pair.firstId) })}
+        {say('imagineTheLabelsFellOff', {
+          isYoung: level === '5-7' || level === '8-10' ? 'yes' : 'no',
+          kind: question.kind,
+        })}{' '}
+        {leastWords(leastShare(question))}
       </p>
       <p role="status" aria-live="polite" className="shuffle-count">
         {shuffleWords(asLarge, count)}
@@ -75,7 +73,7 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
             figure={figure}
             table={{
               columns: [say('shuffle'), say('difference')],
-              rows: watch.differences.map((value, at) => [at + 1, value]),
+              rows: watch.gaps.map((value, at) => [at + 1, value]),
             }}
           />
         </Suspense>
@@ -84,15 +82,23 @@ export function ShuffleWatch({ shown }: { shown: ShownComparison }) {
   );
 }
 
+/** From this share on it is said how rare a gap can be at all. */
+const WORTH_SAYING = 0.005;
+
+/** The least that a shuffle can show, where there are only few ways to put labels back. */
+function leastWords(least: number): string {
+  return least < WORTH_SAYING ? '' : say('noGapCanBeRarer', { outOfHundred: outOfHundred(least) });
+}
+
 /** Draws shuffles in a worker, round by round, until there are enough or somebody stops it. */
 function useShuffles(key: string) {
-  const [differences, setDifferences] = useState<readonly number[]>([]);
+  const [gaps, setGaps] = useState<readonly number[]>([]);
   const [isRunning, setIsRunning] = useState(false);
   const worker = useRef<{ ask: Remote<Shuffling>; end: () => void }>(undefined);
   const [shuffledKey, setShuffledKey] = useState(key);
   if (shuffledKey !== key) {
     setShuffledKey(key);
-    setDifferences([]);
+    setGaps([]);
     setIsRunning(false);
   }
   useEffect(() => () => worker.current?.end(), []);
@@ -100,18 +106,18 @@ function useShuffles(key: string) {
   useEffect(() => {
     if (!isRunning) return;
     let isWanted = true;
-    const [first, second] = JSON.parse(key) as [number[], number[]];
+    const question = JSON.parse(key) as ShuffleQuestion;
     const run = async (): Promise<void> => {
       worker.current ??= shufflingWorker();
-      let made: readonly number[] = differences.length < MOST ? differences : [];
+      let made: readonly number[] = gaps.length < MOST ? gaps : [];
       for (let round = 0; made.length < MOST && isWanted; round += 1) {
         const draws = isStill() ? MOST - made.length : (ROUNDS[round] ?? LAST_ROUND);
-        const found = await worker.current.ask.draw(first, second, draws, SEED + made.length);
+        const found = await worker.current.ask.draw(question, draws, SEED + made.length);
         made = [...made, ...found].slice(0, MOST);
         // React keeps what was true when the effect began; only a stop may end it.
         // oxlint-disable-next-line typescript/no-unnecessary-condition
         if (!isWanted) return;
-        setDifferences(made);
+        setGaps(made);
         await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
       }
       setIsRunning(false);
@@ -120,11 +126,11 @@ function useShuffles(key: string) {
     return () => {
       isWanted = false;
     };
-    // Restarted by the button only: the differences it begins with are those of that moment.
+    // Restarted by the button only: the gaps it begins with are those of that moment.
     // oxlint-disable-next-line react/exhaustive-deps
   }, [isRunning, key]);
 
-  return { differences, isRunning, start: () => setIsRunning(true), stop: () => setIsRunning(false) };
+  return { gaps, isRunning, start: () => setIsRunning(true), stop: () => setIsRunning(false) };
 }
 
 function shufflingWorker(): { ask: Remote<Shuffling>; end: () => void } {

@@ -1,12 +1,12 @@
 import { randomGenerator } from '@bright-sprout/core/shared';
-import { shuffledDifferences } from '@bright-sprout/core/statistics';
+import { shuffledGaps, type ShuffleQuestion } from '@bright-sprout/core/comparison';
 import { expose } from 'comlink';
 
 /** Shuffles labels off the page's own thread. */
 const shuffling = {
-  /** Differences of means of `draws` shuffles; the same seed gives the same ones. */
-  draw(first: readonly number[], second: readonly number[], draws: number, seed: number): number[] {
-    return shuffledDifferences(first, second, draws, randomGenerator(seed));
+  /** The largest gap after each of `draws` shuffles; the same seed gives the same ones. */
+  draw(question: ShuffleQuestion, draws: number, seed: number): number[] {
+    return shuffledGaps(question, draws, randomGenerator(seed));
   },
 };
 

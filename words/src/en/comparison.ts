@@ -251,10 +251,10 @@ export default {
   shuffleTheLabels: 'Shuffle the labels',
   goOn: 'Go on',
   again: 'Again',
-  imagineTheLabelsAndFellOffAnd:
-    'Imagine the labels {nameOf} and {nameOf2} fell off and were put back by chance. How often is the gap as big as ours?',
-  ifDidTheSameAsTheLabels:
-    'If {nameOf} and {nameOf2} worked just the same, it would not matter which pot has which label. Each shuffle gives one difference.',
+  imagineTheLabelsFellOff:
+    '{isYoung, select, yes {Imagine all labels fell off the pots and were put back by chance.} other {If all treatments did the same, it would not matter which pot has which label.}} {kind, select, trend {How often is the trend as strong as ours?} best {How often is the best amount as far from the nearer end as ours?} together {What each does by itself is taken away first. How often does one then seem to depend on the other as much as here?} other {How often is the biggest gap as big as ours?}}',
+  noGapCanBeRarer:
+    'With so few pots there are only few ways to put the labels back: even the biggest gap comes up in {outOfHundred} shuffles.',
   pileOfShuffledDifferences: 'Pile of shuffled differences',
   histogramOfDifferencesAfterShuffling: 'Histogram of differences after shuffling, with the real one marked',
   factorsAndBlocks: 'Factors and blocks',

@@ -84,7 +84,7 @@ export default {
   againstTheAmount: '{axisName}, against the amount',
   whereABellShapeWouldPutThem: 'where a bell shape would put them',
   eachPotLessTheMeanOfIts: 'each pot less the mean of its treatment',
-  differenceOfMeansAfterShufflingThe: 'difference of means after shuffling the labels',
+  biggestGapAfterShuffling: 'biggest gap after shuffling the labels',
   whatHappened: 'what happened',
   dayFromTo: 'day {age}: {mean} {unit}, from {least} to {most}',
   day3: 'day {age}: {escaped}',

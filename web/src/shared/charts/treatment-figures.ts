@@ -221,20 +221,22 @@ export function shapeFigure(part: TreatmentsPart, style: ValueStyle): FigureData
   };
 }
 
-/** The pile of differences that shuffled labels made, with the real one marked on both sides. */
+const BARS = 41;
+
+/** The pile of the biggest gaps that shuffled labels made, with the real one marked. */
 export function shuffleFigure(
-  differences: readonly number[],
+  gaps: readonly number[],
   observed: number,
   style: ValueStyle,
   reach: number,
 ): FigureData {
-  const width = (2 * reach) / 41;
-  const counts = new Array<number>(41).fill(0);
-  for (const difference of differences) {
-    const bin = Math.min(40, Math.max(0, Math.floor((difference + reach) / width)));
+  const width = reach / BARS;
+  const counts = new Array<number>(BARS).fill(0);
+  for (const gap of gaps) {
+    const bin = Math.min(BARS - 1, Math.floor(gap / width));
     counts[bin] = (counts[bin] as number) + 1;
   }
-  const centres = counts.map((_, index) => -reach + width * (index + 0.5));
+  const centres = counts.map((_, index) => width * (index + 0.5));
   return {
     data: [
       {
@@ -243,17 +245,15 @@ export function shuffleFigure(
         y: counts,
         width: shown(width * 0.92, style),
         marker: {
-          color: centres.map((centre) =>
-            Math.abs(centre) >= Math.abs(observed) - width / 2 ? AMBER : COLOURS.missing,
-          ),
+          color: centres.map((centre) => (centre >= observed - width / 2 ? AMBER : COLOURS.missing)),
         },
         hoverinfo: 'skip',
       },
     ],
     layout: {
       ...PLAIN_LAYOUT,
-      xaxis: axis(axisName(say('differenceOfMeansAfterShufflingThe'), style), {
-        range: [shown(-reach, style), shown(reach, style)],
+      xaxis: axis(axisName(say('biggestGapAfterShuffling'), style), {
+        range: [0, shown(reach, style)],
       }),
       yaxis: axis('', { rangemode: 'tozero' }),
       annotations: [
@@ -261,10 +261,10 @@ export function shuffleFigure(
         label(shown(observed, style), 1, say('whatHappened'), INK, {
           yref: 'paper',
           yanchor: 'top',
-          xanchor: observed > 0 ? 'right' : 'left',
+          xanchor: 'right',
         }),
       ],
-      shapes: [mark('x', shown(observed, style)), mark('x', shown(-observed, style), COLOURS.missing)],
+      shapes: [mark('x', shown(observed, style))],
     },
   };
 }

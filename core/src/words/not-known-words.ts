@@ -1,8 +1,10 @@
 import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/statements';
 import type { LeftOutReason, TreatmentGroup } from '../comparison/index.ts';
+import { ALPHA, describe, twoSidedT } from '../statistics/index.ts';
 import { STATE_WORDS } from './code-words.ts';
 import { type ComparisonSpeech, nameOf } from './speech.ts';
+import { roundedText } from './value-style.ts';
 
 /** Why a pot is left out. */
 export const LEFT_OUT_WORDS: Record<LeftOutReason, string> = {
@@ -33,7 +35,12 @@ export function notKnownWords(speech: ComparisonSpeech): string[] {
   if (comparison.fates.groups.some((fate) => fate.dead.length > 0)) {
     lines.push(say('onlyPotsThatLivedHaveAValue'));
   }
-  lines.push(...halfRead(speech), ...fewPots(speech), say('oneClassOnePlaceOneTimeAnother'));
+  lines.push(
+    ...halfRead(speech),
+    ...fewPots(speech),
+    ...oddPots(speech),
+    say('oneClassOnePlaceOneTimeAnother'),
+  );
   return lines;
 }
 
@@ -77,4 +84,33 @@ function fewPots({ comparison, treatments }: ComparisonSpeech): string[] {
     say('of2', { pointsCount: points.length, nameOf: nameOf(treatments, groupId) }),
   );
   return [say('veryFewPotsCountWithMoreOf', { names: names.join(', ') })];
+}
+
+/** A pot is named where without it the average would be so much of itself lower or higher. */
+const ODD_SHIFT = 0.1;
+const FEWEST_WITH_ODD = 4;
+
+/**
+ * Single pots that make the average of their treatment: further from the others than chance makes any pot of the class,
+ * by the studentised deleted residual, allowing for all pots (Beckman and Cook 1983). What it would be without is said.
+ */
+function oddPots({ comparison, treatments, style }: ComparisonSpeech): string[] {
+  const pots = comparison.groups.reduce((sum, { points }) => sum + points.length, 0);
+  return comparison.groups.flatMap(({ groupId, points, description: { mean } }) => {
+    if (points.length < FEWEST_WITH_ODD || !mean.defined) return [];
+    return points.flatMap((odd) => {
+      const others = describe(points.filter((point) => point !== odd).map(({ value }) => value));
+      if (!others.mean.defined || !others.sd.defined) return [];
+      const without = others.mean.value;
+      if (Math.abs(mean.value - without) < ODD_SHIFT * Math.abs(mean.value)) return [];
+      const away = (odd.value - without) / (others.sd.value * Math.sqrt(1 + 1 / others.n));
+      if (twoSidedT(away, others.n - 1) * pots >= ALPHA) return [];
+      return [
+        say('onePotMakesTheAverage', {
+          ...{ number: odd.number, name: nameOf(treatments, groupId) },
+          ...{ average: roundedText(mean.value, style), without: roundedText(without, style) },
+        }),
+      ];
+    });
+  });
 }

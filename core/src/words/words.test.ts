@@ -98,6 +98,15 @@ describe('the answer in words', () => {
     expect(words.notKnown.at(-1)).toContain('one class');
   });
 
+  test('a pot that makes the average of its treatment is named, with what it would be without', () => {
+    const words = say({ ...CLEAR, a: [60, 62, 61, 140] }, '8-10');
+    expect(words.notKnown).toContain(
+      'Pot 4 stands apart: without it the average of Plain soil would be 6.1 cm instead of 8.1 cm.',
+    );
+    const even = say({ ...CLEAR, a: [40, 62, 75, 95] }, '8-10');
+    expect(even.notKnown.join(' ')).not.toContain('stands apart');
+  });
+
   test.each<[ValueStyle, string]>([
     [{ kind: 'count', name: 'leaves' }, 'had on average about 1.7 more leaves than pots with Plain soil'],
     [{ kind: 'count' }, 'were on average about 1.7 more than pots with Plain soil'],

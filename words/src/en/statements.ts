@@ -175,6 +175,8 @@ export default {
   aTrendThisClear: 'a trend this strong',
   bothDifferencesByTheModel: 'both differences by the model of the design',
   linearContrastByTheModel: 'linear contrast by the model of the design',
+  onePotMakesTheAverage:
+    'Pot {number} stands apart: without it the average of {name} would be {without} instead of {average}.',
   noValueAtLevel: 'with {at}, there are no plants to compare',
   notSeenToDepend:
     '{level, select, a5 { We did not see that this changes with {others}.} a14 { These pots do not show that this depends on {others} ({p}).} other { We could not see that this depends on {others}.}}',

@@ -362,6 +362,15 @@ describe('teams', () => {
     expect(part.teams.map((team) => team.agreement.n)).toEqual([2, 2, 2]);
   });
 
+  test('each team has the spread that pots have in all teams: two of its own say next to nothing of it', () => {
+    const part = teamsPart(compare(), DESIGN, observed);
+    for (const { offset } of part.teams) {
+      const { low, high } = valueOf(offset.interval);
+      // Student's t with 12 degrees of freedom, as 18 pots have 6 treatments.
+      expect((high - low) / 2).toBeCloseTo((2.1788128297 * valueOf(part.plantSd)) / Math.sqrt(offset.n), 8);
+    }
+  });
+
   test('pictures are compared with people by themselves, picture less person, and are no second reader', () => {
     const pictured = DESIGN.units.slice(0, 4).map((unit, at): ObservedFact => {
       const first = fact(unit.id, 22);

@@ -3,10 +3,12 @@ import { type CalendarDay, defined, notDefined, type Outcome, PICTURE_OBSERVER }
 import {
   type Agreement,
   agreementOf,
+  around,
   describe,
   type Description,
   factorialAnova,
   meanOf,
+  tForInterval,
 } from '../statistics/index.ts';
 import type { Design } from './grouping.ts';
 import { lineOf, testLine, type TestOutcome } from './test-line.ts';
@@ -20,7 +22,10 @@ export interface ObservedFact extends ReadingFact {
 /** What a team read of its own pots. */
 export interface TeamFigures {
   readonly team: string;
-  /** Of each pot, its value less the mean of all pots treated the same. */
+  /**
+   * Of each pot, its value less the mean of all pots treated the same; its interval by the spread that pots treated the
+   * same have in all teams, as two pots of a team say next to nothing of it.
+   */
   readonly offset: Description;
   /** By treatment. */
   readonly groups: readonly { readonly groupId: string; readonly description: Description }[];
@@ -63,14 +68,15 @@ export function teamsPart(
   });
   const days = potDays(readings, comparison.day);
   const pairs = twiceRead(days);
-  const plantSd = pooledSd(comparison);
+  const spread = pooledSpread(comparison);
+  const plantSd = spread.defined ? defined(spread.value.sd) : spread;
   const agreement = agreementOf(pairs.map((pair) => pair.values));
   return {
     teams: teams.map((team) => {
       const own = points.filter((point) => point.team === team);
       return {
         team,
-        offset: describe(own.map((point) => point.offset)),
+        offset: bySpreadOfAll(describe(own.map((point) => point.offset)), spread),
         groups: comparison.groups.map(({ groupId }) => ({
           groupId,
           description: describe(own.filter((point) => point.groupId === groupId).map((point) => point.value)),
@@ -142,14 +148,31 @@ function picturedToo(days: readonly PotDay[]): [number, number][] {
   });
 }
 
-function pooledSd(comparison: Comparison): Outcome<number> {
+interface PooledSpread {
+  readonly sd: number;
+  readonly df: number;
+}
+
+function pooledSpread(comparison: Comparison): Outcome<PooledSpread> {
   let [squares, df] = [0, 0];
   for (const { description } of comparison.groups) {
     if (!description.sd.defined) continue;
     squares += description.sd.value ** 2 * (description.n - 1);
     df += description.n - 1;
   }
-  return df > 0 ? defined(Math.sqrt(squares / df)) : notDefined('group_too_small');
+  return df > 0 ? defined({ sd: Math.sqrt(squares / df), df }) : notDefined('group_too_small');
+}
+
+function bySpreadOfAll(own: Description, spread: Outcome<PooledSpread>): Description {
+  if (!own.mean.defined || !spread.defined) return own;
+  const { sd, df } = spread.value;
+  if (sd === 0) return { ...own, interval: notDefined('no_spread') };
+  const standardError = sd / Math.sqrt(own.n);
+  return {
+    ...own,
+    standardError: defined(standardError),
+    interval: defined(around(own.mean.value, tForInterval(0.95, df) * standardError)),
+  };
 }
 
 function readingShare(agreement: Agreement, plantSd: Outcome<number>): Outcome<number> {

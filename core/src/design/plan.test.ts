@@ -341,6 +341,27 @@ describe('a seed lot', () => {
     expect(seedFacts(bare, nothing, SOW).rate).toBeNull();
     expect(
       seedFacts(bare, { ...nothing, tests: [{ on: SOW, sown: 10, up: 10 }] }, SOW).rate?.share,
-    ).toBeCloseTo(0.75, 12);
+    ).toBeCloseTo(10.5 / 11, 12);
+    const source = (crop: typeof OAT, germinationPercent: number | null) =>
+      seedFacts(crop, { ...lot, germinationPercent, tests: [{ on: SOW, sown: 10, up: 6 }] }, SOW).rate
+        ?.source;
+    // What nobody said is not named.
+    expect([source(bare, null), source(OAT, null), source(OAT, 80)]).toEqual([
+      'tested_alone',
+      'tested_usual',
+      'tested',
+    ]);
+  });
+
+  test('is never above both tests that differ by more than chance: 6 of 60 and 8 of 20 beside a packet of 90', () => {
+    const tests = [
+      { on: SOW, sown: 60, up: 6 },
+      { on: SOW, sown: 20, up: 8 },
+    ];
+    const { rate } = seedFacts(OAT, { ...lot, germinationPercent: 90, packedOn: null, tests }, SOW);
+    // Nearly (9 + 14) of (10 + 80), as the packet loses as much weight as its seeds.
+    expect(Math.abs(rate!.share - 23 / 90)).toBeLessThan(0.01);
+    expect(rate!.low!).toBeLessThan(0.1);
+    expect(rate!.high!).toBeGreaterThan(0.4);
   });
 });

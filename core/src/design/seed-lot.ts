@@ -24,7 +24,7 @@ export interface SeedLot {
 }
 
 /** Where a germination rate comes from. */
-export type RateSource = 'typical' | 'packet' | 'aged' | 'tested';
+export type RateSource = 'typical' | 'packet' | 'aged' | 'tested' | 'tested_usual' | 'tested_alone';
 
 /** The share of seeds expected to come up, 0–1. `low` and `high` only after tests: their central 95 %. */
 export interface GerminationRate {
@@ -46,6 +46,8 @@ export interface SeedFacts {
 
 /** What a packet's own word counts for, in seeds, once a test is known. */
 export const PRIOR_SEEDS = 10;
+/** What no word at all counts for: as good as nothing. */
+const UNKNOWN_SEEDS = 1;
 /** Share of its rate that a packet is taken to lose in each year after the first: a rule of thumb, not a measurement. */
 export const LOSS_A_YEAR = 0.1;
 const YEAR_DAYS = 365.25;
@@ -53,7 +55,8 @@ const YEAR_DAYS = 365.25;
 /**
  * The facts of a crop as this packet has them. Age lowers the packet's rate by a tenth for each full year after
  * the first; the class's own tests then move it as a Beta posterior in which the packet counts for
- * {@link PRIOR_SEEDS} seeds. Each test is one dish: where dishes differ by more than chance, their seeds count for less.
+ * {@link PRIOR_SEEDS} seeds. Each test is one dish: where dishes differ by more than chance, every seed counts for less, those
+ * of the packet's word too, so that it never outweighs what was seen.
  * @param on the day on which age is counted
  */
 export function seedFacts(crop: Crop, lot: SeedLot | undefined, on: CalendarDay): SeedFacts {
@@ -76,10 +79,11 @@ function rateOf(crop: Crop, lot: SeedLot | undefined, on: CalendarDay): Germinat
   const said = ((percent ?? 50) / 100) * kept;
   if (sown > 0) {
     const effect = designEffect(tests);
+    const weight = (percent === null ? UNKNOWN_SEEDS : PRIOR_SEEDS) / effect;
     return {
-      ...updatedShare(said, PRIOR_SEEDS, up / effect, sown / effect),
-      seeds: PRIOR_SEEDS + sown / effect,
-      source: 'tested',
+      ...updatedShare(said, weight, up / effect, sown / effect),
+      seeds: weight + sown / effect,
+      source: lot?.germinationPercent != null ? 'tested' : percent === null ? 'tested_alone' : 'tested_usual',
     };
   }
   const source = kept < 1 ? 'aged' : lot?.germinationPercent == null ? 'typical' : 'packet';

@@ -82,6 +82,8 @@ export const RATE_WORDS: Record<RateSource, string> = {
   packet: say('byThePacket'),
   aged: say('byThePacketLessATenthFor'),
   tested: say('byThePacketAndYourOwnTests'),
+  tested_usual: say('byWhatIsUsualAndYourOwnTests'),
+  tested_alone: say('byYourOwnTests'),
 };
 
 export const TASK_WORDS: Record<TaskCode, string> = {

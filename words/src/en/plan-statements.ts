@@ -93,6 +93,8 @@ export default {
   byThePacketLessATenthFor:
     'by the packet, less a tenth for each year after the first (a rule of thumb: test ten seeds to know)',
   byThePacketAndYourOwnTests: 'by the packet and your own tests',
+  byWhatIsUsualAndYourOwnTests: 'by what is usual for this crop and your own tests',
+  byYourOwnTests: 'by your own tests',
   seedsIntoTheCold: 'Seeds into the cold',
   treatTheMixAndLetItReact: 'Treat the mix and let it react',
   soakTheSeeds: 'Soak the seeds',

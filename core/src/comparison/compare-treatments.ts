@@ -107,6 +107,7 @@ export function compareTreatments(input: ComparisonInput): Comparison {
     questions: questions.factors,
     together: questions.together,
     dose: settled?.dose ?? null,
+    seeds: null,
     fates,
     lead: leadOf(input.treatments, pairs, questions, fates, by, settled?.dose ?? null),
     controlId: input.treatments.find((treatment) => treatment.isControl)?.id ?? null,

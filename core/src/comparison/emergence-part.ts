@@ -23,7 +23,7 @@ import {
 import { evenlyShared } from './fates.ts';
 import type { Design } from './grouping.ts';
 import { chiSquareLine, lineOf, testLine, type TestOutcome } from './test-line.ts';
-import type { Comparison, ComparedUnit } from './types.ts';
+import type { Comparison, ComparedUnit, SeedsAnswer } from './types.ts';
 
 /** How a group came up. */
 export interface GroupEmergence {
@@ -183,6 +183,14 @@ function againstPacket(
   }
   const test = binomialTest(Math.min(indices.up, indices.sown), indices.sown, rate);
   return lineOf(test, (p) => testLine('binomial_exact', p));
+}
+
+/** The answer on seeds of one kind, all treated the same; `null` where several are compared or nobody counted seeds. */
+export function seedsAnswer({ groups, packetRate }: EmergencePart): SeedsAnswer | null {
+  const [only, ...others] = groups;
+  if (!only || others.length > 0 || only.counted !== 'seeds' || only.indices.sown === null) return null;
+  const { up, sown, final } = only.indices;
+  return { up, sown, rate: packetRate, test: only.againstPacket, share: final };
 }
 
 /** The most seeds seen up in a unit. */

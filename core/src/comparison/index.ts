@@ -4,6 +4,7 @@ export {
   emergencePart,
   type EmergenceReadings,
   type GroupEmergence,
+  seedsAnswer,
 } from './emergence-part.ts';
 export {
   type AnalysedFactor,
@@ -68,6 +69,7 @@ export {
   NOT_UP_RULES,
   type NotUpRule,
   type PairTest,
+  type SeedsAnswer,
   SUMMARIES,
   type Summary,
   type Together,

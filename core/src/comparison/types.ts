@@ -1,5 +1,5 @@
 import type { CalendarDay, NoShowReason, Outcome } from '../shared/index.ts';
-import type { Description, Interval, SpreadModel } from '../statistics/index.ts';
+import type { Description, Interval, Share, SpreadModel } from '../statistics/index.ts';
 import type { TestMethod, TestOutcome } from './test-line.ts';
 
 /** How a unit with nothing up yet enters a comparison: as a value of 0, or not at all. */
@@ -148,6 +148,18 @@ export interface DoseQuestion {
   readonly turning: DoseClaim | null;
 }
 
+/** How many seeds came up where all were treated the same, beside what the packet says. */
+export interface SeedsAnswer {
+  readonly up: number;
+  readonly sown: number;
+  /** What is stated, 0–1; `null` where nothing is. */
+  readonly rate: number | null;
+  /** Whether such seeds would come up so. */
+  readonly test: TestOutcome;
+  /** Share that came up, with its 95 % interval. */
+  readonly share: Outcome<Share>;
+}
+
 /** What became of the units of a group. */
 export interface Fate {
   readonly groupId: string;
@@ -222,6 +234,8 @@ export interface Comparison {
   readonly together: Together | null;
   /** What the amount does, where treatments are amounts of one thing. */
   readonly dose: DoseQuestion | null;
+  /** Seeds counted where all were treated the same; else `null`. */
+  readonly seeds: SeedsAnswer | null;
   readonly fates: Fates;
   readonly lead: Lead | null;
   readonly controlId: string | null;

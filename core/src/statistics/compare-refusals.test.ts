@@ -1,8 +1,7 @@
 import { describe as suite, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { randomGenerator, type Outcome } from '../shared/index.ts';
+import type { Outcome } from '../shared/index.ts';
 import {
-  arrangementsOf,
   binomialTest,
   brownForsythe,
   chiSquareTest,

@@ -5,7 +5,7 @@ import { StudentizedTail } from './studentized-tail.ts';
 const RULE = gaussLegendre(48);
 const NORMAL_END = 8.5;
 /** Correlations are rounded to this, so that few tails are tabulated; p changes by less than one in a hundred of itself. */
-const CORRELATION_STEP = 0.05;
+export const CORRELATION_STEP = 0.05;
 const MOST_CORRELATION = 0.95;
 
 /**

@@ -81,12 +81,27 @@ function mostApart(
   treatments.forEach(({ squares, df, units }, index) => {
     const others = { squares: rest.squares - squares, df: rest.df - df };
     if (own.has(index) || units < LEAST_UNITS_OF_OWN || others.df < 1 || others.squares <= 0) return;
-    const level = levelOf(units);
-    const p = upperF(squares / df / (others.squares / others.df), df, others.df);
-    if (p >= level || p >= least) return;
-    [found, least] = [{ index, df, limit: quantileOfF(level, df, others.df) }, p];
+    const limit = limitOf(levelOf(units), df, others.df);
+    const ratio = squares / df / (others.squares / others.df);
+    if (ratio <= limit) return;
+    const p = upperF(ratio, df, others.df);
+    if (p < least) [found, least] = [{ index, df, limit }, p];
   });
   return found;
+}
+
+const knownLimits = new Map<string, number>();
+const MOST_KNOWN = 4096;
+
+/** {@link quantileOfF}, remembered: a design asks for the same few ones again and again. */
+function limitOf(level: number, df1: number, df2: number): number {
+  const key = `${level} ${df1} ${df2}`;
+  const known = knownLimits.get(key);
+  if (known !== undefined) return known;
+  const limit = quantileOfF(level, df1, df2);
+  if (knownLimits.size >= MOST_KNOWN) knownLimits.clear();
+  knownLimits.set(key, limit);
+  return limit;
 }
 
 /** The ratio that an F variable exceeds with probability `level`. */

@@ -1,6 +1,6 @@
 import { notDefined, defined, type Outcome } from '../shared/index.ts';
 import { tForInterval } from './distributions.ts';
-import { dunnettLeaving } from './dunnett.ts';
+import { CORRELATION_STEP, dunnettLeaving } from './dunnett.ts';
 import { normalCdf } from './normal.ts';
 import { shownSpreads } from './shown-spreads.ts';
 import { studentizedRangeLeaving } from './studentized-range.ts';
@@ -90,20 +90,18 @@ const LEAST_STEP = 0.05;
 function criticalValues(planned: PlannedComparison, share: number): (df: number) => number {
   const { groups, hasControl, questions } = planned;
   const tail = ALPHA / questions;
-  const correlation = (share + 0.5) / 2;
+  // Dunnett's tails are tabulated at these steps: between them nothing changes.
+  const correlation = CORRELATION_STEP * Math.round((share + 0.5) / 2 / CORRELATION_STEP);
   const family = [groups, hasControl, tail, groups === 2 ? 0 : correlation.toFixed(2)].join(' ');
-  const at = (step: number): number => {
-    const key = `${family} ${step}`;
-    const found = knownCritical.get(key) ?? criticalOf(STEPS / Math.max(step, LEAST_STEP));
-    knownCritical.set(key, found);
-    return found;
-  };
+  const table = knownCritical.get(family) ?? [];
+  knownCritical.set(family, table);
   const criticalOf = (df: number): number => {
     if (groups === 2) return tForInterval(1 - tail, df);
     return hasControl
       ? dunnettLeaving(tail, groups - 1, correlation, df)
       : studentizedRangeLeaving(tail, groups, df) / Math.SQRT2;
   };
+  const at = (step: number): number => (table[step] ??= criticalOf(STEPS / Math.max(step, LEAST_STEP)));
   return (df) => {
     const place = STEPS / Math.max(1, df);
     const low = Math.floor(place);
@@ -111,7 +109,8 @@ function criticalValues(planned: PlannedComparison, share: number): (df: number)
   };
 }
 
-const knownCritical = new Map<string, number>();
+/** Critical values of each family of tests, by step; those not asked for yet are left out. */
+const knownCritical = new Map<string, number[]>();
 
 const WIDEST = 64;
 const DEEPEST = 0.98;

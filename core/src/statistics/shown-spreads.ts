@@ -11,7 +11,7 @@ export interface ShownSpread {
   readonly df: (first: number, second: number) => number;
 }
 
-const DRAWS = 1000;
+const DRAWS = 600;
 const SEED = 1908;
 const MOST_KNOWN = 64;
 const known = new Map<string, readonly ShownSpread[]>();
@@ -39,16 +39,20 @@ export function shownSpreads(design: SpreadDesign): readonly ShownSpread[] {
   const { cells, ofGroup, units, hasBlocks, residual } = design;
   const chance = randomGenerator(SEED);
   const df = residual / cells;
-  const found = Array.from({ length: DRAWS }, () => {
-    const squares = hasBlocks
+  const drawn = Array.from({ length: DRAWS }, () =>
+    hasBlocks
       ? squaresInBlocks(cells, Math.max(2, Math.round(units)), df, chance)
-      : Array.from({ length: cells }, () => chiSquare(df, chance));
-    return shown(
-      squares.map((own) => ({ squares: own, df, units })),
+      : Array.from({ length: cells }, () => chiSquare(df, chance)),
+  );
+  // On average the draws show just the true spread.
+  const scale = (df * cells * DRAWS) / drawn.flat().reduce((sum, squares) => sum + squares, 0);
+  const found = drawn.map((squares) =>
+    shown(
+      squares.map((own) => ({ squares: own * scale, df, units })),
       ofGroup,
       hasBlocks,
-    );
-  });
+    ),
+  );
   if (known.size >= MOST_KNOWN) known.clear();
   known.set(key, found);
   return found;

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals';
-import { randomGenerator } from '../shared/index.ts';
 import { arrangementsOf, associationOf, cramersV, permutationTest, shuffledRanks } from './index.ts';
 
 /** All orders of `values` dealt to groups of these sizes, each with what `statistic` says of it. */
@@ -175,7 +174,3 @@ describe('treatments and places shuffled', () => {
     expect(paired.defined && Math.abs(paired.value.p - 0.25)).toBeLessThan(0.05);
   });
 });
-
-function mean(values: readonly number[]): number {
-  return values.reduce((sum, value) => sum + value, 0) / values.length;
-}

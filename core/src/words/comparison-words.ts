@@ -16,6 +16,7 @@ import { notKnownWords } from './not-known-words.ts';
 import { intervalWords, pairSentence } from './pair-words.ts';
 import { type ComparisonSpeech, nameOf, whenText } from './speech.ts';
 import { TEST_NAMES } from './test-words.ts';
+import { seedsLuck, seedsSentence } from './seeds-words.ts';
 import { notDependingSentence, togetherLuck, togetherSentence } from './together-words.ts';
 import { undefinedWords } from './undefined-words.ts';
 import { computedText, roundedText } from './value-style.ts';
@@ -39,7 +40,7 @@ type Answer = Pick<ComparisonWords, 'headline' | 'others' | 'howSure' | 'luck'>;
 export function comparisonWords(speech: ComparisonSpeech): ComparisonWords {
   const { lead, together } = speech.comparison;
   const reasons = [reasonSentence(speech)].filter((sentence) => sentence !== '');
-  const answer = lead ? answerOf(speech, lead) : nothingToCompare(speech);
+  const answer = lead && !speech.comparison.seeds ? answerOf(speech, lead) : nothingToCompare(speech);
   return {
     ...answer,
     others: [
@@ -230,6 +231,15 @@ function nothingToCompare(speech: ComparisonSpeech): Answer {
   const when = whenText(speech);
   const nothing = { others: [], howSure: NOTHING_SURE, luck: null };
   if (!only) return { ...nothing, headline: say('noPotHasAValueYet', { when }) };
+  const { seeds } = comparison;
+  if (seeds) {
+    return {
+      headline: seedsSentence(speech, seeds),
+      others: [],
+      howSure: seedsLuck(speech, seeds) || NOTHING_SURE,
+      luck: seeds.rate === null ? null : chanceOf(seeds.test),
+    };
+  }
   if (treatments.length === 1) {
     const mean = only.description.mean;
     const average = mean.defined ? computedText(mean.value, style) : '';

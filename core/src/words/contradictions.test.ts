@@ -5,6 +5,7 @@ import {
   type EmergencePart,
   emergencePart,
   grouped,
+  seedsAnswer,
   verdictBeside,
 } from '../comparison/index.ts';
 import { type ReadingFact, unitDays } from '../growth/index.ts';
@@ -163,6 +164,39 @@ describe('no two sentences of a page contradict each other', () => {
     });
     for (const { sure } of lines) expect(sure).not.toMatch(/cannot be judged/);
   });
+
+  test.each([
+    [52, 0.9, /^52 of 60 seeds had come up by day 14(: 87 of 100)?\. The packet says 90 of 100\. Luck alone/],
+    [30, 0.9, /That is fewer than the 90 of 100 that the packet says\.$/],
+    [54, 0.9, /That is what the packet says\.$/],
+    [52, null, /^52 of 60 seeds had come up by day 14(: 87 of 100)?\.$/],
+  ] as const)(
+    '%d of 60 seeds of one kind beside a packet of %p are answered as a share',
+    (up, rate, headline) => {
+      const design = designOf([60], () => 1);
+      const counts = design.units.map(({ id }, at): ReadingFact => ({
+        ...{ unitId: id, day: DAY, state: 'emerged', value: at < up ? 1 : 0 },
+      }));
+      const { groups, units } = grouped(design, 'treatment');
+      const plain = compareTreatments({
+        ...{ treatments: groups, units, readings: counts, day: DAY, rule: 'only_up', design },
+        countsSeeds: true,
+      });
+      const histories = unitDays(counts);
+      const part = emergencePart(plain, design, units, {
+        ...{ histories, counts: histories, packetRate: rate, isLength: false },
+      });
+      const comparison = { ...plain, seeds: seedsAnswer(part) };
+      for (const level of READING_LEVELS) {
+        const style = { kind: 'count', name: 'seeds up' } as const;
+        const words = comparisonWords({ comparison, treatments: groups, style, level });
+        expect(words.headline).toMatch(headline);
+        expect(words.howSure).toMatch(
+          rate === null ? /no difference to be sure about/ : /if the packet is right/i,
+        );
+      }
+    },
+  );
 
   test('88 of 100 seeds against 39 of 100 in the same number of pots is something to look into', () => {
     const design = designOf([4, 4], () => 25);

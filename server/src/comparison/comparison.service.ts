@@ -14,6 +14,8 @@ import {
   grouped,
   type Grouped,
   growthPart,
+  seedsAnswer,
+  type SeedsAnswer,
   teamsPart,
   treatmentsPart,
   areSownUnlike,
@@ -62,7 +64,7 @@ export class ComparisonService {
         : calendarDay(query.day);
     const sorted = grouped(design, by);
     const readings = query.per === 'per_pot' ? unitDays(perPot(compared, design)) : findings;
-    const comparison = compareTreatments({
+    const compares = compareTreatments({
       treatments: sorted.groups,
       units: sorted.units,
       readings,
@@ -74,6 +76,7 @@ export class ComparisonService {
       isOrdinal: variable.kind === 'score',
       countsSeeds: variable.name === 'seeds up',
     });
+    const comparison = { ...compares, seeds: seedsOf(compares, facts, sorted) };
     const words = comparisonWords({
       comparison,
       treatments: sorted.groups,
@@ -103,6 +106,19 @@ export class ComparisonService {
       },
     };
   }
+}
+
+/** Seeds that were counted where all were treated the same, beside what their packet says. */
+function seedsOf(
+  comparison: Comparison,
+  { variable, readings, design, packetRate }: ComparisonFacts,
+  { groups, units }: Grouped,
+): SeedsAnswer | null {
+  if (groups.length !== 1 || variable?.name !== 'seeds up') return null;
+  const counts = unitDays(readings);
+  return seedsAnswer(
+    emergencePart(comparison, design, units, { histories: counts, counts, packetRate, isLength: false }),
+  );
 }
 
 function partsOf({ parts }: ComparisonQuery): Set<ComparisonPart> {

@@ -177,6 +177,10 @@ export default {
   linearContrastByTheModel: 'linear contrast by the model of the design',
   onePotMakesTheAverage:
     'Pot {number} stands apart: without it the average of {name} would be {without} instead of {average}.',
+  seedsCameUp:
+    '{up} of {sown, plural, one {# seed} other {# seeds}} had come up {when}{level, select, a5 {.} other {: {hundred} of 100.}}{packet, select, unlike { That is {way, select, fewer {fewer} other {more}} than the {rate} of 100 that the packet says.} same { That is what the packet says.} luck { The packet says {rate} of 100. Luck alone could make such a difference.} said { The packet says {rate} of 100.} other {}}',
+  packetLuck:
+    '{level, select, a5 {If the packet is right, luck alone {isRare, select, yes {would hardly ever} other {can easily}} be this far from it.} a14 {{hasInterval, select, yes {The 95% interval of the share is {low} to {high} of 100. } other {}}{p} ({method}): if the packet is right, seeds would come up this far from it or farther in {times} such tests.} other {If the packet is right, luck alone would be this far from it or farther in {times} such tests.}}',
   noValueAtLevel: 'with {at}, there are no plants to compare',
   notSeenToDepend:
     '{level, select, a5 { We did not see that this changes with {others}.} a14 { These pots do not show that this depends on {others} ({p}).} other { We could not see that this depends on {others}.}}',

@@ -67,10 +67,16 @@ const MOST_REPLICATES = 30;
 export function replicatesToSee(plan: Plan, surroundings: PlanSurroundings, share: number): number | null {
   const stand = expectedStand(plan, surroundings);
   if (!stand.defined) return null;
-  for (let replicates = plan.replicates + 1; replicates <= MOST_REPLICATES; replicates += 1) {
-    if (plannedPower(plannedComparison(plan, stand.value, replicates), share) >= LIKELY) return replicates;
+  const isSeen = (replicates: number): boolean =>
+    plannedPower(plannedComparison(plan, stand.value, replicates), share) >= LIKELY;
+  let [few, enough] = [plan.replicates, MOST_REPLICATES];
+  if (enough <= few || !isSeen(enough)) return null;
+  while (enough - few > 1) {
+    const middle = Math.floor((few + enough) / 2);
+    if (isSeen(middle)) enough = middle;
+    else few = middle;
   }
-  return null;
+  return enough;
 }
 
 /** How units of a plan stand on the lesson day. */

@@ -300,7 +300,7 @@ export function dotPlot(props: DotsProps, width?: number): FigureData {
     data,
     layout: {
       ...baseLayout(props),
-      margin: { l: 34, r: 12, t: 34, b: groupAxisRoom(treatments, width) },
+      margin: { l: 34, r: 34, t: 34, b: groupAxisRoom(treatments, width) },
       xaxis: groupAxis(treatments, pots, width),
       annotations: [...annotations, chartTitle(say('eachPotBarMeanWith95Interval', { when }))],
     },

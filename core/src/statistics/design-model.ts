@@ -1,7 +1,7 @@
 import { defined, notDefined, type Outcome } from '../shared/index.ts';
 import { type Cholesky, choleskyOf } from './cholesky.ts';
+import { departureTest, type FTest } from './departure-test.ts';
 import { upperF } from './distributions.ts';
-import { leastSquares } from './least-squares.ts';
 import { spreadEstimates, type SpreadEstimates, combinedVariance } from './own-spread.ts';
 import { isNegligible } from './welch-t.ts';
 
@@ -23,14 +23,6 @@ export interface DesignContrast {
   readonly estimate: number;
   readonly se: number;
   readonly df: number;
-}
-
-/** An F test. */
-export interface FTest {
-  readonly f: number;
-  readonly df1: number;
-  readonly df2: number;
-  readonly p: number;
 }
 
 /** A design fitted to the values of its units. */
@@ -244,54 +236,6 @@ function partsOf(
   weights: readonly number[],
 ): number[] {
   return parts.map((own) => own.reduce((sum, at) => sum + (shares[at] ?? 0) ** 2 / (weights[at] ?? 1), 0));
-}
-
-interface Departure {
-  readonly columns: readonly (readonly number[])[];
-  readonly means: readonly number[];
-  readonly shares: readonly (readonly number[])[];
-  readonly parts: readonly (readonly number[])[];
-  readonly weights: readonly number[];
-  readonly estimates: SpreadEstimates;
-}
-
-/** The ANOVA-type statistic of Brunner, Dette and Munk (1997), for variances that differ between treatments. */
-function departureTest({ columns, means, shares, parts, weights, estimates }: Departure): FTest {
-  const size = means.length;
-  const projection = means.map(
-    (_, at) =>
-      leastSquares(
-        means.map((__, index) => (index === at ? 1 : 0)),
-        columns,
-      ).residuals,
-  );
-  const between = (a: number, b: number, own: readonly number[]): number =>
-    own.reduce((sum, at) => sum + ((shares[a]?.[at] ?? 0) * (shares[b]?.[at] ?? 0)) / (weights[at] ?? 1), 0);
-  const byTreatment = parts.map((own) => means.map((_, a) => means.map((__, b) => between(a, b, own))));
-  const covariance = means.map((_, a) =>
-    means.map((__, b) =>
-      byTreatment.reduce((sum, own, at) => sum + (own[a]?.[b] ?? 0) * (estimates.variances[at] ?? 0), 0),
-    ),
-  );
-  const traceWith = (matrix: readonly (readonly number[])[]): number =>
-    sumOver(size, (a) => sumOver(size, (b) => (projection[a]?.[b] ?? 0) * (matrix[b]?.[a] ?? 0)));
-  const product = means.map((_, a) =>
-    means.map((__, b) => sumOver(size, (k) => (projection[a]?.[k] ?? 0) * (covariance[k]?.[b] ?? 0))),
-  );
-  const squared = sumOver(size, (a) => sumOver(size, (b) => (product[a]?.[b] ?? 0) * (product[b]?.[a] ?? 0)));
-  const { variance: trace, df: df2 } = combinedVariance(byTreatment.map(traceWith), estimates);
-  const between2 = sumOver(size, (a) =>
-    sumOver(size, (b) => (means[a] ?? 0) * (projection[a]?.[b] ?? 0) * (means[b] ?? 0)),
-  );
-  const df1 = trace ** 2 / squared;
-  const f = between2 / trace;
-  return { f, df1, df2, p: upperF(f, df1, df2) };
-}
-
-function sumOver(size: number, of: (index: number) => number): number {
-  let sum = 0;
-  for (let index = 0; index < size; index += 1) sum += of(index);
-  return sum;
 }
 
 /** The F test of one mean for all treatments against one for each. */

@@ -119,7 +119,7 @@ describe('words of every part', () => {
             ...answer.evidence,
             ...growthWords(parts.growth, speech),
             ...emergenceWords(parts.emergence, speech),
-            ...treatmentsWords(parts.treatments, speech, parts.comparison.together),
+            ...treatmentsWords(parts.treatments, speech, parts.comparison),
             ...teamsWords(parts.teams, speech),
             ...studyWords(parts.study, speech),
           ];

@@ -169,14 +169,15 @@ export function emergenceWords(part: EmergencePart, { groups, level }: PartSpeec
   return lines;
 }
 
-/** Treatments beyond the answer: interaction first, then what the tests take for granted. */
+/** Treatments beyond the answer: interaction first, where the answer does not tell of it, then what the tests take for granted. */
 export function treatmentsWords(
   part: TreatmentsPart,
   { level }: PartSpeech,
-  together: Comparison['together'],
+  { together, lead }: Pick<Comparison, 'together' | 'lead'>,
 ): string[] {
   const lines: string[] = [];
-  if (together?.test.defined) {
+  const isHeaded = lead?.kind === 'together' || lead?.kind === 'factor';
+  if (together?.test.defined && !isHeaded) {
     const names = allOf(together.factors);
     lines.push(
       verdict(

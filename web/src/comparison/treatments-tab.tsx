@@ -30,11 +30,7 @@ export function TreatmentsTab() {
     <>
       <Answer shown={shown} />
       <Sentences
-        lines={treatmentsWords(
-          part,
-          { groups: shown.groups, style: shown.style, level },
-          shown.comparison.together,
-        )}
+        lines={treatmentsWords(part, { groups: shown.groups, style: shown.style, level }, shown.comparison)}
       />
       <Suspense fallback={<div className="panel chart-panel" aria-busy="true" />}>
         <CrossedChart shown={shown} />

@@ -167,6 +167,13 @@ describe('findings in words', () => {
     expect(findingWords(facts, STYLE).title).toBe(title);
   });
 
+  test('what 8 of 10 classes would see is the difference of the title, taller and shorter each with its own figure', () => {
+    const detail = (less: number | null) =>
+      findingWords({ ...ALL_FACTS.smallest_difference, less }, STYLE).detail;
+    expect(detail(0.313)).toContain('8 of 10 classes would see plants 46% taller or 31% shorter.');
+    expect(detail(null)).toContain('8 of 10 classes would see plants 46% taller.');
+  });
+
   test('what is lined up is said with its figures', () => {
     const { detail } = findingWords(ALL_FACTS.lined_up, STYLE);
     expect(detail).toContain('Here: 0.88.');

@@ -110,8 +110,9 @@ export function findingWords(facts: FindingFacts, style: FindingStyle): FindingW
         }),
         say('withAboutPotsToCompareOnEach', {
           units: Math.round(facts.units * 10) / 10,
-          ifLess: facts.less === null ? 'yes' : 'no',
-          percent: facts.less === null ? null : percent(facts.less),
+          more: percent(facts.more),
+          isOnlyMore: facts.less === null ? 'yes' : 'no',
+          less: facts.less === null ? null : percent(facts.less),
         }),
         say('enoughPotsToSee30', { wanted: facts.wanted }),
       );

@@ -194,7 +194,7 @@ export default {
   likelyToShowPlantsThatAreTaller:
     '{isChoice, select, yes {With {replicates, plural, one {# pot} other {# pots}} each you would see only large differences: plants {percent} taller, about {length}} other {Likely to show plants that are {percent} taller, about {length}}}',
   withAboutPotsToCompareOnEach:
-    'With about {units} pots to compare on each side, 8 of 10 classes would see plants {percent} taller{ifLess, select, yes {} other { or {percent} shorter}}. They would often miss a smaller difference.',
+    'With about {units} pots to compare on each side, 8 of 10 classes would see plants {more} taller{isOnlyMore, select, yes {} other { or {less} shorter}}. They would often miss a smaller difference.',
   enoughPotsToSee30: 'Use {wanted} pots each, to see a third more',
   aPotMayStayEmpty: 'A pot may stay empty',
   aboutLikelyToStayEmpty: 'About {countText} likely to stay empty',

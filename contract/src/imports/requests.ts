@@ -5,6 +5,8 @@ import {
   type Counting,
   COUNTINGS,
   type DateOrder,
+  DECIMAL_MARKS,
+  type DecimalMark,
   type MappedVariable,
   type MeantWord,
   type MeantZeros,
@@ -75,6 +77,7 @@ export class TableMappingPart implements TableMapping {
   @Parts(() => MeantWordPart, 0, MOST_MEANT_WORDS, 'entries') words: MeantWordPart[];
   @Nested(() => MeantZerosPart) zeros: MeantZerosPart;
   @OneOf(DATE_ORDERS) dateOrder: DateOrder;
+  @OneOf(DECIMAL_MARKS) decimalMark: DecimalMark;
   @IsOptional() @IsCalendarDay() sownOn: CalendarDay | null;
   @IsCalendarDay() observedOn: CalendarDay;
   @IsString() @MaxLength(120) control: string;

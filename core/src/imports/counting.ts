@@ -1,8 +1,11 @@
 import type { MappedVariable } from './mapping.ts';
 import { inOrderOfDays, PLACE } from './tidy-places.ts';
 
-/** What a count of a check says: how many there are by then, or how many are new since the check before. */
-export const COUNTINGS = ['so_far', 'new'] as const;
+/**
+ * What a count of a check says: how many came up by then, how many are new since the check before, or how many stand
+ * there on that day, of which some may have died since.
+ */
+export const COUNTINGS = ['so_far', 'new', 'standing'] as const;
 export type Counting = (typeof COUNTINGS)[number];
 
 /**

@@ -1,3 +1,4 @@
+import { plainNumber } from './foreign-numbers.ts';
 import { READING_STATES, type ReadingState } from '../shared/index.ts';
 
 /** What a word in place of a value says of the pot; `nothing` is as an empty cell: nobody read it. */
@@ -69,14 +70,6 @@ export function meaningsBy(words: readonly MeantWord[]): (text: string) => WordM
     const plain = plainWord(text);
     return own.get(plain) ?? MEANINGS.get(plain);
   };
-}
-
-/** `4.5`, `4,5`, `4.5 cm`, `2 1/4`, `3/8 in`, as a decimal; undefined for anything else. */
-export function plainNumber(text: string): string | undefined {
-  const bare = text.replace(/\s*(?:mm|cm|in|inch|inches|"|g|%)$/, '');
-  const [, whole = '0', top, bottom] = /^(?:(\d+)[\s-])?(\d+)\/(2|4|8|16|32)$/.exec(bare) ?? [];
-  if (top !== undefined && bottom !== undefined) return String(Number(whole) + Number(top) / Number(bottom));
-  return /^-?\d*[.,]?\d+(?:[eE][-+]?\d+)?$/.test(bare) ? bare.replace(',', '.') : undefined;
 }
 
 /** True for an empty cell, or one that says so: `-`, `NA`. */

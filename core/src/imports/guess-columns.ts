@@ -1,32 +1,8 @@
 import { dayNumberOf, isDate } from './foreign-dates.ts';
-import { isEmptyText, isValueText, plainNumber } from './foreign-words.ts';
+import { plainNumber } from './foreign-numbers.ts';
+import { isEmptyText, isValueText } from './foreign-words.ts';
+import { plainHeading, roleNamed } from './heading-names.ts';
 import type { ColumnRole, TableShape } from './mapping.ts';
-
-const NAMES: readonly (readonly [RegExp, ColumnRole])[] = [
-  [/^(pot|unit|cup|cell|plot|bag|jar|id|no\.?|number|pot (no\.?|number|id)|sample( id)?)$/i, 'unit'],
-  [
-    /^(rep|reps|replicate|replication|repeat|dish|plate|petri( dish)?|towel|dish (no\.?|number))$/i,
-    'replicate',
-  ],
-  [/^(plant|seedling|shoot|stem|plant (no\.?|number|id))$/i, 'plant'],
-  [
-    /^(treatment|treat|trt|group|condition|soil|fertili[sz]er|feed|light|variety|cultivar|crop|type)$/i,
-    'treatment',
-  ],
-  [/^(block|tray|row|shelf|bench)$/i, 'block'],
-  [/^(team|group name|table)$/i, 'team'],
-  [/^(observer|reader|student|pupil|name|read by|measured by|who|initials)$/i, 'observer'],
-  [/^(seeds|seeds sown|sown seeds|n seeds|number sown|no\.? sown)$/i, 'seeds_sown'],
-  [/^(sown|sowed|sown on|sowing|sowing date|date sown|planted|planted on)$/i, 'sown'],
-  [/^(date|observed|observed on|measured on|day measured|date read|when)$/i, 'date'],
-  [/^(day|days|day no\.?|days after sowing|days since sowing|das|age|weeks?|week no\.?)$/i, 'day'],
-  [/^(state|status|fate|alive)$/i, 'state'],
-  [/^(variable|measure|measurement|measured|trait|parameter|quantity|what)$/i, 'variable'],
-  [
-    /(height|length|width|weight|mass|yield|leaves|leaf|count|value|reading|result|germinat|emerged|^up$|number up|seeds up|size|cover|score|rating|area|flowers|pods)/i,
-    'value',
-  ],
-];
 
 const FEW_LEVELS = 24;
 const FEW_NUMBERS = 8;
@@ -52,7 +28,7 @@ export function columnOf(header: string, texts: readonly string[]): Column {
   const name = header.replaceAll('_', ' ').trim();
   return {
     name,
-    named: settled(NAMES.find(([pattern]) => pattern.test(name))?.[1], dates, filled),
+    named: settled(roleNamed(name), dates, filled),
     numbers,
     dates,
     filled: filled.length,
@@ -81,6 +57,7 @@ export function shapeOf(header: readonly string[], columns: readonly Column[]): 
   const headDays = header.filter((name) => isDayHead(name)).length;
   const [first, ...others] = columns;
   const isTimed = first !== undefined && (first.named === 'day' || first.named === 'date' || first.dates > 0);
+  if (numberedColumns(header, columns).length > 0) return 'pots_in_columns';
   if (!isTimed && headDays >= 2 && headDays >= columns.length - 5) return 'pots_in_rows';
   const unnamed = others.filter((column) => isMostlyNumbers(column) && column.named === undefined);
   const hasTexts = others.some(
@@ -88,6 +65,25 @@ export function shapeOf(header: readonly string[], columns: readonly Column[]): 
   );
   return isTimed && unnamed.length >= FEWEST_POT_COLUMNS && !hasTexts ? 'pots_in_columns' : 'long';
 }
+
+/** Columns of values that are numbered through under one name, such as `Dish 1`, `Dish 2`: each is a pot, or a dish. */
+export function numberedColumns(header: readonly string[], columns: readonly Column[]): number[] {
+  const stems = header.map((name, at) => {
+    const column = columns[at];
+    const isOpen =
+      column !== undefined && column.named === undefined && isMostlyNumbers(column) && !isDayHead(name);
+    return isOpen ? /^(\D*?)[\s#_.-]*\d+\s*$/.exec(plainHeading(name))?.[1]?.trim() : undefined;
+  });
+  const places = (stem: string): number[] => stems.flatMap((own, at) => (own === stem ? [at] : []));
+  const numbered = new Set(
+    stems.filter((stem) => stem !== undefined && stem !== '' && places(stem).length >= 2),
+  );
+  const [stem] = numbered;
+  return numbered.size === 1 && stem !== undefined && REPEATED.test(stem) ? places(stem) : [];
+}
+
+const REPEATED =
+  /^(dish|plate|petri|petri dish|rep|replicate|r|pot|cup|cell|plant|seedling|p|towel|sample|schale|petrischale|topf|pflanze|wiederholung|placa|maceta|planta|repeticion|boite|plante|repetition)$/;
 
 /** True for the header of a column that holds one day: a date, or days since sowing. */
 export function isDayHead(name: string): boolean {

@@ -1,22 +1,35 @@
-import { type CalendarDay, calendarDay } from '../shared/index.ts';
+import type { CalendarDay } from '../shared/index.ts';
 import { type DateOrder, dateOf, isDate } from './foreign-dates.ts';
+import { decimalMarkOf } from './foreign-numbers.ts';
 import { isValueText } from './foreign-words.ts';
-import { type Column, columnOf, isDayHead, shapeOf } from './guess-columns.ts';
+import type { Counting } from './counting.ts';
+import { type Column, columnOf, shapeOf } from './guess-columns.ts';
 import { longRoles, potColumnRoles, potRowRoles } from './guess-roles.ts';
-import { variablesIn } from './guess-variables.ts';
-import type { ColumnRole, TableMapping } from './mapping.ts';
-import { readMapped } from './read-mapped.ts';
+import { countingOf } from './guess-counting.ts';
+import { headingOf, variablesIn } from './guess-variables.ts';
+import type { ColumnRole, MappedVariable, TableMapping } from './mapping.ts';
 
 type Rows = readonly (readonly string[])[];
 
 const SAMPLE = 300;
+
+/** What is known of a table beside its cells. */
+export interface TableHints {
+  /** What stood above it. */
+  readonly titles?: readonly string[];
+  readonly sownOn?: CalendarDay | null;
+}
 
 /**
  * A first mapping of a foreign table, to be looked at and changed: by the names of columns, and by what is in them.
  * @param rows cells with the header first
  * @param today the day of values without any date
  */
-export function guessMapping(rows: Rows, today: CalendarDay): TableMapping {
+export function guessMapping(
+  rows: Rows,
+  today: CalendarDay,
+  { titles = [], sownOn = null }: TableHints = {},
+): TableMapping {
   const [header = [], ...all] = rows;
   const body = all.slice(0, SAMPLE);
   const columns = header.map((name, at) =>
@@ -30,19 +43,43 @@ export function guessMapping(rows: Rows, today: CalendarDay): TableMapping {
     shape === 'pots_in_columns' &&
     columns.every((_, at) => at === 0 || !isValueText((body[0]?.[at] ?? '').trim()));
   const roles = rolesOf(shape, header, columns, body);
-  return countedNew(rows, {
+  const mapping: TableMapping = {
     shape,
     roles,
     hasTreatmentRow,
-    variables: variablesIn([header, ...body], { shape, roles }, []),
+    variables: variablesIn([header, ...body], { shape, roles }, [], titles),
     words: [],
     zeros: { before: 'not_emerged', after: 'value' },
-    dateOrder: dateOrderOf(columns, header),
-    sownOn: null,
+    dateOrder: guessedDateOrder(rows).order,
+    decimalMark: decimalMarkOf(numberTexts(all)).mark,
+    sownOn,
     observedOn: today,
     control: controlOf(rows, roles),
+  };
+  const variables = mapping.variables.map((variable) => {
+    const { counting } = countingOf(rows, mapping, variable, headingOf(rows, mapping, variable, titles));
+    return variable.kind === 'count' ? counted(variable, counting) : variable;
   });
+  return { ...mapping, variables };
 }
+
+/** A variable whose counts are taken in one way: those of what stands there are of plants, not of seeds that came up. */
+export function counted(variable: MappedVariable, counting: Counting): MappedVariable {
+  const isOfSeeds = variable.name === 'seeds up' || variable.name === 'plants standing';
+  if (!isOfSeeds) return { ...variable, counting };
+  return counting === 'standing'
+    ? { ...variable, counting, name: 'plants standing', unit: 'plants' }
+    : { ...variable, counting, name: 'seeds up', unit: 'seeds' };
+}
+
+/** The cells of a table that can be numbers. */
+export function numberTexts(body: Rows): string[] {
+  return body
+    .slice(0, MOST_NUMBER_ROWS)
+    .flatMap((row) => row.map((text) => text.trim()).filter((text) => !isDate(text)));
+}
+
+const MOST_NUMBER_ROWS = 2000;
 
 function rolesOf(
   shape: TableMapping['shape'],
@@ -54,56 +91,34 @@ function rolesOf(
     case 'long':
       return longRoles(columns, body);
     case 'pots_in_columns':
-      return potColumnRoles(columns);
+      return potColumnRoles(header, columns, body);
     case 'pots_in_rows':
       return potRowRoles(header, columns, body);
   }
 }
 
-const ANY_DAY = calendarDay('1900-01-01');
-/** Plants get lost now and then; counts that fall in so many pots are not counts of what there is. */
-const OFTEN = 0.25;
-const MOST_LOOKED_AT = 2000;
-
-/** Counts that fall from one check to the next in many pots, as what there is by then hardly can, are new ones. */
-function countedNew(rows: Rows, mapping: TableMapping): TableMapping {
-  if (!mapping.variables.some(({ kind }) => kind === 'count')) return mapping;
-  const read = readMapped(rows.slice(0, MOST_LOOKED_AT), { ...mapping, sownOn: ANY_DAY }, '');
-  if (!read.ok) return mapping;
-  const { variables, readings } = read.experiment;
-  const falling = (name: string): boolean => {
-    const checks = new Map<number, { day: string; value: number }[]>();
-    for (const { unit, variable, observedOn, value } of readings) {
-      if (value !== null && variables[variable]?.name === name)
-        checks.set(unit, [...(checks.get(unit) ?? []), { day: observedOn, value }]);
-    }
-    const several = [...checks.values()].filter((own) => own.length > 1);
-    return several.length > 0 && several.filter(falls).length >= OFTEN * several.length;
-  };
-  return {
-    ...mapping,
-    variables: mapping.variables.map((variable) =>
-      variable.kind === 'count' && falling(variable.name) ? { ...variable, counting: 'new' } : variable,
-    ),
-  };
-}
-
-function falls(checks: readonly { readonly day: string; readonly value: number }[]): boolean {
-  const ordered = [...checks].sort((a, b) => (a.day < b.day ? -1 : 1));
-  return ordered.some(({ value }, index) => index > 0 && value < (ordered[index - 1]?.value ?? 0));
-}
-
-function dateOrderOf(columns: readonly Column[], header: readonly string[]): DateOrder {
-  const texts = [...columns.flatMap((column) => column.texts), ...header.filter(isDayHead)].filter(isDate);
-  const isMonthFirst = texts.some(
-    (text) => dateOf(text, 'dmy') === undefined && dateOf(text, 'mdy') !== undefined,
-  );
-  return isMonthFirst ? 'mdy' : 'dmy';
+/** In which order the dates of a table are meant; `isSure` false where both orders give days. */
+export function guessedDateOrder([header = [], ...body]: Rows): {
+  readonly order: DateOrder;
+  readonly isSure: boolean;
+  readonly example: string;
+} {
+  const cells = body.slice(0, MOST_NUMBER_ROWS).flat();
+  const texts = [...header, ...cells].map((text) => text.trim()).filter(isDate);
+  const is = (order: DateOrder, other: DateOrder): boolean =>
+    texts.some((text) => dateOf(text, other) === undefined && dateOf(text, order) !== undefined);
+  const example = texts.find((text) => dateOf(text, 'dmy') !== dateOf(text, 'mdy'));
+  if (is('mdy', 'dmy')) return { order: 'mdy', isSure: true, example: '' };
+  return { order: 'dmy', isSure: is('dmy', 'mdy') || example === undefined, example: example ?? '' };
 }
 
 function controlOf(rows: Rows, roles: readonly ColumnRole[]): string {
   const at = roles.indexOf('treatment');
   if (at < 0) return '';
   const names = new Set(rows.slice(1).map((row) => (row[at] ?? '').trim()));
-  return [...names].find((name) => /^(control|ctrl|ctl|none|plain water|untreated)$/i.test(name)) ?? '';
+  return (
+    [...names].find((name) =>
+      /^(control|ctrl|ctl|none|plain water|untreated|kontrolle|ohne|testigo|sin|t[ée]moin|sans)$/i.test(name),
+    ) ?? ''
+  );
 }

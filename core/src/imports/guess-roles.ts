@@ -1,4 +1,11 @@
-import { type Column, isDayHead, isMostlyNumbers, isSorting, isSortingByNumber } from './guess-columns.ts';
+import {
+  type Column,
+  isDayHead,
+  isMostlyNumbers,
+  isSorting,
+  isSortingByNumber,
+  numberedColumns,
+} from './guess-columns.ts';
 import { COLUMN_ROLES, type ColumnRole, columnsWith } from './mapping.ts';
 
 type Rows = readonly (readonly string[])[];
@@ -24,7 +31,22 @@ export function longRoles(columns: readonly Column[], body: Rows): ColumnRole[] 
 }
 
 /** Roles of the columns of a table with a pot a column. */
-export function potColumnRoles(columns: readonly Column[]): ColumnRole[] {
+export function potColumnRoles(
+  header: readonly string[],
+  columns: readonly Column[],
+  body: Rows,
+): ColumnRole[] {
+  const numbered = numberedColumns(header, columns);
+  if (numbered.length > 0) {
+    const roles = columns.map((column, at): ColumnRole => {
+      if (numbered.includes(at)) return 'value';
+      if (column.named === 'value') return 'ignore';
+      return column.named ?? (column.dates > column.filled / 2 ? 'date' : 'ignore');
+    });
+    keepFirst(roles, ONCE);
+    settleTreatments(roles, columns, body);
+    return roles;
+  }
   return columns.map((column, at) => {
     if (at === 0) return column.dates > 0 ? 'date' : 'day';
     if (column.named === 'observer' && !isMostlyNumbers(column)) return 'observer';

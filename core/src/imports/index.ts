@@ -19,7 +19,23 @@ export {
   type ZeroMeaning,
 } from './foreign-words.ts';
 export { MOST_VARIABLES } from './plan-collector.ts';
-export { guessMapping } from './guess-mapping.ts';
+export { DECIMAL_MARKS, type DecimalMark } from './foreign-numbers.ts';
+export { guessMapping, type TableHints } from './guess-mapping.ts';
+export {
+  type PreparationChoices,
+  type PreparationStep,
+  type Prepared,
+  type PreparedTable,
+  prepareTable,
+} from './prepare/prepare-table.ts';
+export {
+  questionsOf,
+  type TableAnswer,
+  type TableQuestion,
+  type TableQuestionId,
+  withAnswer,
+} from './table-questions.ts';
+export { type LastOfPot, type Understood, understoodOf } from './understood.ts';
 export { variablesIn } from './guess-variables.ts';
 export {
   MOST_CELL_CHARACTERS,

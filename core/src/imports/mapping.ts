@@ -3,6 +3,7 @@ import type { CalendarDay } from '../shared/index.ts';
 import type { RowProblem } from './cells.ts';
 import type { Counting } from './counting.ts';
 import type { DateOrder } from './foreign-dates.ts';
+import type { DecimalMark } from './foreign-numbers.ts';
 import type { MeantWord, MeantZeros } from './foreign-words.ts';
 import type { VariableKind } from './model.ts';
 
@@ -58,6 +59,8 @@ export interface TableMapping {
   readonly words: readonly MeantWord[];
   readonly zeros: MeantZeros;
   readonly dateOrder: DateOrder;
+  /** What begins the decimals of its numbers. */
+  readonly decimalMark: DecimalMark;
   /** Sowing day of all pots where no column says; `null` when it is not known. */
   readonly sownOn: CalendarDay | null;
   /** The day of values without any date. */
@@ -97,7 +100,7 @@ export function mappingProblems(
     ];
   }
   const problems = has('value') || has('state') ? [] : [need('value', say('aColumnWithValues'))];
-  if (shape === 'pots_in_columns' && !has('date') && !has('day')) {
+  if (shape === 'pots_in_columns' && !has('date') && !has('day') && !has('treatment') && !has('factor')) {
     problems.push(need('date', say('theColumnWithTheDatesOrThe')));
   }
   if (shape === 'long' && !has('treatment') && !has('factor') && !has('unit')) {

@@ -1,9 +1,10 @@
 import { say } from '@bright-sprout/words/imports';
-import { addDays, type CalendarDay } from '../shared/index.ts';
+import { addDays, type CalendarDay, LENGTH_UNITS } from '../shared/index.ts';
 import { MOST_ROW_PROBLEMS, type RowProblem } from './cells.ts';
 import { addUp } from './counting.ts';
 import { dateOrSerial, dayNumberOf, EXPECTED_DATE, MOST_DAYS } from './foreign-dates.ts';
-import { meaningsBy, plainNumber, plainWord, type WordMeaning } from './foreign-words.ts';
+import { amountOf, unitFactor } from './foreign-numbers.ts';
+import { meaningsBy, plainWord, type WordMeaning } from './foreign-words.ts';
 import { columnsWith, type MappedVariable, mappingProblems, type TableMapping } from './mapping.ts';
 import { sayZeros, type ZerosFound } from './meant-zeros.ts';
 import { readTidy, type TidyResult } from './read-tidy.ts';
@@ -16,6 +17,8 @@ import { MADE_COLUMNS } from './tidy-places.ts';
 export interface TakenAs {
   /** Values of a day with a part, such as 2.5, that count as read on its whole day. */
   readonly partDays: number;
+  /** Values beside a state such as dead, which are not kept. */
+  readonly valuesDropped: number;
   readonly zeros: ZerosFound;
 }
 
@@ -71,7 +74,7 @@ export function readMapped(
   const zeros = sayZeros(made, mapping.zeros);
   const result = readTidy(tidy, name);
   return result.ok
-    ? { ...result, taken: { partDays: writer.partDays, zeros } }
+    ? { ...result, taken: { partDays: writer.partDays, valuesDropped: writer.valuesDropped, zeros } }
     : { ok: false, problems: result.problems.map((problem) => atSource(problem, sources)) };
 }
 
@@ -102,6 +105,7 @@ function numbering(cells: readonly Cell[]): (unit: string) => number {
 /** Makes rows of a tidy table from cells, and notes what cannot be read. */
 class TidyWriter {
   partDays = 0;
+  valuesDropped = 0;
   readonly #mapping: TableMapping;
   readonly #numberOf: (unit: string) => number;
   readonly #problems: RowProblem[];
@@ -125,13 +129,20 @@ class TidyWriter {
     if (sown === undefined) return this.#bad(cell, 'sown', cell.sown, EXPECTED_DATE);
     const observed = this.#observedDay(cell, sown);
     if (observed === undefined) return undefined;
-    const number = plainNumber(cell.text);
-    const isWord = number === undefined && this.#meaningOf(cell.text) !== undefined;
-    if (said === 'emerged' && number === undefined && !isWord) {
+    const amount = amountOf(cell.text, this.#mapping.decimalMark);
+    const isWord = amount === undefined && this.#meaningOf(cell.text) !== undefined;
+    if (said === 'emerged' && amount === undefined && !isWord) {
       return this.#bad(cell, cell.column, cell.text, say('aNumberOrAWordWithA'));
     }
+    if (cell.treatment === '')
+      return this.#bad(cell, 'treatment', say('nothing'), say('theTreatmentOfThePot'));
     const variable = this.#variables.get(plainWord(cell.source));
     if (!variable) return this.#bad(cell, say('whatWasRead'), cell.source, say('oneOfTheThingsListedAbove'));
+    const measured = amount && inUnitOf(variable, amount);
+    if (measured === null) {
+      return this.#bad(cell, cell.column, cell.text, say('aValueIn', { unit: variable.unit }));
+    }
+    if (said !== 'emerged' && amount !== undefined && Number(amount.number) !== 0) this.valuesDropped += 1;
     return [
       String(this.#numberOf(cell.unit)),
       cell.treatment,
@@ -146,8 +157,8 @@ class TidyWriter {
       variable.kind,
       variable.unit,
       said,
-      said === 'emerged' ? (number ?? '') : '',
-      variable.unit,
+      said === 'emerged' ? (measured?.number ?? '') : '',
+      measured?.unit ?? variable.unit,
       cell.text,
     ];
   }
@@ -159,7 +170,8 @@ class TidyWriter {
       return this.#bad(cell, 'state', cell.state, say('aWordWithAMeaningGivenAbove'));
     }
     if (cell.state !== '' && stated !== 'nothing') return stated;
-    return plainNumber(cell.text) === undefined ? (this.#meaningOf(cell.text) ?? 'emerged') : 'emerged';
+    const isNumber = amountOf(cell.text, this.#mapping.decimalMark) !== undefined;
+    return isNumber ? 'emerged' : (this.#meaningOf(cell.text) ?? 'emerged');
   }
 
   #observedDay(cell: Cell, sown: CalendarDay | null): CalendarDay | undefined {
@@ -184,6 +196,19 @@ class TidyWriter {
     this.#problems.push({ row: cell.row, column, found, expected });
     return undefined;
   }
+}
+
+/** A value in a unit that its variable can be told in; `null` where it is none of them. */
+function inUnitOf(
+  { kind, unit }: MappedVariable,
+  { number, unit: own }: { readonly number: string; readonly unit: string },
+): { readonly number: string; readonly unit: string } | null {
+  if (own === '' || own === unit || (unit === '' && kind === 'number')) return { number, unit };
+  if (kind === 'length' && (LENGTH_UNITS as readonly string[]).includes(own)) return { number, unit: own };
+  const factor = unitFactor(own, unit);
+  return factor === undefined || (kind !== 'length' && kind !== 'number')
+    ? null
+    : { number: String(Number((Number(number) * factor).toPrecision(12))), unit };
 }
 
 /** A problem of the tidy table, said of the cell it came from. */

@@ -11,6 +11,7 @@ export interface Cell {
   readonly source: string;
   /** Tells pots apart; equal for all values of one pot. */
   readonly unit: string;
+  /** Empty where its column says none. */
   readonly treatment: string;
   readonly factors: readonly string[];
   readonly block: string;
@@ -43,7 +44,7 @@ export function cellsOf(rows: Rows, mapping: TableMapping): Cell[] {
 /** What a row says beside its values. */
 function rowFacts(row: readonly string[], roles: readonly ColumnRole[], header: readonly string[]) {
   const of = (role: ColumnRole): string => (row[roles.indexOf(role)] ?? '').trim();
-  const isWeek = /^week/i.test((header[roles.indexOf('day')] ?? '').trim());
+  const isWeek = /^(week|woche|semana|semaine)/i.test((header[roles.indexOf('day')] ?? '').trim());
   const day = of('day');
   const factors = columnsWith(roles, 'factor').map((at) => (row[at] ?? '').trim());
   return {
@@ -58,7 +59,7 @@ function rowFacts(row: readonly string[], roles: readonly ColumnRole[], header: 
       observed: of('date'),
       day: isWeek && /^\d/.test(day) ? say('week', { day }) : day,
     },
-    treatment: of('treatment') || factors.join(' · '),
+    treatment: of('treatment') || (factors.every((level) => level !== '') ? factors.join(' · ') : ''),
   };
 }
 
@@ -67,6 +68,7 @@ function longCells(rows: Rows, roles: readonly ColumnRole[]): Cell[] {
   const values = columnsWith(roles, 'value');
   const columns = values.length > 0 ? values : [-1];
   const unitOf = unitsOfRows(body, roles);
+  const isSorted = roles.includes('treatment') || roles.includes('factor');
   return body.flatMap((row, index) => {
     if (isEmptyRow(row)) return [];
     const { of, facts, treatment } = rowFacts(row, roles, header);
@@ -76,7 +78,7 @@ function longCells(rows: Rows, roles: readonly ColumnRole[]): Cell[] {
       column: header[at] ?? '',
       source: roles.includes('variable') ? of('variable') : values.length > 0 ? String(at) : '',
       unit: unitOf(row, index),
-      treatment: treatment || ALL_ALIKE,
+      treatment: treatment || (isSorted ? '' : ALL_ALIKE),
       text: (row[at] ?? '').trim(),
       state: of('state'),
     }));
@@ -121,19 +123,23 @@ function columnCells(rows: Rows, { roles, hasTreatmentRow }: TableMapping): Cell
   const treatments = hasTreatmentRow ? (rest[0] ?? []) : [];
   const body = hasTreatmentRow ? rest.slice(1) : rest;
   const values = columnsWith(roles, 'value');
+  const arePlants = values.every((at) =>
+    /^(plant|seedling|pflanze|planta|plante)/i.test((header[at] ?? '').trim()),
+  );
   return body.flatMap((row, index) => {
     if (isEmptyRow(row)) return [];
-    const { facts } = rowFacts(row, roles, header);
+    const { of, facts, treatment } = rowFacts(row, roles, header);
+    const own = of('unit');
     return values.map((at) => {
       const pot = (header[at] ?? '').trim() || say('column2', { at: at + 1 });
+      const rowNames = [own || treatment, facts.block].filter((name) => name !== '');
       return {
         ...facts,
         row: index + (hasTreatmentRow ? 3 : 2),
         column: pot,
         source: '',
-        unit: pot,
-        treatment: (treatments[at] ?? '').trim() || treatmentOfPot(pot),
-        factors: [],
+        unit: own !== '' && arePlants ? own : [...rowNames, pot].join(' · '),
+        treatment: treatment || (treatments[at] ?? '').trim() || treatmentOfPot(pot),
         text: (row[at] ?? '').trim(),
         state: '',
       };
@@ -145,6 +151,7 @@ function rowCells(rows: Rows, roles: readonly ColumnRole[]): Cell[] {
   const [header = [], ...body] = rows;
   const values = columnsWith(roles, 'value');
   const unitOf = unitsOfRows(body, roles);
+  const isSorted = roles.includes('treatment') || roles.includes('factor');
   return body.flatMap((row, index) => {
     if (isEmptyRow(row)) return [];
     const { facts, treatment } = rowFacts(row, roles, header);
@@ -158,7 +165,7 @@ function rowCells(rows: Rows, roles: readonly ColumnRole[]): Cell[] {
         column: head,
         source: '',
         unit,
-        treatment: treatment || treatmentOfPot(unit),
+        treatment: treatment || (isSorted ? '' : treatmentOfPot(unit)),
         observed: isDay ? '' : head,
         day: isDay ? head : '',
         text: (row[at] ?? '').trim(),

@@ -1,4 +1,5 @@
-import { knownMeaning, plainNumber, plainWord, type WordMeaning } from './foreign-words.ts';
+import { plainNumber } from './foreign-numbers.ts';
+import { knownMeaning, plainWord, type WordMeaning } from './foreign-words.ts';
 import { MOST_MEANT_WORDS, type TableMapping } from './mapping.ts';
 import { cellsOf } from './table-shapes.ts';
 

@@ -13,6 +13,7 @@ const KIND_WORDS: Record<VariableKind, string> = {
 const COUNTING_WORDS: Record<Counting, string> = {
   so_far: say('allThereAreByThen'),
   new: say('newSinceTheCheckBefore'),
+  standing: say('allThatStandThereThatDay'),
 };
 
 const LENGTHS = [

@@ -72,9 +72,10 @@ test('weights by group, from file to an analysis of variance with pairs', async 
     buffer: Buffer.from(['weight,group', ...rows].join('\n')),
   });
   const dialog = page.getByRole('dialog');
-  await expect(dialog.getByRole('status')).toHaveText(
-    'This gives 12 pots in 3 treatments (dry, damp, wet) and 12 readings of weight.',
+  await expect(dialog.getByRole('status')).toContainText(
+    '12 pots in 3 treatments: dry (4), damp (4) and wet (4).',
   );
+  await expect(dialog.getByRole('status')).toContainText('12 values of “weight”, from 2.6 to 6.6');
   await dialog.getByLabel('Control').selectOption('damp');
   await expectAccessible(page);
   await dialog.getByRole('button', { name: 'Open and compare' }).click();

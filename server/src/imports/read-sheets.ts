@@ -8,6 +8,7 @@ import {
 } from '@bright-sprout/core/imports';
 import readExcelFile from 'read-excel-file/node';
 import { ApiError } from '../shared/index.ts';
+import { sheetCells, sheetParts } from './sheet-cells.ts';
 import { unzipBounded } from './unzip-bounded.ts';
 
 const MOST_SHEETS = 30;
@@ -19,7 +20,7 @@ const MOST_UNPACKED = 60_000_000;
  * @throws ApiError `unreadable_file` for anything that is no XLSX file, or a larger one than can be opened here
  */
 export async function readSheets(file: Buffer): Promise<SheetView[]> {
-  const parts = unzipBounded(file, MOST_UNPACKED, (name) => /^xl\/.*\.xml$/.test(name));
+  const parts = unzipBounded(file, MOST_UNPACKED, (name) => /^xl\/.*\.(xml|rels)$/.test(name));
   if (!parts) throw noSheet();
   const sheets = [...parts].filter(([name]) => name.startsWith('xl/worksheets/sheet'));
   if (sheets.length === 0) throw noSheet();
@@ -28,9 +29,20 @@ export async function readSheets(file: Buffer): Promise<SheetView[]> {
   const read = await readExcelFile(file).catch(() => {
     throw noSheet();
   });
+  const ordered = sheetParts(parts);
   const filled = read
-    .map(({ sheet, data }) => ({ name: sheet, rows: data.map((row) => row.map(cellText)).filter(hasText) }))
-    .filter(({ rows }) => rows.length > 0);
+    .map(({ sheet, data }, index) => {
+      const part = ordered[index];
+      const shown = part === undefined ? undefined : sheetCells(part, parts.get('xl/styles.xml'));
+      if (shown?.unsolved !== undefined) throw unsolved(sheet, shown.unsolved);
+      return {
+        name: sheet,
+        rows: data.map((row, at) =>
+          row.map((value, column) => shownText(value, shown?.percent.has(placeOf(at, column)) ?? false)),
+        ),
+      };
+    })
+    .filter(({ rows }) => rows.some(hasText));
   if (filled.length === 0) throw noSheet();
   return filled;
 }
@@ -69,6 +81,25 @@ function cellText(value: unknown): string {
   const text = typeof value === 'string' ? value : JSON.stringify(value);
   if (text.length > MOST_CELL_CHARACTERS) throw tooLarge(say('aCellHoldsAVeryLongText'));
   return text;
+}
+
+/** A value that is shown as per cent is text with its sign, so that nobody takes 0.85 for it. */
+function shownText(value: unknown, isPercent: boolean): string {
+  return isPercent && typeof value === 'number'
+    ? `${Number((value * 100).toPrecision(12))}%`
+    : cellText(value);
+}
+
+function placeOf(row: number, column: number): string {
+  const letter = String.fromCodePoint(65 + (column % 26));
+  return `${column < 26 ? '' : String.fromCodePoint(64 + Math.floor(column / 26))}${letter}${row + 1}`;
+}
+
+function unsolved(sheet: string, cell: string): ApiError {
+  return new ApiError('unreadable_file', say('formulaWithoutResult', { sheet, cell }), {
+    rows: [],
+    rowCount: 0,
+  });
 }
 
 function noSheet(): ApiError {

@@ -10,8 +10,8 @@ import {
   type TableMapping,
   tellingApart,
 } from '@bright-sprout/core/imports';
-import { lengthText, type LengthUnit } from '@bright-sprout/core/shared';
 import { useMemo } from 'react';
+import { valueText } from './value-text.ts';
 
 type Rows = readonly (readonly string[])[];
 
@@ -39,6 +39,9 @@ export function LookedOver({
       )}
       {taken.partDays > 0 && (
         <p className="quiet">{say('valuesAreOfADayWithA', { partDays: taken.partDays })}</p>
+      )}
+      {taken.valuesDropped > 0 && (
+        <p className="note-attention">{say('valuesBesideAState', { count: taken.valuesDropped })}</p>
       )}
       {courses.map((course) => (
         <CourseTable key={course.variable.name} course={course} />
@@ -109,10 +112,4 @@ function CourseTable({ course: { variable, days, rows } }: { course: Course }) {
       </div>
     </>
   );
-}
-
-function valueText(value: number, { kind, unit }: Course['variable']): string {
-  return kind === 'length'
-    ? lengthText(value, { unit: unit as LengthUnit, step: unit === 'in' ? 0.25 : 0.1 })
-    : String(Number(value.toFixed(2)));
 }

@@ -41,9 +41,7 @@ describe('a foreign table', () => {
   test('is guessed, shown with what it gives, and sent with its mapping', async () => {
     const { sent, opened, parts } = show('weight,group\n4.1,dry\n5.2,dry\n6.3,wet\n6.1,wet');
     expect([roleOf('weight'), roleOf('group')]).toEqual(['value', 'treatment']);
-    expect(
-      screen.getByText('This gives 4 pots in 2 treatments (dry, wet) and 4 readings of weight.'),
-    ).toBeTruthy();
+    expect(screen.getByText(/^4 pots in 2 treatments: dry .*wet/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Control'), { target: { value: 'dry' } });
     fireEvent.click(openButton());
     await waitFor(() => expect(opened).toEqual(['new']));
@@ -67,9 +65,7 @@ describe('a foreign table', () => {
       screen.getByText('One place needs mending, in the table or in what the columns mean:'),
     ).toBeTruthy();
     fireEvent.change(screen.getByLabelText('“tall” (1) means'), { target: { value: 'emerged' } });
-    expect(
-      screen.getByText('This gives 3 pots in 2 treatments (dry, wet) and 3 readings of weight.'),
-    ).toBeTruthy();
+    expect(screen.getByText(/^3 pots in 2 treatments: dry .*wet/)).toBeTruthy();
     expect(openButton().disabled).toBe(false);
   });
 
@@ -77,18 +73,14 @@ describe('a foreign table', () => {
     show('pot,tray,height\n1,a,3.5\n2,b,4');
     expect(roleOf('tray')).toBe('block');
     fireEvent.change(screen.getByLabelText('Column tray is'), { target: { value: 'treatment' } });
-    expect(
-      screen.getByText('This gives 2 pots in 2 treatments (a, b) and 2 readings of height.'),
-    ).toBeTruthy();
+    expect(screen.getByText(/^2 pots in 2 treatments: a .*b/)).toBeTruthy();
     fireEvent.change(screen.getByLabelText('in'), { target: { value: 'in' } });
     expect(screen.getByLabelText<HTMLSelectElement>('in').value).toBe('in');
   });
 
   test('rows shorter than the header are filled up, not refused', () => {
     show('date,Dry 1,Dry 2,Wet 1,Wet 2\n2026-05-04,1,2,3\n2026-05-06,2,3,4,5');
-    expect(
-      screen.getByText('This gives 4 pots in 2 treatments (Dry, Wet) and 7 readings of height.'),
-    ).toBeTruthy();
+    expect(screen.getByText(/^4 pots in 2 treatments: Dry .*Wet/)).toBeTruthy();
   });
 
   test('zeros and several things read are asked about, each on its own', async () => {
@@ -103,6 +95,8 @@ describe('a foreign table', () => {
     expect(screen.getAllByLabelText('What was read')).toHaveLength(2);
     fireEvent.change(screen.getByLabelText('Column leaves is'), { target: { value: 'ignore' } });
     expect(screen.getAllByLabelText('What was read')).toHaveLength(1);
+    expect(openButton().disabled).toBe(true);
+    fireEvent.click(screen.getByRole('button', { name: 'centimetres' }));
     fireEvent.click(openButton());
     await waitFor(() => expect(opened).toEqual(['new']));
     expect(sent[0]?.body.mapping).toMatchObject({
@@ -118,5 +112,37 @@ describe('a foreign table', () => {
     );
     fireEvent.change(screen.getByLabelText('Column spot is'), { target: { value: 'plant' } });
     expect(screen.queryByRole('alert')).toBeNull();
+  });
+
+  test('what fits in two ways is asked, with nothing chosen, and can be answered otherwise', async () => {
+    const { sent, opened } = show('pot,group,date,height (mm)\n1,dry,3/4/2026,12\n2,wet,3/4/2026,14');
+    expect(openButton().disabled).toBe(true);
+    fireEvent.click(screen.getByRole('button', { name: 'Friday 3 April 2026 to Friday 3 April 2026' }));
+    expect(screen.getByRole('status').textContent).toContain('Measured on one day, Friday 3 April 2026.');
+    fireEvent.click(screen.getByRole('button', { name: 'Wednesday 4 March 2026 to Wednesday 4 March 2026' }));
+    expect(screen.getByRole('status').textContent).toContain('Measured on one day, Wednesday 4 March 2026.');
+    fireEvent.click(openButton());
+    await waitFor(() => expect(opened).toEqual(['new']));
+    expect(sent[0]?.body.mapping).toMatchObject({ dateOrder: 'mdy' });
+  });
+
+  test('what was done to a table is said by its rows, and undone', () => {
+    show('pot,group,height (mm)\n1,dry,12\n2,dry,14\n3,wet,20\n4,wet,22\nmean,,17');
+    expect(screen.getByText(/^Row 6 holds a mean/)).toBeTruthy();
+    expect(screen.getByRole('status').textContent).toContain('4 pots in 2 treatments: dry (2) and wet (2).');
+    fireEvent.click(screen.getByRole('button', { name: 'Undo this' }));
+    expect(screen.queryByText(/^Row 6 holds a mean/)).toBeNull();
+    expect(openButton().disabled).toBe(true);
+    fireEvent.click(screen.getByRole('button', { name: 'Do it all again' }));
+    expect(openButton().disabled).toBe(false);
+  });
+
+  test('a year that dates do not say is asked before they are read', () => {
+    show('pot,group,date,height (mm)\n1,dry,21 March,12\n2,wet,21 March,14');
+    const [first] = screen.getAllByRole('button', { name: /^20\d\d$/ });
+    if (!first) throw new Error('no year is offered');
+    fireEvent.click(first);
+    expect(screen.getByRole('status').textContent).toContain(`21 March ${first.textContent}`);
+    expect(openButton().disabled).toBe(false);
   });
 });

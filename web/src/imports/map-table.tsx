@@ -1,18 +1,9 @@
 import { say } from '@bright-sprout/words/imports';
 import { importRoutes } from '@bright-sprout/contract/imports';
 import type { ExperimentView } from '@bright-sprout/contract/plans';
-import {
-  guessMapping,
-  type MappedResult,
-  readMapped,
-  type TableMapping,
-  variablesIn,
-  wordsIn,
-} from '@bright-sprout/core/imports';
-import { calendarDay } from '@bright-sprout/core/shared';
+import type { MappedResult, TableMapping } from '@bright-sprout/core/imports';
 import { useMutation } from '@tanstack/react-query';
 import Papa from 'papaparse';
-import { useMemo, useState } from 'react';
 import Button from 'react-bootstrap/Button';
 import Modal from 'react-bootstrap/Modal';
 import { call, sendFile } from '../shared/api/index.ts';
@@ -23,12 +14,19 @@ import { MapColumns } from './map-columns.tsx';
 import { MapSettings } from './map-settings.tsx';
 import { MapVariables } from './map-variables.tsx';
 import { MapWords } from './map-words.tsx';
+import { PreparedNotes } from './prepared-notes.tsx';
 import type { ForeignTable } from './read-picked.ts';
+import { TableQuestions } from './table-questions.tsx';
+import { TableUnderstood } from './understood.tsx';
+import { useForeignTable } from './use-foreign-table.ts';
 import './imports.scss';
 
 const MOST_LISTED = 12;
 
-/** What the columns of a foreign table mean: guessed, shown with the first rows, changed by hand, then opened. */
+/**
+ * A foreign table before it is opened: what was understood as a drawing and in sentences, what has to be asked, what
+ * was done to it, and what its columns mean; all of it can be changed, and nothing is stored before.
+ */
 export default function MapTable({
   table,
   onOpened,
@@ -38,19 +36,12 @@ export default function MapTable({
   onOpened: (experiment: ExperimentView) => void;
   onClose: () => void;
 }) {
-  const [sheetAt, setSheetAt] = useState(0);
-  const rows = useMemo(() => padded(table.sheets[sheetAt]?.rows ?? []), [table, sheetAt]);
-  const [mapping, setMapping] = useState<TableMapping>(() => guessMapping(rows, today()));
-  const change = (changes: Partial<TableMapping>): void => {
-    const next = { ...mapping, ...changes };
-    const isMoved = changes.roles !== undefined || changes.shape !== undefined;
-    setMapping(isMoved ? { ...next, variables: variablesIn(rows, next, mapping.variables) } : next);
-  };
-  const result = useMemo(() => readMapped(rows, mapping, table.fileName), [rows, mapping, table.fileName]);
-  const words = useMemo(() => wordsIn(rows, mapping), [rows, mapping]);
+  const read = useForeignTable(table);
+  const { prepared, mapping, result, words } = read;
+  const { rows } = prepared;
   const open = useMutation({
     mutationFn: async () => {
-      const csv = new TextEncoder().encode(Papa.unparse(rows));
+      const csv = new TextEncoder().encode(Papa.unparse(rows as string[][]));
       const sent = await sendFile(csv);
       return call(importRoutes.openTable, {
         params: { newExperimentId: table.id },
@@ -71,34 +62,38 @@ export default function MapTable({
         {table.sheets.length > 1 && (
           <Choice
             label={say('sheet')}
-            value={String(sheetAt)}
+            value={String(read.sheetAt)}
             choices={table.sheets.map((sheet, at): [string, string] => [String(at), sheet.name])}
-            onChange={(value) => {
-              setSheetAt(Number(value));
-              setMapping(guessMapping(padded(table.sheets[Number(value)]?.rows ?? []), today()));
-            }}
+            onChange={(value) => read.chooseSheet(Number(value))}
           />
         )}
-        <MapSettings mapping={mapping} treatments={treatments} onChange={change} />
-        <MapColumns rows={rows} roles={mapping.roles} onChange={(roles) => change({ roles })} />
-        <MapVariables variables={mapping.variables} onChange={(variables) => change({ variables })} />
+        <MapResult result={result} sources={prepared.sources} />
+        {prepared.isRagged && <p className="note-attention">{say('rowsAreWiderThanTheHeadings')}</p>}
+        <TableQuestions questions={read.questions} answers={read.answers} onAnswer={read.answer} />
+        <PreparedNotes done={prepared.done} undone={read.undone} onUndone={read.undo} />
+        <MapSettings mapping={mapping} treatments={treatments} onChange={read.change} />
+        <MapColumns rows={rows} roles={mapping.roles} onChange={(roles) => read.change({ roles })} />
+        <MapVariables variables={mapping.variables} onChange={(variables) => read.change({ variables })} />
         <MapWords
           found={words}
           words={mapping.words}
           zeros={mapping.zeros}
           zerosFound={result.ok ? result.taken.zeros : undefined}
-          onWords={(meant) => change({ words: meant })}
-          onZeros={(zeros) => change({ zeros })}
+          onWords={(meant) => read.change({ words: meant })}
+          onZeros={(zeros) => read.change({ zeros })}
         />
         {result.ok && <LookedOver rows={rows} mapping={mapping} result={result} />}
-        <MapResult result={result} treatments={treatments} />
         <FailureNote error={open.error} />
       </Modal.Body>
       <Modal.Footer>
+        {read.isAsking && <span className="quiet">{say('answerFirst')}</span>}
         <Button variant="light" onClick={onClose}>
           {say('leaveIt')}
         </Button>
-        <Button disabled={!result.ok || open.isPending} onClick={() => open.mutate()}>
+        <Button
+          disabled={!result.ok || read.isAsking || prepared.isRagged || open.isPending}
+          onClick={() => open.mutate()}
+        >
           {open.isPending ? say('opening') : say('openAndCompare')}
         </Button>
       </Modal.Footer>
@@ -106,45 +101,22 @@ export default function MapTable({
   );
 }
 
-/** What would be opened, or what stands in the way. */
-function MapResult({ result, treatments }: { result: MappedResult; treatments: readonly string[] }) {
-  if (!result.ok) {
-    return (
-      <>
-        <p role="status" className="note-attention">
-          {say('placesNeedMendingInTheTableOr', { problemsCount: result.problems.length })}
-        </p>
-        <ProblemTable rows={result.problems.slice(0, MOST_LISTED)} count={result.problems.length} />
-      </>
-    );
-  }
-  const { units, readings, variables } = result.experiment;
+/** What would be opened, or what stands in the way, by the rows of the file. */
+function MapResult({ result, sources }: { result: MappedResult; sources: readonly number[] }) {
+  if (result.ok) return <TableUnderstood experiment={result.experiment} />;
+  const problems = result.problems
+    .slice(0, MOST_LISTED)
+    .map((problem) => ({ ...problem, row: problem.row > 0 ? (sources[problem.row - 1] ?? problem.row) : 0 }));
   return (
-    <p className="map-result" role="status">
-      {say('thisGivesInAndOf', {
-        units: units.length,
-        treatments: treatments.length,
-        names: treatments.slice(0, 6).join(', '),
-        hasMore: treatments.length > 6 ? 'yes' : 'no',
-        readings: readings.length,
-        variables: variables.map(({ name }) => name).join(', '),
-      })}
-    </p>
+    <>
+      <p role="status" className="note-attention">
+        {say('placesNeedMendingInTheTableOr', { problemsCount: result.problems.length })}
+      </p>
+      <ProblemTable rows={problems} count={result.problems.length} />
+    </>
   );
 }
 
 function sentMapping({ roles, variables, words, ...mapping }: TableMapping) {
   return { ...mapping, roles: [...roles], variables: [...variables], words: [...words] };
-}
-
-/** All rows as wide as the header. */
-function padded(rows: readonly (readonly string[])[]): string[][] {
-  const width = Math.max(1, ...rows.slice(0, 200).map((row) => row.length));
-  return rows.map((row) => Array.from({ length: width }, (_, at) => row[at] ?? ''));
-}
-
-function today() {
-  const now = new Date();
-  const two = (part: number): string => String(part).padStart(2, '0');
-  return calendarDay(`${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`);
 }

@@ -50,8 +50,8 @@ export async function readPicked(
   }
   const first = Papa.parse<string[]>(text.slice(0, HEADER_CHARACTERS), { preview: 1 }).data[0] ?? [];
   if (first.length > MOST_TABLE_COLUMNS) throw tooWide(first.length);
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy', preview: MOST_TIDY_ROWS + 2 });
-  if (data.length < 2) throw emptyTable();
+  const { data } = Papa.parse<string[]>(text, { preview: 2 * MOST_TIDY_ROWS });
+  if (data.filter((row) => row.some((cell) => cell.trim() !== '')).length < 2) throw emptyTable();
   return { id, fileName, sheets: [{ name: fileName, rows: data }] };
 }
 

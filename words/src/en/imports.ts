@@ -84,8 +84,55 @@ export default {
   openAndCompare: 'Open and compare',
   placesNeedMendingInTheTableOr:
     '{problemsCount, plural, one {One place needs} other {# places need}} mending, in the table or in what the columns mean:',
-  thisGivesInAndOf:
-    'This gives {units, plural, one {# pot} other {# pots}} in {treatments, plural, one {# treatment} other {# treatments}} ({names}{hasMore, select, yes {, …} other {}}) and {readings, plural, one {# reading} other {# readings}} of {variables}.',
+  potsInTreatments:
+    '{pots, plural, one {One pot} other {# pots}} in {treatments, plural, one {one treatment} other {# treatments}}: {names}.',
+  treatmentWithPots: '{name} ({pots})',
+  moreTreatments: '{more} more',
+  measuredOnOneDay: 'Measured on one day, {day}.',
+  measuredOnDays: 'Measured on {days} days, from {first} to {last}.',
+  valuesFromTo:
+    '{isTall, select, yes {{count, plural, one {One height} other {# heights}}, from {low} to {high}; the tallest is pot {pot}} other {{count, plural, one {One value} other {# values}} of “{name}”, from {low} to {high}; the highest is in pot {pot}}}.',
+  deadAndNotUp:
+    'At their last check {dead, plural, =0 {} one {one pot was dead} other {# pots were dead}}{notUp, plural, =0 {} one {{dead, plural, =0 {} other { and }}one was not up} other {{dead, plural, =0 {} other { and }}# were not up}}.',
+  valuesBesideAState:
+    '{count, plural, one {One value stands} other {# values stand}} beside a word such as “dead” and will not be kept.',
+  whatWasDoneToTheTable: 'What was done so that the table can be read',
+  undoThis: 'Undo this',
+  doAllAgain: 'Do it all again',
+  titlesTakenAway: 'Above the table: “{titles}”. This is not part of the data.',
+  commasJoined: 'Numbers were cut at their commas (3,5 became 3 and 5). They are put together again.',
+  headingsPutOver: 'The first row holds values, so columns without headings were added above it.',
+  tableTurned: 'The headings stand down the side, so rows and columns were swapped.',
+  sectionsMadeTreatments:
+    'Names that stand alone in a row are taken as the treatment of the rows below them.',
+  twoHeadingsMadeOne: 'Two rows of headings were made one.',
+  summariesLeftOut:
+    '{rows, plural, =0 {} one {Row {numbers} holds a mean, a total or a note and is left out.} other {Rows {numbers} hold means, totals or notes and are left out.}}{columns, plural, =0 {} one { Column {names} is left out, too.} other { Columns {names} are left out, too.}}',
+  filledDown:
+    '{columns, plural, one {Column {names}: each empty cell} other {Columns {names}: each empty cell}} has what stands above it.',
+  yesNoMadeStates: 'Yes and no in {names} say how the pot was.',
+  unitsPutToValues: 'Each value has its own unit.',
+  namesSplit: 'The names of pots say their treatment: “{name}” is in treatment “{treatment}”.',
+  yearPutToDays: 'Days without a year are in {year}.',
+  rowsAreWiderThanTheHeadings:
+    'Some rows have more cells than there are headings. If the numbers have decimal commas, save the file again with semicolons between the columns, or as a spreadsheet.',
+  answerFirst: 'Answer the questions first.',
+  askYear: 'In which year were the days that say none?',
+  askNames: 'What does the letter in a name such as “{example}” say?',
+  askDecimalMark: 'How much is “{example}”?',
+  askDateOrder: 'Which days are meant? Dates such as {example} can be read in two ways.',
+  askMeasured: 'What is “{name}” measured in? Values are such as {example}.',
+  askCounting: 'What was counted at each check of “{name}”?',
+  millimetres: 'millimetres',
+  centimetres: 'centimetres',
+  inchesWhole: 'inches',
+  seedsThatCameUp: 'it is a count of seeds that came up',
+  anotherNumber: 'something else',
+  allThatCameUpByThen: 'all that had come up by then',
+  onlyNewOnes: 'only those that were new since the last check',
+  letterIsTreatment: 'the treatment, {treatment}',
+  letterIsPlace: 'only the pot or its place',
+  fromDayToDay: '{first} to {last}',
   openAFile: 'Open a file',
   csvSpreadsheetOrBundle: 'CSV, spreadsheet or bundle',
   atMostCharactersFound:

@@ -191,6 +191,8 @@ export default {
   thisExperimentIsOverWhatHappenedIs: 'This experiment is over: what happened is known now.',
   thisIdIsInUseReloadThe: 'This id is in use. Reload the page and try again.',
   nothingWasOpenedMendingFirst: 'Nothing was opened: {what} mending first.',
+  formulaWithoutResult:
+    'Cell {cell} of “{sheet}” holds a formula without its result. Open the file in your spreadsheet program, save it there, and choose it again.',
   thisIsNotASpreadsheetThatCan: 'This is not a spreadsheet that can be read. Save it as XLSX or CSV.',
   thisSpreadsheetIsTooLargeToOpen:
     'This spreadsheet is too large to open: {what}. Copy the table of readings, up to {mostTidyRows} rows and {mostTableColumns} columns, into a new one and open that.',

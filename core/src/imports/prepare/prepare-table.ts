@@ -111,10 +111,10 @@ export function prepareTable(
     return stated && { sheet: stated.sheet, texts: stated.columns };
   });
   take('cell_units', whole(withCellUnits));
-  let isOpen = false;
+  const splitting = { isOpen: false };
   take('split_names', (before) => {
     const split = splitNames(before) ?? splitHeadings(before);
-    isOpen = split?.isOpen ?? false;
+    splitting.isOpen = split?.isOpen ?? false;
     return split && { sheet: split.sheet, texts: [split.example.name, split.example.treatment] };
   });
   const lacksYear = choices.year === null && needsYear(sheet);
@@ -122,7 +122,7 @@ export function prepareTable(
     const dated = choices.year === null ? undefined : withYear(before, choices.year);
     return dated && { sheet: dated, texts: [String(choices.year)] };
   });
-  const openName = isOpen ? done.find(({ step }) => step === 'split_names') : undefined;
+  const openName = splitting.isOpen ? done.find(({ step }) => step === 'split_names') : undefined;
   return {
     ...padded(sheet),
     done,

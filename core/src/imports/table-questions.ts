@@ -37,8 +37,9 @@ export interface TableQuestion {
   readonly example: string;
   /** {@link MappedVariable.source}, where it is about one variable. */
   readonly source: string;
-  /** The name of that variable. */
+  /** The name of that variable, and whether the table gave it. */
   readonly name: string;
+  readonly isNamed: boolean;
   readonly answers: readonly TableAnswer[];
 }
 
@@ -50,7 +51,7 @@ export function questionsOf(
   mapping: TableMapping,
   today: CalendarDay,
 ): TableQuestion[] {
-  const plain = { source: '', name: '' };
+  const plain = { source: '', name: '', isNamed: false };
   const questions: TableQuestion[] = [];
   if (table.lacksYear) {
     const year = Number(today.slice(0, 4));
@@ -125,7 +126,8 @@ function measuredAs(variable: MappedVariable, as: MeasuredAs): MappedVariable {
 function ofVariable(table: PreparedTable, mapping: TableMapping, variable: MappedVariable): TableQuestion[] {
   const heading = headingOf(table.rows, mapping, variable, table.titles);
   const cells = valueCells(table.rows, mapping, variable.source);
-  const about = { source: variable.source, name: variable.name };
+  const isNamed = variable.source !== '' && !isUnnamed(variable.name);
+  const about = { source: variable.source, name: variable.name, isNamed };
   const example = cells.find((text) => amountOf(text) !== undefined) ?? '';
   if (variable.kind === 'length') {
     const whole = lengthUnitOf([heading, ...table.titles].join(' '));

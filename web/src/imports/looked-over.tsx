@@ -10,8 +10,8 @@ import {
   type TableMapping,
   tellingApart,
 } from '@bright-sprout/core/imports';
+import { lengthText, type LengthUnit } from '@bright-sprout/core/shared';
 import { useMemo } from 'react';
-import { valueText } from './value-text.ts';
 
 type Rows = readonly (readonly string[])[];
 
@@ -112,4 +112,10 @@ function CourseTable({ course: { variable, days, rows } }: { course: Course }) {
       </div>
     </>
   );
+}
+
+function valueText(value: number, { kind, unit }: Course['variable']): string {
+  return kind === 'length'
+    ? lengthText(value, { unit: unit as LengthUnit, step: unit === 'in' ? 0.25 : 0.1 })
+    : String(Number(value.toFixed(2)));
 }

@@ -54,9 +54,7 @@ export default function MapTable({
   return (
     <Modal show onHide={onClose} size="xl" scrollable aria-labelledby="map-table">
       <Modal.Header closeButton>
-        <Modal.Title id="map-table">
-          {say('whatDoTheColumnsOfMean', { fileName: table.fileName })}
-        </Modal.Title>
+        <Modal.Title id="map-table">{say('isThisWhatItSays', { fileName: table.fileName })}</Modal.Title>
       </Modal.Header>
       <Modal.Body className="map-table">
         {table.sheets.length > 1 && (

@@ -38,7 +38,7 @@ export function TableQuestions({
   ));
 }
 
-function questionText({ id, example, name }: TableQuestion): string {
+function questionText({ id, example, name, isNamed }: TableQuestion): string {
   switch (id) {
     case 'year':
       return say('askYear');
@@ -49,7 +49,7 @@ function questionText({ id, example, name }: TableQuestion): string {
     case 'date_order':
       return say('askDateOrder', { example });
     case 'measured':
-      return say('askMeasured', { name, example });
+      return say('askMeasured', { name, example, isNamed: isNamed ? 'yes' : 'no' });
     case 'counting':
       return say('askCounting', { name });
   }

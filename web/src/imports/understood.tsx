@@ -2,13 +2,14 @@ import { allOf } from '@bright-sprout/words/say';
 import { say } from '@bright-sprout/words/imports';
 import {
   type ExchangedExperiment,
+  type ExchangedVariable,
   type LastOfPot,
   type Understood,
   understoodOf,
 } from '@bright-sprout/core/imports';
+import { fromMillimetres, type LengthUnit } from '@bright-sprout/core/shared';
 import { useMemo } from 'react';
 import { longDay } from '../shared/ui/index.ts';
-import { valueText } from './value-text.ts';
 
 const MOST_DRAWN = 60;
 const MOST_NAMED = 8;
@@ -53,14 +54,21 @@ function sentencesOf({
       say('valuesFromTo', {
         name: variable.name,
         count,
-        low: valueText(low, variable),
-        high: `${valueText(high, variable)}${variable.kind === 'number' && variable.unit !== '' ? ` ${variable.unit}` : ''}`,
+        low: figureOf(low, variable),
+        high: figureOf(high, variable),
         pot: highestPot,
         isTall: variable.name === 'height' ? 'yes' : 'no',
       }),
     ),
     ...(dead + notUp > 0 ? [say('deadAndNotUp', { dead, notUp })] : []),
   ];
+}
+
+/** A value in the unit of its table, with as many decimals as it has. */
+function figureOf(value: number, { kind, unit }: ExchangedVariable): string {
+  const own = kind === 'length' ? fromMillimetres(value, unit as LengthUnit) : value;
+  const isNamed = kind === 'length' || kind === 'number';
+  return `${Number(own.toFixed(3))}${isNamed && unit !== '' ? ` ${unit}` : ''}`;
 }
 
 const POT_WIDTH = 14;

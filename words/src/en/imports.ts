@@ -78,7 +78,7 @@ export default {
   n0AfterAPotWasUpMeans: '0 after a pot was up ({zeroText}) means',
   potOn: 'pot {unit} on {day}',
   timesFirst: '{count} times, first {first}',
-  whatDoTheColumnsOfMean: 'What do the columns of {fileName} mean?',
+  isThisWhatItSays: 'Is this what {fileName} says?',
   sheet: 'Sheet',
   leaveIt: 'Leave it',
   openAndCompare: 'Open and compare',
@@ -110,7 +110,7 @@ export default {
     '{rows, plural, =0 {} one {Row {numbers} holds a mean, a total or a note and is left out.} other {Rows {numbers} hold means, totals or notes and are left out.}}{columns, plural, =0 {} one { Column {names} is left out, too.} other { Columns {names} are left out, too.}}',
   filledDown:
     '{columns, plural, one {Column {names}: each empty cell} other {Columns {names}: each empty cell}} has what stands above it.',
-  yesNoMadeStates: 'Yes and no in {names} say how the pot was.',
+  yesNoMadeStates: 'Yes and no below “{names}” say how the pot was.',
   unitsPutToValues: 'Each value has its own unit.',
   namesSplit: 'The names of pots say their treatment: “{name}” is in treatment “{treatment}”.',
   yearPutToDays: 'Days without a year are in {year}.',
@@ -121,7 +121,8 @@ export default {
   askNames: 'What does the letter in a name such as “{example}” say?',
   askDecimalMark: 'How much is “{example}”?',
   askDateOrder: 'Which days are meant? Dates such as {example} can be read in two ways.',
-  askMeasured: 'What is “{name}” measured in? Values are such as {example}.',
+  askMeasured:
+    '{isNamed, select, yes {What is “{name}” measured in? Its values look like {example}.} other {What do the numbers say? They look like {example}.}}',
   askCounting: 'What was counted at each check of “{name}”?',
   millimetres: 'millimetres',
   centimetres: 'centimetres',

@@ -14,6 +14,10 @@ export interface TriesLimit {
 /** What became of a try. */
 export interface TryTaken {
   readonly isAllowed: boolean;
+  /** How many were taken by now, this one among them. */
+  readonly taken: number;
+  /** When tries count anew, in milliseconds since 1970. */
+  readonly endsAt: number;
   /** Milliseconds until tries count anew. */
   readonly waitMs: number;
 }
@@ -57,7 +61,12 @@ export class TriesService {
       ]),
     );
     const { points, expire } = row as { points: number; expire: string | number };
-    return { isAllowed: points <= tries, waitMs: Math.max(0, Number(expire) - now) };
+    return {
+      isAllowed: points <= tries,
+      taken: points,
+      endsAt: Number(expire),
+      waitMs: Math.max(0, Number(expire) - now),
+    };
   }
 
   /** Takes back a try that turned out to be right. */

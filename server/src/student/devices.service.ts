@@ -109,9 +109,13 @@ export class DevicesService {
     return this.device({ ...device, studentId });
   }
 
-  /** Whether a student was at a device before. */
-  wasAt(device: JoinedDevice, studentId: string): Promise<boolean> {
-    return this.source.getRepository(DeviceStudent).existsBy({ deviceId: device.id, studentId });
+  /** Whether a student was at a device before, and since when the device is in its class. */
+  async past({ id }: JoinedDevice, studentId: string): Promise<{ wasHere: boolean; joinedAt: Date }> {
+    const [wasHere, found] = await Promise.all([
+      this.source.getRepository(DeviceStudent).existsBy({ deviceId: id, studentId }),
+      this.source.getRepository(StudentDevice).findOneBy({ id }),
+    ]);
+    return { wasHere, joinedAt: found?.createdAt ?? this.clock.now() };
   }
 
   /** Leaves the class. */

@@ -50,8 +50,8 @@ export class StudentController {
     @Body() body: ChosenStudentRequest,
   ): Promise<DeviceView> {
     const { studentId } = body;
-    const wasHere = await this.devices.wasAt(device, studentId);
-    return this.limiter.choose({ studentId, deviceId: device.id, wasHere }, () =>
+    const past = await this.devices.past(device, studentId);
+    return this.limiter.choose({ studentId, deviceId: device.id, classId: device.classId, ...past }, () =>
       this.devices.choose(device, body),
     );
   }

@@ -160,12 +160,74 @@ describe('joining a class', () => {
       const codes = guesses.map(({ body }) => body.code);
       expect(codes.filter((code) => code === 'wrong_pin')).toHaveLength(5);
       expect(codes.filter((code) => code === 'too_many_tries')).toHaveLength(295);
-      // The right PIN from a stranger's device waits as well; at her own device she comes back at once.
+      // The right PIN from the device that guessed waits as well; at all others children go on at once.
       const late = await stranger.put('/api/device/student').send({ studentId: ids.ada, pin });
       expect(late.body.code).toBe('too_many_tries');
       await own.put('/api/device/student').send({ studentId: ids.ada, pin }).expect(200);
       const other = students.find(({ id }) => id === ids.ben)!;
-      await stranger.put('/api/device/student').send({ studentId: other.id, pin: other.pin }).expect(200);
+      const fresh = await device();
+      await fresh.put('/api/device/student').send({ studentId: other.id, pin: other.pin }).expect(200);
+      await fresh.put('/api/device/student').send({ studentId: ids.ada, pin }).expect(200);
+    } finally {
+      await limited.close();
+    }
+  });
+});
+
+describe('one tablet that guesses', () => {
+  test('keeps none of its school from joining, however many wrong codes it keeps on their way', async () => {
+    const limited = await startTestServer({ signInTries: 5 });
+    try {
+      const owner = await limited.teacher();
+      const { code } = await classOf(owner, { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() });
+      const join = async (typed: string): Promise<number> =>
+        (await limited.client().post('/api/device').send({ code: typed })).status;
+      await Promise.all(Array.from({ length: 45 }, (_, at) => join(`WRO${at}`)));
+      let isOver = false;
+      const guessing = Array.from({ length: 20 }, async () => {
+        while (!isOver) await join('WRONG1');
+      });
+      const joined = await Promise.all(Array.from({ length: 12 }, () => join(code)));
+      isOver = true;
+      await Promise.all(guessing);
+      expect(joined).toEqual(Array.from({ length: 12 }, () => 200));
+    } finally {
+      await limited.close();
+    }
+  });
+
+  test('locks no PIN of its class, though it joins anew for each guess; what it guesses is bounded', async () => {
+    const limited = await startTestServer({ signInTries: 1 });
+    try {
+      const owner = await limited.teacher();
+      const ids = { otters: uuid(), herons: uuid(), ada: uuid(), ben: uuid() };
+      const { id, name, code, students } = await classOf(owner, ids);
+      await owner
+        .put(`/api/classes/${id}`)
+        .send({ ...CLASS, name, asksPin: true })
+        .expect(200);
+      const device = async () => {
+        const client = limited.client();
+        await client.post('/api/device').send({ code }).expect(200);
+        return client;
+      };
+      const choose = async (at: Client, studentId: string, pin: string): Promise<string> => {
+        const { status, body } = await at.put('/api/device/student').send({ studentId, pin });
+        return status === 200 ? 'chosen' : String(body.code);
+      };
+      const tablets = await Promise.all(students.map(() => device()));
+      const wrong = (pin: string): string => String((Number(pin) + 1) % 10_000).padStart(4, '0');
+      const [first] = students;
+      if (!first) throw new Error('a class without students');
+      const guesses: string[] = [];
+      for (let at = 0; at < 24; at += 1)
+        guesses.push(await choose(await device(), first.id, wrong(first.pin ?? '')));
+      // Twenty for each try of a device, and that of the device by which it was noticed.
+      expect(guesses.filter((code) => code === 'wrong_pin').length).toBeLessThanOrEqual(21);
+      const chosen = await Promise.all(
+        tablets.map((tablet, at) => choose(tablet, students[at]?.id ?? '', students[at]?.pin ?? '')),
+      );
+      expect(new Set(chosen)).toEqual(new Set(['chosen']));
     } finally {
       await limited.close();
     }

@@ -1,4 +1,5 @@
 import { MOST_BODY_BYTES, type Route } from '@bright-sprout/contract/shared';
+import { BodyBudget } from './body-budget.ts';
 import express, { type NextFunction, type Request, type RequestHandler, type Response } from 'express';
 
 interface Reader {
@@ -12,9 +13,10 @@ interface Reader {
  * before anything of it is kept, and a route without a body reads none.
  */
 export function readBodies(routes: readonly Route[], prefix: string): RequestHandler {
+  const budget = new BodyBudget();
   const readers = routes
     .filter((route) => route.body ?? route.takesBytes)
-    .map((route) => readerOf(route, prefix));
+    .map((route) => readerOf(route, prefix, budget));
   return (request: Request, response: Response, next: NextFunction): void => {
     const reader = readers.find(({ method, path }) => method === request.method && path.test(request.path));
     if (reader) reader.read(request, response, next);
@@ -22,11 +24,11 @@ export function readBodies(routes: readonly Route[], prefix: string): RequestHan
   };
 }
 
-function readerOf(route: Route, prefix: string): Reader {
+function readerOf(route: Route, prefix: string, budget: BodyBudget): Reader {
   const path = new RegExp(`^${prefix}${route.path.replaceAll(/:\w+/g, '[^/]+')}/?$`, 'i');
   const limit = route.maxBytes ?? MOST_BODY_BYTES;
   const read = route.takesBytes
     ? express.raw({ limit, type: 'application/octet-stream', inflate: false })
     : express.json({ limit, inflate: false });
-  return { method: route.method, path, read };
+  return { method: route.method, path, read: budget.guard(limit, read) };
 }

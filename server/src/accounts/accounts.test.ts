@@ -2,7 +2,7 @@ import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/g
 import { v7 as uuid } from 'uuid';
 import { resetPassword } from './index.ts';
 import { CLASS, startSown } from '../app/testing/experiments.ts';
-import { startTestServer, type TestServer } from '../app/testing/server.ts';
+import { sendFile, startTestServer, type TestServer } from '../app/testing/server.ts';
 
 let server: TestServer;
 const ACCOUNT = {
@@ -282,7 +282,9 @@ describe('an account in use', () => {
     ).body;
     await client.put(`/api/classes/${uuid()}`).send(CLASS).expect(200);
     const { id: experimentId } = await startSown(client);
+    await sendFile(client, 'x');
     await client.delete('/api/teacher').expect(204);
+    expect(await server.query('SELECT 1 FROM upload_part')).toEqual([]);
     await client.get('/api/session').expect(401);
     await client.post('/api/session').send({ email, password: ACCOUNT.password }).expect(401);
     const counts = await server.query<{ n: number }>(

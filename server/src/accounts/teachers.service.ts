@@ -9,6 +9,10 @@ import { ApiError, invalidField, isDuplicate } from '../shared/index.ts';
 import { hashPassword, passwordMatches } from './passwords.ts';
 import { type KnownTeacher, Teacher } from './teacher.entity.ts';
 
+const PARTS_OF = `
+  DELETE FROM upload_part
+  WHERE owner_id = ? OR owner_id IN (SELECT id FROM school_class WHERE teacher_id = ?)`;
+
 /** Accounts. */
 @Injectable()
 export class TeachersService {
@@ -36,6 +40,8 @@ export class TeachersService {
 
   /** Removes an account with everything in it. */
   async remove(id: string): Promise<void> {
+    // Parts of files hang on no account by a key, as they come from devices too.
+    await this.teachers.query(PARTS_OF, [id, id]);
     await this.teachers.delete(id);
   }
 

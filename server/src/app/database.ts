@@ -17,6 +17,7 @@ import { PartSizes1700000000014 } from '../../migrations/1700000000014-part-size
 import { RealSizes1700000000015 } from '../../migrations/1700000000015-real-sizes.ts';
 import { AccountSafety1700000000017 } from '../../migrations/1700000000017-account-safety.ts';
 import { Shares1700000000018 } from '../../migrations/1700000000018-shares.ts';
+import { PartsByDevice1700000000019 } from '../../migrations/1700000000019-parts-by-device.ts';
 import { MovesAndReasons1700000000016 } from '../../migrations/1700000000016-moves-and-reasons.ts';
 import { CareEvent, CareMove, CareUnit, Logger, LoggerSample } from '../care/index.ts';
 import { DeviceStudent, SchoolClass, Student, StudentDevice, Team } from '../classes/index.ts';
@@ -122,6 +123,7 @@ export function databaseOptions(databaseUrl: string, connections = 4): DataSourc
       MovesAndReasons1700000000016,
       AccountSafety1700000000017,
       Shares1700000000018,
+      PartsByDevice1700000000019,
     ],
     migrationsTransactionMode: 'each',
     namingStrategy: new UnderscoreNaming(),

@@ -235,17 +235,43 @@ describe('quotas', () => {
     await device.post('/api/device').send({ code }).expect(200);
     await device.put('/api/device/student').send({ studentId: students[0]!.id }).expect(200);
     await sendFile(device, 'x', '/api/device/uploads');
-    await server.query(
-      `INSERT INTO upload_part (upload_id, starts_at, owner_id, size, bytes)
-       WITH RECURSIVE n AS (SELECT 1 AS at UNION ALL SELECT at + 1 FROM n WHERE at < 16)
-       SELECT UUID(), 0, ?, 15000000, 'x' FROM n`,
+    // Sixteen devices with 15 MB each: none has more than the one that asks, when that has as much itself.
+    const ids = Array.from({ length: 16 }, () => uuid());
+    const [{ id: ownDevice = '' } = {}] = await server.query<{ id: string }>(
+      'SELECT id FROM student_device WHERE class_id = ?',
       [classId],
     );
+    const fill = async (deviceIds: readonly string[], size: number): Promise<void> => {
+      for (const deviceId of deviceIds)
+        await server.query(
+          "INSERT INTO upload_part (upload_id, starts_at, owner_id, device_id, size, bytes) VALUES (UUID(), 0, ?, ?, ?, 'x')",
+          [classId, deviceId, size],
+        );
+    };
+    await fill([ownDevice, ...ids.slice(1)], 15_000_000);
     const answer = await device
       .put(`/api/device/uploads/${uuid()}/parts/0`)
       .type('application/octet-stream')
       .send(Buffer.alloc(500_000, 1));
     expect([answer.status, answer.body.code]).toEqual([413, 'too_large']);
+
+    // One device that took the room of its class gives way; nothing of others falls.
+    await server.query('DELETE FROM upload_part');
+    await fill([...ids.slice(0, 8), ...ids.slice(0, 8)], 14_000_000);
+    await fill(ids.slice(0, 1), 16_000_000);
+    await sendFile(device, 'x', '/api/device/uploads');
+    const [{ devices } = { devices: 0 }] = await server.query<{ devices: number }>(
+      'SELECT COUNT(DISTINCT device_id) AS devices FROM upload_part',
+    );
+    expect(Number(devices)).toBe(8);
+    await fill([ownDevice], 119_900_000);
+    const whole = await device
+      .put(`/api/device/uploads/${uuid()}/parts/0`)
+      .type('application/octet-stream')
+      .send(Buffer.alloc(200_000, 1));
+    expect([whole.status, whole.body.code]).toEqual([413, 'too_large']);
+    await server.query('DELETE FROM upload_part');
+    await fill([ownDevice, ...ids.slice(1)], 15_000_000);
 
     // What was left for more than a day makes room; a file that is being sent keeps its parts.
     const going = uuid();

@@ -11,8 +11,11 @@ import { RightsService } from '../sharing/index.ts';
 import { CurrentDevice, DevicesService, deviceTokenOf, type JoinedDevice } from '../student/index.ts';
 import { type Audience, ChangesFeed } from './changes-feed.ts';
 
-/** Streams that one teacher or one device may have open: some windows, and one that was not closed well. */
-const MOST_STREAMS = 12;
+/** Streams that a teacher, or a device, may have open: some windows, and one that was not closed well. */
+const MOST_STREAMS: Readonly<Record<Audience, number>> = { teacher: 12, device: 4 };
+
+/** Streams of all devices of a class: four for each student of the largest. */
+const MOST_OF_CLASS = 240;
 
 /** What may wait for a reader who does not read, in bytes. */
 const MOST_UNREAD = 262_144;
@@ -20,7 +23,7 @@ const MOST_UNREAD = 262_144;
 /** Server-sent events. */
 @Controller()
 export class LiveController implements OnModuleDestroy {
-  readonly #open = new Map<Response, string>();
+  readonly #open = new Map<Response, { readonly listener: string; readonly classId: string }>();
 
   constructor(
     @InjectDataSource() private readonly source: DataSource,
@@ -41,7 +44,8 @@ export class LiveController implements OnModuleDestroy {
     const token = tokenOf(request);
     const isIn = async (): Promise<boolean> =>
       (await this.sessions.goesOn(token)) && (await this.rights.maySee(teacher, experimentId));
-    return this.#stream(new Set([experimentId]), 'teacher', teacher.id, response, isIn);
+    const listener = { listener: teacher.id, classId: '' };
+    return this.#stream(new Set([experimentId]), 'teacher', listener, response, isIn);
   }
 
   @Operation(liveRoutes.classChanges)
@@ -55,7 +59,8 @@ export class LiveController implements OnModuleDestroy {
       .find({ where: { classId: device.classId }, select: { id: true } });
     const token = deviceTokenOf(request);
     const isIn = async (): Promise<boolean> => (await this.devices.find(token)) !== undefined;
-    return this.#stream(new Set(experiments.map(({ id }) => id)), 'device', device.id, response, isIn);
+    const listener = { listener: device.id, classId: device.classId };
+    return this.#stream(new Set(experiments.map(({ id }) => id)), 'device', listener, response, isIn);
   }
 
   onModuleDestroy(): void {
@@ -65,15 +70,17 @@ export class LiveController implements OnModuleDestroy {
   async #stream(
     experimentIds: ReadonlySet<string>,
     audience: Audience,
-    listener: string,
+    whose: { readonly listener: string; readonly classId: string },
     response: Response,
     isStillIn: () => Promise<boolean>,
   ): Promise<void> {
-    const own = [...this.#open.values()].filter((one) => one === listener).length;
-    if (own >= MOST_STREAMS) {
+    const open = [...this.#open.values()];
+    const own = open.filter(({ listener }) => listener === whose.listener).length;
+    const ofClass = open.filter(({ classId }) => classId !== '' && classId === whose.classId).length;
+    if (own >= MOST_STREAMS[audience] || ofClass >= MOST_OF_CLASS) {
       throw new ApiError('too_busy', say('tooManyWindowsAreOpenAt'));
     }
-    this.#open.set(response, listener);
+    this.#open.set(response, whose);
     const send = (text: string): void => {
       if (response.writableLength > MOST_UNREAD) response.destroy();
       else if (!response.writableEnded) response.write(text);

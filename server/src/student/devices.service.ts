@@ -22,6 +22,20 @@ export interface JoinedDevice {
   readonly studentId: string | null;
 }
 
+/** Devices of one class that no student ever was at, at a time: ten for each student of the largest. */
+const MOST_UNUSED = 600;
+
+/** Beyond that the oldest of them give way; a tablet in use is never put out. */
+const DROP_UNUSED = `
+  DELETE FROM student_device WHERE id IN (
+    SELECT id FROM (
+      SELECT d.id FROM student_device d
+      WHERE d.class_id = ? AND d.student_id IS NULL
+        AND NOT EXISTS (SELECT 1 FROM device_student s WHERE s.device_id = d.id)
+      ORDER BY d.created_at DESC LIMIT 1000 OFFSET ?
+    ) unused
+  )`;
+
 /** Every request of a tablet begins with it: one statement. */
 const DEVICE_BY_TOKEN = `
   SELECT d.id, d.class_id AS classId, d.student_id AS studentId, d.expires_at AS expiresAt,
@@ -52,6 +66,7 @@ export class DevicesService {
     const devices = this.source.getRepository(StudentDevice);
     const now = this.clock.now();
     await devices.delete({ expiresAt: LessThan(now) });
+    await this.source.query(DROP_UNUSED, [schoolClass.id, MOST_UNUSED]);
     const token = randomBytes(32).toString('base64url');
     const device = {
       id: uuid(),

@@ -90,7 +90,12 @@ export class StudentWorkController {
     @Param('offsetKey') offset: string,
     @Body() bytes: Buffer,
   ): Promise<void> {
-    return this.uploads.keep({ id: device.classId, is: 'device' }, uploadId, offset, bytes);
+    return this.uploads.keep(
+      { id: device.classId, is: 'device', deviceId: device.id },
+      uploadId,
+      offset,
+      bytes,
+    );
   }
 
   @Operation(studentRoutes.ownDrawing)

@@ -196,6 +196,32 @@ describe('one tablet that guesses', () => {
     }
   });
 
+  test('fills no table with devices that no student is at, and puts out none that one is at', async () => {
+    const owner = await server.teacher();
+    const { id, code, students } = await classOf(owner, {
+      otters: uuid(),
+      herons: uuid(),
+      ada: uuid(),
+      ben: uuid(),
+    });
+    const used = server.client();
+    await used.post('/api/device').send({ code }).expect(200);
+    await used.put('/api/device/student').send({ studentId: students[0]?.id }).expect(200);
+    await server.query(
+      `INSERT INTO student_device (id, token_hash, class_id, created_at, expires_at)
+       WITH RECURSIVE n AS (SELECT 1 AS at UNION ALL SELECT at + 1 FROM n WHERE at < 700)
+       SELECT UUID(), UNHEX(SHA2(CONCAT(?, at), 256)), ?, NOW(3) - INTERVAL 1 MINUTE, NOW(3) + INTERVAL 1 HOUR FROM n`,
+      [id, id],
+    );
+    await server.client().post('/api/device').send({ code }).expect(200);
+    const [{ count } = { count: 0 }] = await server.query<{ count: number }>(
+      'SELECT COUNT(*) AS count FROM student_device WHERE class_id = ?',
+      [id],
+    );
+    expect(Number(count)).toBe(602);
+    await used.get('/api/device').expect(200);
+  });
+
   test('locks no PIN of its class, though it joins anew for each guess; what it guesses is bounded', async () => {
     const limited = await startTestServer({ signInTries: 1 });
     try {

@@ -3,7 +3,7 @@ import { MOST_BUNDLE_BYTES, MOST_FILE_BYTES } from '@bright-sprout/core/shared';
 import type { UploadPart } from '@bright-sprout/contract/uploads';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, LessThan, Not } from 'typeorm';
+import { DataSource, IsNull, LessThan, Not } from 'typeorm';
 import { ApiError, Clock, invalidField, isDuplicate, notFound } from '../shared/index.ts';
 import { UploadPartRow } from './upload-part.entity.ts';
 
@@ -18,6 +18,14 @@ const LEFT_MS = 86_400_000;
  * that was broken off may be sent once more.
  */
 const MOST_WAITING = { device: 240_000_000, teacher: 2 * MOST_BUNDLE_BYTES + 60_000_000 };
+
+/** The most that one device of a class may have on its way: what a student photographs in some weeks without network. */
+const MOST_OF_DEVICE = 120_000_000;
+
+/** Who sends a file: a teacher, or a device for its class. */
+export type Sender =
+  | { readonly is: 'teacher'; readonly id: string }
+  | { readonly is: 'device'; readonly id: string; readonly deviceId: string };
 
 /** A file on its way that arrived whole. */
 export interface ArrivedFile {
@@ -39,14 +47,10 @@ export class UploadsService {
    * @param offset place of its first byte, as text
    * @throws ApiError `invalid_fields`, `too_large`, `not_found` for an upload of somebody else
    */
-  async keep(
-    owner: { readonly id: string; readonly is: keyof typeof MOST_WAITING },
-    uploadId: string,
-    offset: string,
-    bytes: Buffer,
-  ): Promise<void> {
+  async keep(owner: Sender, uploadId: string, offset: string, bytes: Buffer): Promise<void> {
     const startsAt = Number(offset);
     const ownerId = owner.id;
+    const deviceId = owner.is === 'device' ? owner.deviceId : null;
     if (!/^\d{1,9}$/.test(offset) || startsAt + bytes.length > MOST_BUNDLE_BYTES) {
       throw invalidField('offsetKey', say('giveThePlaceOfTheFirstByte'));
     }
@@ -57,14 +61,19 @@ export class UploadsService {
     if ((await this.#waiting(ownerId, uploadId)) > room) {
       const left = new Date(this.clock.now().getTime() - LEFT_MS);
       await parts.delete({ ownerId, uploadId: Not(uploadId), keptAt: LessThan(left) });
+      if (deviceId !== null) await this.#makeRoom(ownerId, deviceId, room);
       if ((await this.#waiting(ownerId, uploadId)) > room)
         throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     }
+    const own = deviceId === null ? 0 : ((await this.#byDevice(ownerId)).get(deviceId) ?? 0);
+    if (own + bytes.length > MOST_OF_DEVICE)
+      throw new ApiError('too_large', say('tooManyPicturesAreOnTheirWay'));
     try {
       await parts.insert({
         uploadId,
         startsAt,
         ownerId,
+        deviceId,
         size: bytes.length,
         bytes,
         keptAt: this.clock.now(),
@@ -72,6 +81,31 @@ export class UploadsService {
     } catch (thrown) {
       if (!isDuplicate(thrown)) throw thrown;
     }
+  }
+
+  /**
+   * Lets what the devices with the most on their way sent fall, until there is room, as long as they have more than the
+   * one that asks: they send it again, and nothing is lost.
+   */
+  async #makeRoom(ownerId: string, deviceId: string, room: number): Promise<void> {
+    const byDevice = await this.#byDevice(ownerId);
+    const own = byDevice.get(deviceId) ?? 0;
+    let waiting = [...byDevice.values()].reduce((sum, bytes) => sum + bytes, 0);
+    const others = [...byDevice].filter(([id, bytes]) => id !== deviceId && bytes > own);
+    for (const [id, bytes] of others.sort((one, other) => other[1] - one[1])) {
+      if (waiting <= room) return;
+      await this.source.getRepository(UploadPartRow).delete({ ownerId, deviceId: id === '' ? IsNull() : id });
+      waiting -= bytes;
+    }
+  }
+
+  /** Bytes that wait of each device of a class; under the empty text those that name none. */
+  async #byDevice(ownerId: string): Promise<Map<string, number>> {
+    const rows = await this.source.query<{ deviceId: string | null; bytes: string }[]>(
+      'SELECT device_id AS deviceId, SUM(size) AS bytes FROM upload_part WHERE owner_id = ? GROUP BY device_id',
+      [ownerId],
+    );
+    return new Map(rows.map(({ deviceId, bytes }) => [deviceId ?? '', Number(bytes)]));
   }
 
   /**

@@ -20,6 +20,7 @@ const MAPPING = {
   words: [],
   zeros: { before: 'not_emerged', after: 'value' },
   dateOrder: 'dmy',
+  decimalMark: 'either',
   sownOn: null,
   observedOn: '2026-01-05',
   control: '',

@@ -42,6 +42,7 @@ const MAPPING = {
   words: [],
   zeros: { before: 'not_emerged', after: 'value' },
   dateOrder: 'dmy',
+  decimalMark: 'either',
   sownOn: '2026-04-27',
   observedOn: '2026-05-08',
   control: 'Dry',

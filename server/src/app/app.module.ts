@@ -77,8 +77,9 @@ export class AppModule {
         DatabaseWatch,
         StorageGuard,
         { provide: APP_GUARD, useExisting: StorageGuard },
-        { provide: APP_GUARD, useClass: WriteQuota },
         { provide: APP_GUARD, useClass: AccessGuard },
+        // After who is known, as strangers are counted by their address, which a school shares.
+        { provide: APP_GUARD, useClass: WriteQuota },
         { provide: APP_INTERCEPTOR, useClass: RetryDeadlocks },
         { provide: APP_PIPE, useClass: ContractPipe },
         { provide: APP_FILTER, useClass: ErrorFilter },

@@ -220,6 +220,23 @@ describe('quotas', () => {
       await teacher.get(`/api/experiments/${experiment.id}`).expect(200);
       const other = await busy.teacher();
       await startDraft(other);
+      // Strangers with a cookie of their own making are strangers, and what they send takes nothing from who is known.
+      const strangers = await Promise.all(
+        Array.from({ length: 30 }, (_, at) =>
+          busy
+            .client()
+            .post('/api/device')
+            .set('Cookie', `bright_sprout_session=made-up-${at}`)
+            .send({ code: 'NOPE00' }),
+        ),
+      );
+      expect(
+        times(
+          strangers.map(({ status }) => status),
+          429,
+        ),
+      ).toBeGreaterThan(15);
+      await startDraft(other);
     } finally {
       await busy.close();
     }

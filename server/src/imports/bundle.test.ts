@@ -354,6 +354,7 @@ describe('spreadsheets', () => {
       words: [],
       zeros: { before: 'not_emerged', after: 'value' },
       dateOrder: 'dmy',
+      decimalMark: 'either',
       sownOn: '2026-04-27',
       observedOn: '2026-05-08',
       control: 'Dry',

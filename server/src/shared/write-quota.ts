@@ -7,42 +7,51 @@ import { SETTINGS, type Settings } from './settings.ts';
 
 const MINUTE_S = 60;
 
-/** A school shares one address: that many browsers and tablets may write as much as one may. */
-const BROWSERS_AN_ADDRESS = 10;
+/** A class may write as much as that many of its devices may. */
+const DEVICES_A_CLASS = 10;
 
-/** What is sent without any cookie, by loggers and when a device joins, is far less. */
-const SHARE_WITHOUT_COOKIE = 0.4;
+/** What is sent by nobody who is known, by loggers and when a device joins, is far less. */
+const SHARE_OF_STRANGERS = 0.4;
 
 const SAFE_METHODS: readonly string[] = ['GET', 'HEAD'];
 
+/** Who was found to make a request, by the guard before this one. */
+interface KnownCaller {
+  readonly teacher?: { readonly id: string };
+  readonly device?: { readonly id: string; readonly classId: string };
+}
+
 /**
- * Limits the writes a minute of one browser or tablet, and of one address. A fast sheet of 400 pots that is pasted at
- * once, and a tablet that sends a day's queue, stay far below. Counted in the memory of this process, where nothing is
- * shared: a limit against being run over needs no agreement between servers.
+ * Limits the writes a minute of one teacher, of one tablet and of its class, and of strangers by their address. Who is
+ * known is never counted with an address, as a school shares one: what one device sends takes nothing from other classes.
+ * A fast sheet of 400 pots that is pasted at once, and a tablet that sends a day's queue, stay far below. Counted in the
+ * memory of this process, where nothing is shared: a limit against being run over needs no agreement between servers.
  */
 @Injectable()
 export class WriteQuota implements CanActivate {
-  readonly #ofBrowser: RateLimiterMemory;
-  readonly #ofAddress: RateLimiterMemory;
-  readonly #withoutCookie: RateLimiterMemory;
+  readonly #ofOne: RateLimiterMemory;
+  readonly #ofGroup: RateLimiterMemory;
+  readonly #ofStrangers: RateLimiterMemory;
 
   constructor(@Inject(SETTINGS) { writesAMinute }: Settings) {
     const limiter = (keyPrefix: string, points: number): RateLimiterMemory =>
       new RateLimiterMemory({ keyPrefix, points, duration: MINUTE_S });
-    this.#ofBrowser = limiter('browser', writesAMinute);
-    this.#ofAddress = limiter('address', writesAMinute * BROWSERS_AN_ADDRESS);
-    this.#withoutCookie = limiter('nobody', writesAMinute * SHARE_WITHOUT_COOKIE);
+    this.#ofOne = limiter('one', writesAMinute);
+    this.#ofGroup = limiter('group', writesAMinute * DEVICES_A_CLASS);
+    this.#ofStrangers = limiter('strangers', writesAMinute * SHARE_OF_STRANGERS);
   }
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const request = context.switchToHttp().getRequest<Request>();
+    const request = context.switchToHttp().getRequest<Request & KnownCaller>();
     if (SAFE_METHODS.includes(request.method)) return true;
-    const cookies = Object.values(request.cookies as Record<string, unknown>).join(' ');
-    const address = request.ip ?? 'unknown';
+    const { teacher, device } = request;
     try {
-      await this.#ofAddress.consume(address);
-      if (cookies === '') await this.#withoutCookie.consume(address);
-      else await this.#ofBrowser.consume(cookies.slice(0, 200));
+      if (device) {
+        await this.#ofOne.consume(device.id);
+        await this.#ofGroup.consume(device.classId);
+      } else if (teacher) {
+        await this.#ofOne.consume(teacher.id);
+      } else await this.#ofStrangers.consume(request.ip ?? 'unknown');
       return true;
     } catch {
       throw new ApiError('too_many_tries', say('tooMuchWasSentInAMinute'));

@@ -1,11 +1,11 @@
 import { X509Certificate } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, get } from 'node:https';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterEach, beforeEach, expect, test } from '@jest/globals';
-import { roomCertificate } from './room-certificate.ts';
+import { makeAuthority, makeServing, roomCertificate } from './room-certificate.ts';
 import { serveTrustPage } from './trust-page.ts';
 
 let folder: string;
@@ -36,18 +36,48 @@ test('a tablet that trusts the room’s certificate opens a locked line, and no 
   await new Promise((resolve) => server.close(resolve));
 });
 
-test('it is made anew for another address or near its end; what tablets trust stays', () => {
+test('what tablets trust speaks for the room alone: a certificate of another name is refused, and the key is gone', async () => {
+  roomCertificate(folder, ['192.168.4.20'], NOW);
+  expect(existsSync(join(folder, 'tls', 'room-trust.key'))).toBe(false);
+  const path = (name: string): string => join(folder, name);
+  const [trust, trustKey, cert, key] = ['a.pem', 'a.key', 'b.pem', 'b.key'].map(path) as [
+    string,
+    string,
+    string,
+    string,
+  ];
+  makeAuthority({ trust, trustKey, names: ['localhost', '192.168.4.20'] });
+  const refused = async (names: readonly string[], servername: string): Promise<string> => {
+    makeServing({ trust, trustKey, cert, key, names, into: folder });
+    const server = createServer({ cert: readFileSync(cert), key: readFileSync(key) }, (_, response) =>
+      response.end(),
+    );
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const { port } = server.address() as AddressInfo;
+    const said = await new Promise<string>((resolve) => {
+      get({ host: '127.0.0.1', port, agent: false, servername, ca: readFileSync(trust) }, (response) => {
+        response.resume();
+        resolve('');
+      }).on('error', (error) => resolve(error.message));
+    });
+    await new Promise((resolve) => server.close(resolve));
+    return said;
+  };
+  expect(await refused(['localhost'], 'localhost')).toBe('');
+  expect(await refused(['bank.example'], 'bank.example')).toContain('permitted subtree violation');
+  expect(await refused(['localhost', '203.0.113.9'], 'localhost')).toContain('permitted subtree violation');
+});
+
+test('both are made anew for another address, near their end, and where an older version kept the key', () => {
   const first = roomCertificate(folder, ['192.168.4.20'], NOW);
-  const serial = (): string => new X509Certificate(readFileSync(first.certPath)).serialNumber;
-  const before = serial();
   expect(roomCertificate(folder, ['192.168.4.20'], NOW).fingerprint).toBe(first.fingerprint);
-  expect(serial()).toBe(before);
-  roomCertificate(folder, ['192.168.4.21'], NOW);
-  const moved = serial();
-  expect(moved).not.toBe(before);
+  const moved = roomCertificate(folder, ['192.168.4.21'], NOW);
+  expect(moved.fingerprint).not.toBe(first.fingerprint);
   const late = roomCertificate(folder, ['192.168.4.21'], new Date(NOW.getTime() + 390 * DAY_MS));
-  expect(serial()).not.toBe(moved);
-  expect(late.fingerprint).toBe(first.fingerprint);
+  expect(late.fingerprint).not.toBe(moved.fingerprint);
+  writeFileSync(join(folder, 'tls', 'room-trust.key'), 'kept');
+  expect(roomCertificate(folder, ['192.168.4.21'], NOW).fingerprint).not.toBe(late.fingerprint);
+  expect(existsSync(join(folder, 'tls', 'room-trust.key'))).toBe(false);
 });
 
 test('the page that helps tablets gives the certificate, its fingerprint and the way in, and nothing else', async () => {

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { createHash, X509Certificate } from 'node:crypto';
+import { createHash, randomBytes, X509Certificate } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { hostname } from 'node:os';
 import { join } from 'node:path';
@@ -15,14 +15,14 @@ export interface RoomCertificate {
   readonly fingerprint: string;
 }
 
-/** Browsers take a certificate of at most 825 days for one that a person trusts by hand; it is made anew before that. */
+/** A school year: browsers take at most 825 days of a certificate that a person trusts by hand. */
 const DAYS = 397;
-const TRUST_DAYS = 1825;
 const RENEW_BEFORE_MS = 14 * 86_400_000;
 
 /**
- * The certificate of a room, made where there is none for these addresses yet or it ends soon. What tablets trust stays
- * the same meanwhile, so that they are told once.
+ * The certificate of a room, made where there is none for these addresses yet or it ends soon. What tablets trust can
+ * speak for the room's own names and addresses alone, and its key is thrown away once it has signed: whoever copies the
+ * data folder can pose as nobody else. So tablets are told once more where the addresses change, and each year.
  * @param addresses of this machine, by which tablets open it
  */
 export function roomCertificate(folder: string, addresses: readonly string[], now: Date): RoomCertificate {
@@ -36,22 +36,48 @@ export function roomCertificate(folder: string, addresses: readonly string[], no
   const names = [...new Set(['localhost', hostname(), ...addresses, '127.0.0.1'])].filter(
     (name) => name !== '',
   );
-  if (!isGood(trust, [], now)) {
-    makeKey(trustKey);
-    const subject = [
-      '-subj',
-      '/CN=Bright Sprout room',
-      '-addext',
-      'basicConstraints=critical,CA:TRUE,pathlen:0',
-    ];
-    openssl('req', '-x509', '-new', '-key', trustKey, '-out', trust, '-days', String(TRUST_DAYS), ...subject);
+  // A key that is still there is of a version that kept it, for a certificate that can speak for any name.
+  const isKept = existsSync(trustKey);
+  if (isKept || !existsSync(trust) || !isGood(cert, names, now)) {
     rmSync(cert, { force: true });
+    try {
+      makeAuthority({ trust, trustKey, names });
+      makeServing({ trust, trustKey, cert, key, names, into });
+    } finally {
+      rmSync(trustKey, { force: true });
+    }
   }
-  if (!isGood(cert, names, now)) makeServing({ trust, trustKey, cert, key, names, into });
   const fingerprint = createHash('sha256')
     .update(new X509Certificate(readFileSync(trust)).raw)
     .digest('hex');
   return { certPath: cert, keyPath: key, trustPath: trust, fingerprint: inPairs(fingerprint) };
+}
+
+/** Makes a certificate that tablets trust, which can sign for these names and addresses alone (RFC 5280, 4.2.1.10). */
+export function makeAuthority({
+  trust,
+  trustKey,
+  names,
+}: {
+  readonly trust: string;
+  readonly trustKey: string;
+  readonly names: readonly string[];
+}): void {
+  makeKey(trustKey);
+  const permitted = names.map((name) =>
+    isAddress(name) ? `permitted;IP:${name}/255.255.255.255` : `permitted;DNS:${name}`,
+  );
+  const extensions = [
+    'basicConstraints=critical,CA:TRUE,pathlen:0',
+    'keyUsage=critical,keyCertSign',
+    `nameConstraints=critical,${permitted.join(',')}`,
+  ].flatMap((extension) => ['-addext', extension]);
+  const made = ['req', '-x509', '-new', '-key', trustKey, '-out', trust, '-days', String(DAYS)];
+  openssl(...made, '-subj', '/CN=Bright Sprout room', ...extensions);
+}
+
+function isAddress(name: string): boolean {
+  return /^\d+\.\d+\.\d+\.\d+$/.test(name);
 }
 
 /** True of a certificate that is there, does not end soon, and is for every one of these names. */
@@ -72,16 +98,28 @@ interface Serving {
   readonly into: string;
 }
 
-function makeServing({ trust, trustKey, cert, key, names, into }: Serving): void {
+/** Makes a certificate for these names, signed by what tablets trust. */
+export function makeServing({ trust, trustKey, cert, key, names, into }: Serving): void {
   const [request, extensions] = [join(into, 'room.csr'), join(into, 'room.ext')];
-  const listed = names.map((name) => `${/^\d+\.\d+\.\d+\.\d+$/.test(name) ? 'IP' : 'DNS'}:${name}`).join(',');
+  const listed = names.map((name) => `${isAddress(name) ? 'IP' : 'DNS'}:${name}`).join(',');
   makeKey(key);
   writeFileSync(
     extensions,
     `subjectAltName=${listed}\nextendedKeyUsage=serverAuth\nbasicConstraints=CA:FALSE\n`,
   );
   openssl('req', '-new', '-key', key, '-out', request, '-subj', '/CN=Bright Sprout');
-  const signed = ['-CA', trust, '-CAkey', trustKey, '-CAcreateserial', '-out', cert, '-days', String(DAYS)];
+  const signed = [
+    '-CA',
+    trust,
+    '-CAkey',
+    trustKey,
+    '-set_serial',
+    `0x${randomBytes(16).toString('hex')}`,
+    '-out',
+    cert,
+    '-days',
+    String(DAYS),
+  ];
   openssl('x509', '-req', '-in', request, ...signed, '-extfile', extensions);
   for (const path of [request, extensions]) rmSync(path, { force: true });
 }

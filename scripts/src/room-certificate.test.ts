@@ -1,4 +1,3 @@
-import { X509Certificate } from 'node:crypto';
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, get } from 'node:https';
 import type { AddressInfo } from 'node:net';

@@ -127,7 +127,7 @@ async function run(root: string, args: readonly string[]): Promise<void> {
   const copied = external ? settings.migrationUrl : await runningPrivateDatabase(folder);
   if (copied) keepDailyCopies(copied, folder, KEPT.say);
   console.log(`\nBright Sprout is ready: ${address}`);
-  if (isClassroom) await tellClassroom(port, isSafe, room);
+  if (isClassroom) await tellClassroom({ host, port, isSafe, room });
   console.log(
     hasDemo ? `Sign in: ${DEMO_EMAIL} / ${password}` : 'Open an account there, or sign in with yours.',
   );
@@ -144,12 +144,18 @@ function roomAddresses(): string[] {
 }
 
 /** Says where tablets open it, and, with a certificate of the room, where they are told to trust it. */
-async function tellClassroom(
-  port: number,
-  isSafe: boolean,
-  room: RoomCertificate | undefined,
-): Promise<void> {
-  const addresses = roomAddresses();
+async function tellClassroom({
+  host,
+  port,
+  isSafe,
+  room,
+}: {
+  readonly host: string;
+  readonly port: number;
+  readonly isSafe: boolean;
+  readonly room: RoomCertificate | undefined;
+}): Promise<void> {
+  const addresses = roomAddresses().filter((one) => host === '0.0.0.0' || host === one);
   const origins = addresses.map((one) => addressOf(one, port, isSafe));
   if (origins.length === 0) {
     console.log('This machine is in no network: only it can open Bright Sprout.');
@@ -157,7 +163,7 @@ async function tellClassroom(
   }
   console.log(`Tablets open: ${origins.map((origin) => `${origin}/join`).join('  or  ')}`);
   if (!room) return;
-  started.trust = await serveTrustPage(room, origins, port + 1, '0.0.0.0').catch(() => undefined);
+  started.trust = await serveTrustPage(room, origins, port + 1, host).catch(() => undefined);
   console.log(
     started.trust
       ? `First, once for each tablet: ${addressOf(addresses[0] ?? '', port + 1, false)}`

@@ -8,6 +8,8 @@ const TRIALS = {
     report('made-up requests', await (await import('./fuzz.ts')).tryRequests(args)),
   faults: async (args: readonly string[]) =>
     report('faults', await (await import('./faults.ts')).tryFaults(args)),
+  guesser: async (args: readonly string[]) =>
+    report('one that guesses', await (await import('./guesser.ts')).tryGuesser(args)),
   capacity: async () => report('capacity', await (await import('./capacity.ts')).measureCapacity()),
   calibrate: async (args: readonly string[]) => (await import('./calibrate.ts')).calibrate(args),
   dates: async (args: readonly string[]) => (await import('./dates.ts')).tryDates(args),

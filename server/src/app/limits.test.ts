@@ -225,9 +225,9 @@ describe('quotas', () => {
         Array.from({ length: 30 }, (_, at) =>
           busy
             .client()
-            .post('/api/device')
+            .post('/api/logger-samples')
             .set('Cookie', `bright_sprout_session=made-up-${at}`)
-            .send({ code: 'NOPE00' }),
+            .send({ key: 'k'.repeat(24), samples: [] }),
         ),
       );
       expect(
@@ -237,6 +237,8 @@ describe('quotas', () => {
         ),
       ).toBeGreaterThan(15);
       await startDraft(other);
+      const { code } = (await other.put(`/api/classes/${uuid()}`).send(CLASS).expect(200)).body;
+      await busy.client().post('/api/device').send({ code }).expect(200);
     } finally {
       await busy.close();
     }

@@ -1,5 +1,5 @@
 import { say } from '@bright-sprout/words/refusals';
-import { ENTRY_KINDS, type EntryKind } from '@bright-sprout/core/shared';
+import { ENTRY_KINDS, type EntryKind, isInstant } from '@bright-sprout/core/shared';
 import type { OpenFileRequest } from '@bright-sprout/contract/imports';
 import { DrawingPart } from '@bright-sprout/contract/journal';
 import { PlanDocument } from '@bright-sprout/contract/plans';
@@ -251,8 +251,7 @@ function drawingIn(text: string | undefined): DrawingPart | null {
 }
 
 function instantOf(text: string | undefined): Date | undefined {
-  const time = Date.parse(text ?? '');
-  return Number.isNaN(time) ? undefined : new Date(time);
+  return isInstant(text) ? new Date(text) : undefined;
 }
 
 /** A kind of entry as bundles have called it from the first on. */

@@ -276,14 +276,17 @@ describe('a bundle', () => {
       'readings.csv': strToU8(readings),
       'plan.json': strToU8('{"question":5}'),
       'conclusions.csv': strToU8(
-        'claim,evidence,reasoning,observer,written_at\r\n<img src=x>,,,me,2026-01-03T00:00:00Z\r\n',
+        'claim,evidence,reasoning,observer,written_at\r\n<img src=x>,,,me,2026-01-03T00:00:00Z\r\nlate,,,me,+275760-09-13T00:00:00Z\r\n',
       ),
+      'predictions.csv': strToU8('choice,made_at\r\nx,+275760-09-13T00:00:00Z\r\n'),
     });
     const id = uuid();
     const body = { fileName: 'x.zip', ...(await sendFile(teacher, zip)) };
     const opened = (await teacher.put(`/api/files/${id}/bundle`).send(body).expect(200)).body;
     expect([opened.question, opened.plan ?? null]).toEqual(['<script>alert(1)</script>', null]);
-    expect((await teacher.get(`/api/experiments/${id}/conclusions`)).body[0].claim).toBe('<img src=x>');
+    const { body: kept } = await teacher.get(`/api/experiments/${id}/conclusions`);
+    // A day in the year 275760 is no instant that a database keeps: what is dated so is left out.
+    expect(kept.map(({ claim }: { claim: string }) => claim)).toEqual(['<img src=x>']);
   });
 });
 

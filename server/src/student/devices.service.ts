@@ -4,7 +4,7 @@ import type { DeviceView, ChosenStudentRequest } from '@bright-sprout/contract/s
 import type { ReadingLevel } from '@bright-sprout/core/words';
 import { Injectable } from '@nestjs/common';
 import { InjectDataSource } from '@nestjs/typeorm';
-import { DataSource, LessThan } from 'typeorm';
+import { DataSource, In, LessThan } from 'typeorm';
 import { v7 as uuid } from 'uuid';
 import { ClassesService, DeviceStudent, SchoolClass, StudentDevice } from '../classes/index.ts';
 import { hashOf } from '../accounts/index.ts';
@@ -25,16 +25,12 @@ export interface JoinedDevice {
 /** Devices of one class that no student ever was at, at a time: ten for each student of the largest. */
 const MOST_UNUSED = 600;
 
-/** Beyond that the oldest of them give way; a tablet in use is never put out. */
-const DROP_UNUSED = `
-  DELETE FROM student_device WHERE id IN (
-    SELECT id FROM (
-      SELECT d.id FROM student_device d
-      WHERE d.class_id = ? AND d.student_id IS NULL
-        AND NOT EXISTS (SELECT 1 FROM device_student s WHERE s.device_id = d.id)
-      ORDER BY d.created_at DESC LIMIT 1000 OFFSET ?
-    ) unused
-  )`;
+/** Those beyond that, the oldest, which give way; a tablet in use is never put out. Looked up first, without locks. */
+const UNUSED = `
+  SELECT d.id FROM student_device d
+  WHERE d.class_id = ? AND d.student_id IS NULL
+    AND NOT EXISTS (SELECT 1 FROM device_student s WHERE s.device_id = d.id)
+  ORDER BY d.created_at DESC LIMIT 1000 OFFSET ?`;
 
 /** Every request of a tablet begins with it: one statement. */
 const DEVICE_BY_TOKEN = `
@@ -66,7 +62,8 @@ export class DevicesService {
     const devices = this.source.getRepository(StudentDevice);
     const now = this.clock.now();
     await devices.delete({ expiresAt: LessThan(now) });
-    await this.source.query(DROP_UNUSED, [schoolClass.id, MOST_UNUSED]);
+    const unused = await this.source.query<{ id: string }[]>(UNUSED, [schoolClass.id, MOST_UNUSED]);
+    if (unused.length > 0) await devices.delete({ id: In(unused.map(({ id }) => id)) });
     const token = randomBytes(32).toString('base64url');
     const device = {
       id: uuid(),

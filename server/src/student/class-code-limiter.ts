@@ -26,8 +26,8 @@ const MOST_WAITING = 400;
 /** Wrong PINs that all devices of a class may try for each try of one: some in each class of children mistype. */
 const WRONG_PINS_PER_TRY = 20;
 
-/** Tries that a device has while others of its class guess: its student may mistype once. */
-const TRIES_BESIDE_A_GUESSER = 2;
+/** Wrong tries of a day, this one among them, with which a device goes on while others of its class guess. */
+const TRIES_BESIDE_A_GUESSER = 1;
 
 /** Who chooses a student by a PIN, and where. */
 export interface PinTry {
@@ -48,6 +48,7 @@ export class ClassCodeLimiter {
   readonly #byAddress: TriesLimit;
   readonly #byAddressAndDay: TriesLimit;
   readonly #byDevice: TriesLimit;
+  readonly #byDeviceAndDay: TriesLimit;
   readonly #byClass: TriesLimit;
   readonly #byStudentAndDay: TriesLimit;
   readonly #paced = new SlowLane(PACE_MS, MOST_WAITING);
@@ -61,6 +62,7 @@ export class ClassCodeLimiter {
     this.#byAddress = { name: 'class-code', tries: signInTries * WRONG_CODES_PER_TRY, windowMs };
     this.#byAddressAndDay = { name: 'class-code-day', tries: WRONG_CODES_A_DAY, windowMs: DAY_MS };
     this.#byDevice = { name: 'pin-device', tries: signInTries, windowMs };
+    this.#byDeviceAndDay = { name: 'pin-device-day', tries: signInTries, windowMs: DAY_MS };
     this.#byClass = { name: 'pin-class', tries: signInTries * WRONG_PINS_PER_TRY, windowMs };
     this.#byStudentAndDay = {
       name: 'pin-student',
@@ -81,41 +83,50 @@ export class ClassCodeLimiter {
     const run = (): Promise<T> => this.#counted(spent, 'wrong_code', attempt);
     if (recent?.isAllowed) return run();
     const waited = (today?.isAllowed ? this.#paced : this.#slow).run(address, run);
-    if (!waited) throw tooMany();
-    return waited;
+    return waited ?? this.#refused(spent);
   }
 
   /**
    * Chooses a student by a PIN, which counts against the device unless it turns out to be right. Where the PINs of a
-   * class are being guessed, its devices of before that go on, with a slip each; those that came since go on slowly,
+   * class are being guessed, its devices of before that go on where they guessed nothing; those that came since go on slowly,
    * and none of them beyond a day's wrong PINs of one student.
    * @throws ApiError `too_many_tries`
    */
   async choose<T>(pin: PinTry, attempt: () => Promise<T>): Promise<T> {
     const own = { limit: this.#byDevice, key: pin.deviceId };
-    const { isAllowed, taken } = await this.tries.take(own.limit, own.key);
+    const { isAllowed } = await this.tries.take(own.limit, own.key);
     if (!isAllowed) throw tooMany();
     if (pin.wasHere) return this.#counted([own], 'wrong_pin', attempt);
+    const ofDay = { limit: this.#byDeviceAndDay, key: pin.deviceId };
+    const { taken } = await this.tries.take(ofDay.limit, ofDay.key);
     const ofClass = { limit: this.#byClass, key: pin.classId };
     const ofStudent = { limit: this.#byStudentAndDay, key: pin.studentId };
+    const spent = [own, ofDay, ofClass, ofStudent];
     const inClass = await this.tries.take(ofClass.limit, ofClass.key);
-    const run = (): Promise<T> => this.#counted([own, ofClass, ofStudent], 'wrong_pin', attempt);
+    const run = (): Promise<T> => this.#counted(spent, 'wrong_pin', attempt);
     const today = await this.tries.take(ofStudent.limit, ofStudent.key);
-    const guessedSince = this.#guessedSince(pin.classId, inClass);
+    const guessedSince = Math.min(
+      this.#guessedSince(pin.classId, inClass),
+      this.#guessedSince(pin.studentId, today),
+    );
     const isOfBefore = pin.joinedAt.getTime() <= guessedSince && taken <= TRIES_BESIDE_A_GUESSER;
     if ((inClass.isAllowed && today.isAllowed) || isOfBefore) return run();
     const waited = today.isAllowed ? this.#slow.run(pin.classId, run) : undefined;
-    if (!waited) throw tooMany();
-    return waited;
+    return waited ?? this.#refused([ofClass, ofStudent]);
   }
 
-  /** Since when the PINs of a class are being guessed, as this server saw it; now where they are not. */
-  #guessedSince(classId: string, { isAllowed, endsAt }: TryTaken): number {
+  /** Refuses what was not compared, and takes it back from counts that others share. */
+  async #refused(spent: Spent): Promise<never> {
+    for (const { limit, key } of spent) await this.tries.giveBack(limit, key);
+    throw tooMany();
+  }
+
+  /** Since when the PINs of a class, or of a student, are being guessed, as this server saw it; now where they are not. */
+  #guessedSince(key: string, { isAllowed, endsAt }: TryTaken): number {
     const now = Date.now();
-    if (isAllowed) this.#guessed.delete(classId);
-    else if ((this.#guessed.get(classId)?.endsAt ?? 0) < endsAt)
-      this.#guessed.set(classId, { since: now, endsAt });
-    return this.#guessed.get(classId)?.since ?? now;
+    if (isAllowed) this.#guessed.delete(key);
+    else if ((this.#guessed.get(key)?.endsAt ?? 0) < endsAt) this.#guessed.set(key, { since: now, endsAt });
+    return this.#guessed.get(key)?.since ?? now;
   }
 
   async #counted<T>(spent: Spent, wrong: string, attempt: () => Promise<T>): Promise<T> {

@@ -22,8 +22,8 @@ export interface JoinedDevice {
   readonly studentId: string | null;
 }
 
-/** Devices of one class that no student ever was at, at a time: ten for each student of the largest. */
-const MOST_UNUSED = 600;
+/** Devices of one class that no student ever was at, at a time; each of them may try one PIN beside a guesser. */
+const MOST_UNUSED = 400;
 
 /** Those beyond that, the oldest, which give way; a tablet in use is never put out. Looked up first, without locks. */
 const UNUSED = `

@@ -214,7 +214,7 @@ describe('one tablet that guesses', () => {
       [id, id],
     );
     await server.client().post('/api/device').send({ code }).expect(200);
-    expect(await server.query('SELECT 1 FROM student_device WHERE class_id = ?', [id])).toHaveLength(602);
+    expect(await server.query('SELECT 1 FROM student_device WHERE class_id = ?', [id])).toHaveLength(402);
     await used.get('/api/device').expect(200);
   });
 
